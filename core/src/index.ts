@@ -1,0 +1,101 @@
+// The public names of the core, by hand: what is not listed here is private to it.
+export * from './vocabulary.js';
+export { failure, success, type Failure, type Result, type Success } from './result.js';
+
+export { formatDuration, parseDurationS } from './quantity/duration.js';
+export { formatElevation, parseElevation, type ElevationRange } from './quantity/elevation.js';
+export { parseMassOrMultipleG } from './quantity/massOrMultiple.js';
+export { parseNumber, parseWithUnit } from './quantity/parseNumber.js';
+export { formatRatio, parseRatio } from './quantity/ratio.js';
+export { parseTemperatureC } from './quantity/temperature.js';
+export { celsiusToFahrenheit, fahrenheitToCelsius } from './temperature/scales.js';
+
+export { boilingPointC } from './water/boilingPoint.js';
+
+export {
+  brewResult,
+  type AssumedYield,
+  type BrewMeasurement,
+  type BrewResult,
+  type MeasuredYield,
+} from './extraction/brewResult.js';
+export { diluteBeverage } from './extraction/diluteBeverage.js';
+export {
+  CLASSIC_WINDOW,
+  placeInWindow,
+  ratioLineTdsPercent,
+  type ExtractionWindow,
+  type WindowSide,
+} from './extraction/extractionMap.js';
+export {
+  extractionYieldPercent,
+  immersionYieldPercent,
+  type PercolationMeasurement,
+} from './extraction/extractionYield.js';
+export { BENCH_INSTRUMENTS, FEWEST_READINGS } from './extraction/instruments.js';
+export {
+  beverageFault,
+  readingFault,
+  READING_RANGE,
+  type MeasurementFault,
+} from './extraction/measurementFaults.js';
+export { summariseReadings, type ReadingNote, type ReadingSummary } from './extraction/readings.js';
+export { ASSUMED_RETAINED, beverageFromRetainedG, retainedWaterGPerG } from './extraction/retainedWater.js';
+export { yieldUncertainty, type MeasurementUncertainty } from './extraction/yieldUncertainty.js';
+
+export {
+  addPour,
+  removePour,
+  setPourAmount,
+  setRunningTotal,
+  setWater,
+  type EditReason,
+} from './plan/editPours.js';
+export {
+  planRatio,
+  planWaterG,
+  pourEndS,
+  roundToTenth,
+  runningTotalsG,
+  type BrewPlan,
+  type Pour,
+} from './plan/plan.js';
+export { planChanges, type PlanChange } from './plan/planChanges.js';
+export { planFaults, type PlanFault, type PlanFaultReason } from './plan/planFaults.js';
+export { planWarnings, USUAL, type PlanWarning } from './plan/planWarnings.js';
+export { staircase, staircaseTotalG, type StaircasePoint } from './plan/staircase.js';
+
+export { grinderSettingFor, type CalibrationPoint } from './grind/grinderSetting.js';
+
+export { type StartingFacts } from './startingRecipe/facts.js';
+export { type Figure } from './startingRecipe/figures.js';
+export {
+  startingRecipe,
+  type FigureReason,
+  type FigureStep,
+  type StartingRecipe,
+} from './startingRecipe/startingRecipe.js';
+
+export {
+  benchMoment,
+  markedTimesS,
+  markNext,
+  NOT_STARTED,
+  undoMark,
+  type BenchMark,
+  type BenchMoment,
+  type BenchRun,
+} from './bench/benchRun.js';
+export { benchSteps, type BenchStep } from './bench/benchSteps.js';
+export {
+  actualStaircase,
+  planAgainstActual,
+  pouredWaterG,
+  type StepComparison,
+  type StepDone,
+} from './bench/planAgainstActual.js';
+
+export { lotStage, type LotProgress } from './lot/lotStage.js';
+export { roastAgeDays } from './lot/roastAge.js';
+
+export { normalDraw, seededRandom } from './random/seededRandom.js';

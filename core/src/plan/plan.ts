@@ -1,0 +1,55 @@
+import type { Agitation } from '../vocabulary.js';
+
+/** One pour of a plan. */
+export interface Pour {
+  /** When the stream starts, s on the brew clock. */
+  startS: number;
+  /** Water of this pour alone, g. The running total is the sum up to here. */
+  amountG: number;
+  /** Flow of the stream, g/s. */
+  flowGps: number;
+  /** What is done to the bed once this pour is in. */
+  agitation: Agitation;
+  /** The first pour may be a bloom: wet all grounds, then wait. */
+  isBloom: boolean;
+}
+
+/**
+ * The plan of a brew. Water and ratio are not stored: they are the sum of the pours, so they cannot
+ * disagree with them.
+ */
+export interface BrewPlan {
+  doseG: number;
+  kettleC: number;
+  /** Median particle size aimed at, micrometres. */
+  grindUm: number;
+  pours: readonly Pour[];
+  /** When the stream should turn to drops, s on the brew clock. */
+  drawdownS: number;
+}
+
+/** Water of the whole plan, g. */
+export function planWaterG({ pours }: Pick<BrewPlan, 'pours'>): number {
+  return roundToTenth(pours.reduce((sum, pour) => sum + pour.amountG, 0));
+}
+
+/** Ratio as g of water per g of dose; `doseG` above 0. */
+export function planRatio(plan: Pick<BrewPlan, 'doseG' | 'pours'>): number {
+  return planWaterG(plan) / plan.doseG;
+}
+
+/** The figures people follow on the scale: what it should show when each pour is in, g. */
+export function runningTotalsG({ pours }: Pick<BrewPlan, 'pours'>): number[] {
+  let totalG = 0;
+  return pours.map((pour) => (totalG = roundToTenth(totalG + pour.amountG)));
+}
+
+/** When a pour ends, s on the brew clock. */
+export function pourEndS({ startS, amountG, flowGps }: Pick<Pour, 'startS' | 'amountG' | 'flowGps'>): number {
+  return startS + amountG / flowGps;
+}
+
+/** Masses are kept to 0.1 g, the step of a bench scale; this also drops binary dust from sums. */
+export function roundToTenth(value: number): number {
+  return Math.round(value * 10) / 10;
+}

@@ -1,0 +1,56 @@
+import { formatDuration } from '../quantity/duration.js';
+import { formatRatio } from '../quantity/ratio.js';
+import { planRatio, planWaterG, roundToTenth, runningTotalsG, type BrewPlan } from './plan.js';
+
+/** One figure that differs between two plans, with both readings ready for print. */
+export interface PlanChange {
+  figure: 'dose' | 'water' | 'ratio' | 'kettle' | 'grind' | 'pours' | 'bloom' | 'agitation' | 'drawdown';
+  from: string;
+  to: string;
+}
+
+/**
+ * What changed between two plans, and only that. A changed dose or water is named; the ratio is named
+ * when it differs in its printed figure.
+ */
+export function planChanges({ from, to }: { from: BrewPlan; to: BrewPlan }): PlanChange[] {
+  return FIGURES.flatMap(({ figure, print }) => {
+    const before = print(from);
+    const after = print(to);
+    return before === after ? [] : [{ figure, from: before, to: after }];
+  });
+}
+
+const FIGURES: { figure: PlanChange['figure']; print: (plan: BrewPlan) => string }[] = [
+  { figure: 'grind', print: (plan) => `${plan.grindUm} µm` },
+  { figure: 'kettle', print: (plan) => `${plan.kettleC} °C` },
+  { figure: 'dose', print: (plan) => `${roundToTenth(plan.doseG)} g` },
+  { figure: 'water', print: (plan) => `${planWaterG(plan)} g` },
+  { figure: 'ratio', print: (plan) => formatRatio(planRatio(plan)) },
+  { figure: 'bloom', print: printBloom },
+  { figure: 'pours', print: printPours },
+  { figure: 'agitation', print: printAgitation },
+  { figure: 'drawdown', print: (plan) => formatDuration(plan.drawdownS) },
+];
+
+function printBloom({ pours }: BrewPlan): string {
+  const [first, second] = pours;
+  if (!first?.isBloom) return 'none';
+  return second ? `${first.amountG} g to ${formatDuration(second.startS)}` : `${first.amountG} g`;
+}
+
+function printPours(plan: BrewPlan): string {
+  const totals = runningTotalsG(plan);
+  return plan.pours
+    .map((pour, index) => ({ pour, totalG: totals[index] }))
+    .filter(({ pour }) => !pour.isBloom)
+    .map(({ pour, totalG }) => `${totalG} g at ${formatDuration(pour.startS)}`)
+    .join(', ');
+}
+
+function printAgitation({ pours }: BrewPlan): string {
+  const done = pours.flatMap((pour, index) =>
+    pour.agitation === 'none' ? [] : [`${pour.agitation} after ${index + 1}`],
+  );
+  return done.length === 0 ? 'none' : done.join(', ');
+}

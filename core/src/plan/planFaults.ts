@@ -1,0 +1,81 @@
+import { formatDuration } from '../quantity/duration.js';
+import { pourEndS, type BrewPlan } from './plan.js';
+
+export type PlanFaultReason =
+  | 'no-pours'
+  | 'first-start-not-zero'
+  | 'pours-run-backwards'
+  | 'pours-overlap'
+  | 'bloom-not-first'
+  | 'drawdown-before-last-pour'
+  | 'kettle-above-boiling';
+
+/** Why a plan cannot be brewed as written. `field` is the path in the plan, as in `pours.1.startS`. */
+export interface PlanFault {
+  reason: PlanFaultReason;
+  field: string;
+  message: string;
+}
+
+/**
+ * Everything that makes a plan impossible, in the plan's order; empty for a sound plan. Figures are
+ * taken to be in range on their own; this checks how they fit each other.
+ *
+ * @param boilingC - boiling point at the lab; left out where the elevation is unknown
+ */
+export function planFaults({ plan, boilingC }: { plan: BrewPlan; boilingC?: number }): PlanFault[] {
+  const faults: PlanFault[] = [];
+  const { pours } = plan;
+  const [first] = pours;
+  if (first === undefined) {
+    return [{ reason: 'no-pours', field: 'pours', message: 'A plan needs at least one pour.' }];
+  }
+  if (first.startS !== 0) {
+    faults.push({
+      reason: 'first-start-not-zero',
+      field: 'pours.0.startS',
+      message: 'The first pour starts the clock, at 0:00.',
+    });
+  }
+  pours.forEach((pour, index) => {
+    const before = pours[index - 1];
+    if (before === undefined) return;
+    const field = `pours.${index}.startS`;
+    if (pour.isBloom) {
+      faults.push({
+        reason: 'bloom-not-first',
+        field: `pours.${index}.isBloom`,
+        message: 'Only the first pour can be the bloom.',
+      });
+    }
+    if (pour.startS <= before.startS) {
+      faults.push({
+        reason: 'pours-run-backwards',
+        field,
+        message: `Pour ${index + 1} must start after pour ${index}, later than ${formatDuration(before.startS)}.`,
+      });
+    } else if (pour.startS < Math.floor(pourEndS(before))) {
+      faults.push({
+        reason: 'pours-overlap',
+        field,
+        message: `Pour ${index} still runs until ${formatDuration(pourEndS(before))}; start pour ${index + 1} then or later, or pour faster.`,
+      });
+    }
+  });
+  const lastEndS = Math.max(...pours.map(pourEndS));
+  if (plan.drawdownS <= lastEndS) {
+    faults.push({
+      reason: 'drawdown-before-last-pour',
+      field: 'drawdownS',
+      message: `The last pour ends at ${formatDuration(lastEndS)}; the drawdown must end later.`,
+    });
+  }
+  if (boilingC !== undefined && plan.kettleC > boilingC) {
+    faults.push({
+      reason: 'kettle-above-boiling',
+      field: 'kettleC',
+      message: `Water boils at ${boilingC.toFixed(1)} °C at the lab's elevation; set the kettle to ${Math.floor(boilingC)} °C or less.`,
+    });
+  }
+  return faults;
+}

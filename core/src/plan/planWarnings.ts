@@ -1,0 +1,62 @@
+import { planRatio, planWaterG, type BrewPlan } from './plan.js';
+import { formatRatio } from '../quantity/ratio.js';
+
+export type PlanWarningReason = 'ratio-unusual' | 'bloom-unusual' | 'kettle-unusual' | 'mean-flow-unusual';
+
+/** A plan that can be brewed but steps outside what the trade does; `advice` says what to do about it. */
+export interface PlanWarning {
+  reason: PlanWarningReason;
+  message: string;
+  advice: string;
+}
+
+/** Usual spans of a filter plan. Common practice. */
+export const USUAL = {
+  ratio: { low: 14, high: 17 },
+  kettleC: { low: 88, high: 98 },
+  bloomMultiple: { low: 1.5, high: 3.3 },
+  /** Water over total time, g/s: slow cones to a single pour. */
+  meanFlowGps: { low: 0.9, high: 3.1 },
+} as const;
+
+/** What a careful colleague would remark on; empty for a plan inside the usual spans. */
+export function planWarnings(plan: BrewPlan): PlanWarning[] {
+  const warnings: PlanWarning[] = [];
+  const ratio = planRatio(plan);
+  if (outside(ratio, USUAL.ratio)) {
+    warnings.push({
+      reason: 'ratio-unusual',
+      message: `Ratio ${formatRatio(ratio)} is outside 1:${USUAL.ratio.low} to 1:${USUAL.ratio.high}.`,
+      advice: ratio < USUAL.ratio.low ? 'Add water or take less coffee.' : 'Take off water or add coffee.',
+    });
+  }
+  if (outside(plan.kettleC, USUAL.kettleC)) {
+    warnings.push({
+      reason: 'kettle-unusual',
+      message: `Kettle ${plan.kettleC} °C is outside ${USUAL.kettleC.low} to ${USUAL.kettleC.high} °C.`,
+      advice: 'The slurry is several degrees colder than the kettle; check that this is meant.',
+    });
+  }
+  const [first] = plan.pours;
+  const bloomMultiple = first?.isBloom ? first.amountG / plan.doseG : null;
+  if (bloomMultiple !== null && outside(bloomMultiple, USUAL.bloomMultiple)) {
+    warnings.push({
+      reason: 'bloom-unusual',
+      message: `The bloom is ${bloomMultiple.toFixed(1)}x the dose, outside ${USUAL.bloomMultiple.low}x to ${USUAL.bloomMultiple.high}x.`,
+      advice: 'A fixed bloom is often not scaled to the dose; type it as a multiple, such as 2.5x.',
+    });
+  }
+  const meanFlowGps = planWaterG(plan) / plan.drawdownS;
+  if (outside(meanFlowGps, USUAL.meanFlowGps)) {
+    warnings.push({
+      reason: 'mean-flow-unusual',
+      message: `Water over total time is ${meanFlowGps.toFixed(1)} g/s, outside ${USUAL.meanFlowGps.low} to ${USUAL.meanFlowGps.high} g/s.`,
+      advice: 'Check the target drain time against the pours.',
+    });
+  }
+  return warnings;
+}
+
+function outside(value: number, { low, high }: { low: number; high: number }): boolean {
+  return value < low - 1e-9 || value > high + 1e-9;
+}

@@ -1,0 +1,23 @@
+/** A computed value. */
+export interface Success<V> {
+  readonly ok: true;
+  readonly value: V;
+}
+
+/** An expected failure: a reason from a closed set, and a sentence a barista can act on. */
+export interface Failure<R extends string> {
+  readonly ok: false;
+  readonly reason: R;
+  readonly message: string;
+}
+
+/** What every function returns that can fail on input a person may well give. Defects throw instead. */
+export type Result<V, R extends string> = Success<V> | Failure<R>;
+
+export function success<V>(value: V): Success<V> {
+  return { ok: true, value };
+}
+
+export function failure<R extends string>(reason: R, message: string): Failure<R> {
+  return { ok: false, reason, message };
+}

@@ -1,0 +1,39 @@
+import type { ElevationRange } from '../quantity/elevation.js';
+import type { BrewerShape, Process, RoastLevel } from '../vocabulary.js';
+
+/** What is known before the first brew of a lot, and what it will be brewed with. */
+export interface StartingFacts {
+  process: Process;
+  /** Growing elevation; `null` where the sack does not say. */
+  elevation: ElevationRange | null;
+  /** `null` where the roaster did not say. */
+  roastLevel: RoastLevel | null;
+  roastAgeDays: number;
+  brewer: { shape: BrewerShape; usualDoseG: number };
+  /** Elevation of the lab above sea level, m: it caps the kettle. */
+  labElevationM: number;
+}
+
+/** From here up a lot counts as grown high, m (common practice). */
+export const HIGH_ELEVATION_M = 1700;
+/** Up to here a lot counts as grown low, m (common practice). */
+export const LOW_ELEVATION_M = 1200;
+
+export function middleElevationM({ elevation }: Pick<StartingFacts, 'elevation'>): number | null {
+  return elevation === null ? null : (elevation.fromM + elevation.toM) / 2;
+}
+
+export function isHighGrown(facts: StartingFacts): boolean {
+  const middleM = middleElevationM(facts);
+  return middleM !== null && middleM >= HIGH_ELEVATION_M;
+}
+
+export function isLowGrown(facts: StartingFacts): boolean {
+  const middleM = middleElevationM(facts);
+  return middleM !== null && middleM <= LOW_ELEVATION_M;
+}
+
+/** Fermented long enough to give itself up early and to turn boozy when pushed. */
+export function isLongFermented({ process }: StartingFacts): boolean {
+  return process === 'anaerobic' || process === 'carbonic-maceration' || process === 'long-fermentation';
+}

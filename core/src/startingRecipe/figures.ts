@@ -1,0 +1,48 @@
+/** The figures of a starting recipe that rules push, each with its unit. */
+export interface StartingFigures {
+  /** g of water per g of dose. */
+  ratio: number;
+  kettleC: number;
+  grindUm: number;
+  /** Bloom water as a multiple of the dose. */
+  bloomMultiple: number;
+  /** How long the bloom is held, s. */
+  bloomS: number;
+  /** Pours after the bloom. */
+  mainPours: number;
+  /** Swirls of the bed after the bloom: 0 or 1. */
+  bloomSwirls: number;
+  drawdownS: number;
+}
+export type Figure = keyof StartingFigures;
+
+/**
+ * The house recipe: the fixed point from which every lot's recipe departs. The middle of the spans of
+ * common practice (1:14-1:17, 88-98 C, 1.5-3.3x, 20-60 s, 1:30-4:00); the grind is a medium one, assumed.
+ */
+export const HOUSE_FIGURES: StartingFigures = {
+  ratio: 16,
+  kettleC: 94,
+  grindUm: 700,
+  bloomMultiple: 2.5,
+  bloomS: 40,
+  mainPours: 2,
+  bloomSwirls: 1,
+  drawdownS: 165,
+};
+
+/** The hard ends of each figure; pushes never leave them. Common practice, except where noted. */
+export const FIGURE_LIMITS: Record<Figure, { low: number; high: number; step: number }> = {
+  ratio: { low: 14, high: 17, step: 0.1 },
+  kettleC: { low: 88, high: 98, step: 1 },
+  // Assumed: below 450 um the brew model is not to be trusted, above 1200 um few filter grinders are measured.
+  grindUm: { low: 450, high: 1200, step: 10 },
+  bloomMultiple: { low: 1.5, high: 3.3, step: 0.1 },
+  bloomS: { low: 20, high: 60, step: 5 },
+  mainPours: { low: 1, high: 4, step: 1 },
+  bloomSwirls: { low: 0, high: 1, step: 1 },
+  drawdownS: { low: 90, high: 360, step: 5 },
+};
+
+/** Flow of the stream in a starting recipe, g/s: the slower side of common practice (about 10). */
+export const STARTING_FLOW_GPS = 8;

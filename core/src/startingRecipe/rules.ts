@@ -1,0 +1,167 @@
+import type { Figure } from './figures.js';
+import { isHighGrown, isLongFermented, isLowGrown, type StartingFacts } from './facts.js';
+
+/** One push of a rule on one figure. */
+export interface RulePush {
+  figure: Figure;
+  /** Signed size in the unit of the figure. */
+  by: number;
+}
+
+/**
+ * A sign read off the lot, and the way it moves the recipe. Directions are common practice; the sizes
+ * are the house's own first steps, to be replaced by what brews teach.
+ */
+export interface StartingRule {
+  id: string;
+  /** Completes "because ...": what was seen and what follows from it. */
+  because: string;
+  applies: (facts: StartingFacts) => boolean;
+  pushes: readonly RulePush[];
+  /** Where two signs pull apart, the one that wins silences the other's push on a figure. */
+  overrules?: readonly { ruleId: string; figures: readonly Figure[] }[];
+}
+
+/** In reading order: the lot, its roast, then the brewer. Adding a behaviour means adding a row. */
+export const STARTING_RULES: readonly StartingRule[] = [
+  {
+    id: 'high-washed',
+    because: 'grown high and washed: dense, extracts slowly, so hotter and finer',
+    applies: (facts) => facts.process === 'washed' && isHighGrown(facts),
+    pushes: [
+      { figure: 'kettleC', by: 2 },
+      { figure: 'grindUm', by: -30 },
+    ],
+  },
+  {
+    id: 'low-elevation',
+    because:
+      'low elevation: softer bean that drains fast, so finer, hotter and one pour more for contact time',
+    applies: isLowGrown,
+    pushes: [
+      { figure: 'grindUm', by: -50 },
+      { figure: 'kettleC', by: 1 },
+      { figure: 'mainPours', by: 1 },
+      { figure: 'drawdownS', by: -10 },
+    ],
+    overrules: [{ ruleId: 'long-fermentation', figures: ['kettleC'] }],
+  },
+  {
+    id: 'long-fermentation',
+    because: 'long or closed fermentation: very soluble and boozy when pushed, so cooler and gentle',
+    applies: isLongFermented,
+    pushes: [
+      { figure: 'kettleC', by: -3 },
+      { figure: 'bloomSwirls', by: -1 },
+    ],
+  },
+  {
+    id: 'co-fermented',
+    because:
+      'co-fermented: much comes out up front, so a long bloom, one long pour, more water and an early end',
+    applies: ({ process }) => process === 'co-fermented',
+    pushes: [
+      { figure: 'ratio', by: 1 },
+      { figure: 'bloomS', by: 20 },
+      { figure: 'mainPours', by: -1 },
+      { figure: 'kettleC', by: -2 },
+    ],
+  },
+  {
+    id: 'natural',
+    because: 'natural: extracts easily and is about sweetness and body, so tighter and a touch coarser',
+    applies: ({ process }) => process === 'natural',
+    pushes: [
+      { figure: 'ratio', by: -0.5 },
+      { figure: 'grindUm', by: 20 },
+    ],
+  },
+  {
+    id: 'washed',
+    because: 'washed: clarity and acidity are its point, so a little more water',
+    applies: ({ process }) => process === 'washed',
+    pushes: [{ figure: 'ratio', by: 0.4 }],
+  },
+  {
+    id: 'honey',
+    because: 'honey: structure is there anyway, so coarser and cooler keeps it transparent',
+    applies: ({ process }) => process === 'honey',
+    pushes: [
+      { figure: 'grindUm', by: 20 },
+      { figure: 'kettleC', by: -1 },
+    ],
+  },
+  {
+    id: 'decaffeinated',
+    because: 'decaffeinated: thinner in the cup, so tighter and finer',
+    applies: ({ process }) => process === 'decaffeinated',
+    pushes: [
+      { figure: 'ratio', by: -0.8 },
+      { figure: 'grindUm', by: -30 },
+    ],
+  },
+  {
+    id: 'light-roast',
+    because: 'light roast: acidity and aroma, so hotter, and done before the fourth minute dulls it',
+    applies: ({ roastLevel }) => roastLevel === 'light',
+    pushes: [
+      { figure: 'kettleC', by: 1 },
+      { figure: 'drawdownS', by: -10 },
+    ],
+  },
+  {
+    id: 'dark-roast',
+    because: 'developed roast: soluble and brittle, so cooler and coarser',
+    applies: ({ roastLevel }) => roastLevel === 'medium-dark',
+    pushes: [
+      { figure: 'kettleC', by: -3 },
+      { figure: 'grindUm', by: 40 },
+    ],
+  },
+  {
+    id: 'fresh-roast',
+    because: 'roasted within the week: gassy, so a longer bloom',
+    applies: ({ roastAgeDays }) => roastAgeDays <= 7,
+    pushes: [{ figure: 'bloomS', by: 10 }],
+  },
+  {
+    id: 'aged-roast',
+    because: 'two weeks or more since the roast: little gas left, so a shorter, smaller bloom',
+    applies: ({ roastAgeDays }) => roastAgeDays >= 14,
+    pushes: [
+      { figure: 'bloomS', by: -10 },
+      { figure: 'bloomMultiple', by: -0.3 },
+    ],
+  },
+  {
+    id: 'one-hole-cone',
+    because: 'one large hole: the grind sets the flow, so finer',
+    applies: ({ brewer }) => brewer.shape === 'cone',
+    pushes: [{ figure: 'grindUm', by: -20 }],
+  },
+  {
+    id: 'restricting-flat-bottom',
+    because: 'several small holes: the brewer holds back the flow, so coarser',
+    applies: ({ brewer }) => brewer.shape === 'flat-bottom',
+    pushes: [{ figure: 'grindUm', by: 30 }],
+  },
+  {
+    id: 'thick-paper-carafe',
+    because: 'thick paper: slow, so coarser, cooler and more time',
+    applies: ({ brewer }) => brewer.shape === 'carafe',
+    pushes: [
+      { figure: 'grindUm', by: 120 },
+      { figure: 'kettleC', by: -1 },
+      { figure: 'drawdownS', by: 45 },
+    ],
+  },
+  {
+    id: 'deep-bed',
+    because: 'a dose for sharing makes a deeper bed that drains slower, so coarser and more time',
+    applies: ({ brewer }) => brewer.usualDoseG >= 28,
+    pushes: [
+      { figure: 'grindUm', by: 60 },
+      { figure: 'drawdownS', by: 45 },
+    ],
+  },
+];

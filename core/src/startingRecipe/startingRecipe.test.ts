@@ -1,0 +1,140 @@
+import { describe, expect, it } from 'vitest';
+import fc from 'fast-check';
+import { planWaterG } from '../plan/plan.js';
+import { planFaults } from '../plan/planFaults.js';
+import { USUAL } from '../plan/planWarnings.js';
+import { BREWER_SHAPES, PROCESSES, ROAST_LEVELS } from '../vocabulary.js';
+import { boilingPointC } from '../water/boilingPoint.js';
+import type { StartingFacts } from './facts.js';
+import type { Figure } from './figures.js';
+import { STARTING_RULES } from './rules.js';
+import { startingRecipe } from './startingRecipe.js';
+
+/** A lot that no rule but the brewer's and "washed" speaks to. */
+const PLAIN: StartingFacts = {
+  process: 'washed',
+  elevation: { fromM: 1450, toM: 1450 },
+  roastLevel: 'medium-light',
+  roastAgeDays: 10,
+  brewer: { shape: 'cone', usualDoseG: 16 },
+  labElevationM: 10,
+};
+
+function valueOf(facts: Partial<StartingFacts>, figure: Figure): number {
+  const reason = startingRecipe({ ...PLAIN, ...facts }).reasons.find((each) => each.figure === figure);
+  return reason?.value ?? Number.NaN;
+}
+
+describe('the starting recipe', () => {
+  const high = { elevation: { fromM: 1800, toM: 2000 } };
+  const low = { elevation: { fromM: 900, toM: 1100 } };
+
+  // Directions: common practice for each sign, compared with the same lot without it.
+  it.each<[string, Partial<StartingFacts>, Partial<StartingFacts>, Figure, 1 | -1]>([
+    ['high and washed: hotter', high, {}, 'kettleC', 1],
+    ['high and washed: finer', high, {}, 'grindUm', -1],
+    ['low elevation: finer', low, {}, 'grindUm', -1],
+    ['low elevation: hotter', low, {}, 'kettleC', 1],
+    ['low elevation: more pours', low, {}, 'mainPours', 1],
+    ['anaerobic: cooler', { process: 'anaerobic' }, {}, 'kettleC', -1],
+    ['anaerobic: gentler', { process: 'anaerobic' }, {}, 'bloomSwirls', -1],
+    ['co-fermented: more water', { process: 'co-fermented' }, {}, 'ratio', 1],
+    ['co-fermented: longer bloom', { process: 'co-fermented' }, {}, 'bloomS', 1],
+    ['co-fermented: one long pour', { process: 'co-fermented' }, {}, 'mainPours', -1],
+    ['natural: tighter', { process: 'natural' }, {}, 'ratio', -1],
+    ['natural: coarser', { process: 'natural' }, {}, 'grindUm', 1],
+    ['washed: more water than honey', {}, { process: 'honey' }, 'ratio', 1],
+    ['honey: coarser', { process: 'honey' }, {}, 'grindUm', 1],
+    ['honey: cooler', { process: 'honey' }, {}, 'kettleC', -1],
+    ['decaffeinated: tighter', { process: 'decaffeinated' }, {}, 'ratio', -1],
+    ['decaffeinated: finer', { process: 'decaffeinated' }, {}, 'grindUm', -1],
+    ['light roast: hotter', { roastLevel: 'light' }, {}, 'kettleC', 1],
+    ['light roast: shorter', { roastLevel: 'light' }, {}, 'drawdownS', -1],
+    ['developed roast: cooler', { roastLevel: 'medium-dark' }, {}, 'kettleC', -1],
+    ['fresh roast: longer bloom', { roastAgeDays: 3 }, {}, 'bloomS', 1],
+    ['aged roast: shorter bloom', { roastAgeDays: 20 }, {}, 'bloomS', -1],
+    ['cone finer than flat bottom', {}, { brewer: { shape: 'flat-bottom', usualDoseG: 16 } }, 'grindUm', -1],
+    ['thick paper: coarser', { brewer: { shape: 'carafe', usualDoseG: 16 } }, {}, 'grindUm', 1],
+    ['deep bed: longer', { brewer: { shape: 'cone', usualDoseG: 30 } }, {}, 'drawdownS', 1],
+  ])('%s', (_, withSign, without, figure, direction) => {
+    expect(Math.sign(valueOf(withSign, figure) - valueOf(without, figure))).toBe(direction);
+  });
+
+  it('lets the draining win for a long ferment grown low, and shows who was overruled', () => {
+    const { reasons } = startingRecipe({ ...PLAIN, ...low, process: 'anaerobic' });
+    const kettle = reasons.find(({ figure }) => figure === 'kettleC');
+    expect(kettle?.value).toBe(95);
+    expect(kettle?.steps).toEqual([
+      expect.objectContaining({ ruleId: 'low-elevation', by: 1, overruledBy: null }),
+      expect.objectContaining({ ruleId: 'long-fermentation', by: -3, overruledBy: 'low-elevation' }),
+    ]);
+  });
+
+  it('caps the kettle at the boiling point of a high lab and says so', () => {
+    const facts = { ...PLAIN, ...high, roastLevel: 'light' as const, labElevationM: 2000 };
+    const kettle = startingRecipe(facts).reasons.find(({ figure }) => figure === 'kettleC');
+    // Computed: water boils at 93.32 °C at 2000 m.
+    expect(kettle).toMatchObject({ limitedBy: 'boiling-point', value: 93 });
+  });
+
+  it('explains every figure: house value and pushes add up, unless a limit is named', () => {
+    const { reasons } = startingRecipe({ ...PLAIN, ...high, roastLevel: 'light', roastAgeDays: 3 });
+    for (const { houseValue, steps, limitedBy, value } of reasons) {
+      const sum = steps
+        .filter(({ overruledBy }) => overruledBy === null)
+        .reduce((total, { by }) => total + by, houseValue);
+      if (limitedBy === null) expect(value).toBeCloseTo(sum, 6);
+    }
+  });
+
+  it('has no rule that no lot can reach', () => {
+    const reached = new Set<string>();
+    for (const process of PROCESSES)
+      for (const roastLevel of ROAST_LEVELS)
+        for (const shape of BREWER_SHAPES)
+          for (const elevationM of [900, 1450, 1900])
+            for (const roastAgeDays of [2, 10, 30])
+              for (const rule of STARTING_RULES)
+                if (
+                  rule.applies({
+                    ...PLAIN,
+                    process,
+                    roastLevel,
+                    roastAgeDays,
+                    elevation: { fromM: elevationM, toM: elevationM },
+                    brewer: { shape, usualDoseG: 30 },
+                  })
+                )
+                  reached.add(rule.id);
+    expect([...reached].sort()).toEqual(STARTING_RULES.map(({ id }) => id).sort());
+  });
+
+  it('can always be brewed, and stays inside the usual spans', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...PROCESSES),
+        fc.constantFrom(...ROAST_LEVELS),
+        fc.constantFrom(...BREWER_SHAPES),
+        fc.option(fc.integer({ min: 0, max: 2500 }), { nil: null }),
+        fc.integer({ min: 0, max: 90 }),
+        fc.integer({ min: 12, max: 45 }),
+        fc.integer({ min: 0, max: 2500 }),
+        (process, roastLevel, shape, elevationM, roastAgeDays, usualDoseG, labElevationM) => {
+          const elevation = elevationM === null ? null : { fromM: elevationM, toM: elevationM };
+          const { plan } = startingRecipe({
+            process,
+            elevation,
+            roastLevel,
+            roastAgeDays,
+            brewer: { shape, usualDoseG },
+            labElevationM,
+          });
+          expect(planFaults({ plan, boilingC: boilingPointC({ elevationM: labElevationM }) })).toEqual([]);
+          const ratio = planWaterG(plan) / plan.doseG;
+          expect(ratio).toBeGreaterThanOrEqual(USUAL.ratio.low - 0.25);
+          expect(ratio).toBeLessThanOrEqual(USUAL.ratio.high + 0.25);
+        },
+      ),
+    );
+  });
+});

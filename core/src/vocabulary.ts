@@ -1,0 +1,55 @@
+/** The trade's closed lists. Database, API and screens use these words and no others. */
+
+export const PROCESSES = [
+  'washed',
+  'honey',
+  'natural',
+  'anaerobic',
+  'carbonic-maceration',
+  'long-fermentation',
+  'co-fermented',
+  'decaffeinated',
+] as const;
+export type Process = (typeof PROCESSES)[number];
+
+export const ROAST_LEVELS = ['light', 'medium-light', 'medium', 'medium-dark'] as const;
+export type RoastLevel = (typeof ROAST_LEVELS)[number];
+
+/** How a brewer lets water go, which decides what sets the flow. */
+export const BREWER_SHAPES = ['cone', 'flat-bottom', 'carafe'] as const;
+export type BrewerShape = (typeof BREWER_SHAPES)[number];
+
+export const AGITATIONS = ['none', 'swirl', 'stir'] as const;
+export type Agitation = (typeof AGITATIONS)[number];
+
+export const TASTING_STAGES = ['hot', 'warm', 'cool'] as const;
+export type TastingStage = (typeof TASTING_STAGES)[number];
+
+export const INTENSITIES = [
+  'acidity',
+  'sweetness',
+  'body',
+  'bitterness',
+  'dryness',
+  'clarity',
+  'aftertaste',
+] as const;
+export type Intensity = (typeof INTENSITIES)[number];
+
+/** A verdict judges the cup against what this lot is meant to show. */
+export const VERDICTS = ['on-aim', 'close', 'off-aim'] as const;
+export type Verdict = (typeof VERDICTS)[number];
+
+export const LOT_STAGES = [
+  'arrived',
+  'first-brews',
+  'dialling-in',
+  'proving',
+  'signed-off',
+  'published',
+  'watched',
+] as const;
+export type LotStage = (typeof LOT_STAGES)[number];
+
+export const ROLES = ['barista', 'lead'] as const;
+export type Role = (typeof ROLES)[number];
