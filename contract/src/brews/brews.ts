@@ -1,0 +1,190 @@
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  IsArray,
+  IsBoolean,
+  IsISO8601,
+  IsUUID,
+  ValidateIf,
+  ValidateNested,
+} from 'class-validator';
+import {
+  TASTING_STAGES,
+  VERDICTS,
+  type BrewPlan,
+  type BrewResult,
+  type Intensity,
+  type StepDone,
+  type TastingStage,
+  type Verdict,
+} from '@vendu/core';
+import { NumberBetween, OneOf, TextUpTo } from '../validation/decorators.js';
+
+const isGiven = (_: object, value: unknown) => value !== null && value !== undefined;
+const MOST_STEPS = 40;
+
+export class StepDoneDto implements StepDone {
+  @NumberBetween({ label: 'Step', unit: '', min: 0, max: MOST_STEPS, whole: true })
+  stepIndex!: number;
+
+  @NumberBetween({ label: 'Time', unit: 's', min: 0, max: 7200 })
+  atS!: number;
+
+  @IsBoolean({ message: 'Skipped must be yes or no.' })
+  skipped!: boolean;
+
+  @ValidateIf(isGiven)
+  @NumberBetween({ label: 'Total on the scale', unit: 'g', min: 0, max: 5000 })
+  totalG: number | null = null;
+}
+
+/** A brew as the bench kept it. Put under a key of the client's making, so that sending twice stores once. */
+export class PutBrewDto {
+  @NumberBetween({ label: 'Recipe version', unit: '', min: 1, max: 2_147_483_647, whole: true })
+  recipeVersionId!: number;
+
+  @NumberBetween({ label: 'Roast batch', unit: '', min: 1, max: 2_147_483_647, whole: true })
+  roastBatchId!: number;
+
+  @IsISO8601({ strict: true }, { message: 'Start must be a moment, as 2026-11-20T09:30:00Z.' })
+  startedAt!: string;
+
+  @IsArray({ message: 'Steps must be a list.' })
+  @ArrayMaxSize(MOST_STEPS, { message: `A brew takes at most ${MOST_STEPS} steps.` })
+  @ValidateNested({ each: true })
+  @Type(() => StepDoneDto)
+  steps!: StepDoneDto[];
+
+  @TextUpTo({ label: 'Notes', max: 2000 })
+  note: string = '';
+}
+
+export class BrewKeyParam {
+  @IsUUID('4', { message: 'The key of a brew is a UUID.' })
+  key!: string;
+}
+
+/** What was weighed, and what was written down about the brew. */
+export class WeighBrewDto {
+  @NumberBetween({ label: 'Revision', unit: '', min: 0, max: 1_000_000, whole: true })
+  revision!: number;
+
+  @NumberBetween({ label: 'Dose', unit: 'g', min: 5, max: 120 })
+  doseG!: number;
+
+  /** The last total on the scale; `null` when nobody wrote it down. */
+  @ValidateIf(isGiven)
+  @NumberBetween({ label: 'Water poured', unit: 'g', min: 20, max: 5000 })
+  waterG: number | null = null;
+
+  @ValidateIf(isGiven)
+  @NumberBetween({ label: 'Beverage', unit: 'g', min: 10, max: 5000 })
+  beverageG: number | null = null;
+
+  @TextUpTo({ label: 'Notes', max: 2000 })
+  note: string = '';
+}
+
+export class NewReadingDto {
+  /** Checked in full by the core, which knows a slipped decimal point when it sees one. */
+  @NumberBetween({ label: 'Reading', unit: '%', min: -1000, max: 1000 })
+  tdsPercent!: number;
+}
+
+function intensity(label: string): PropertyDecorator {
+  const range = NumberBetween({ label, unit: '', min: 0, max: 10, whole: true });
+  const given = ValidateIf(isGiven);
+  return (target, key) => {
+    range(target, key);
+    given(target, key);
+  };
+}
+
+/** Strength of each impression, 0 to 10; `null` where the taster did not say. */
+export class IntensitiesDto implements Record<Intensity, number | null> {
+  @intensity('Acidity') acidity: number | null = null;
+  @intensity('Sweetness') sweetness: number | null = null;
+  @intensity('Body') body: number | null = null;
+  @intensity('Bitterness') bitterness: number | null = null;
+  @intensity('Dryness') dryness: number | null = null;
+  @intensity('Clarity') clarity: number | null = null;
+  @intensity('Aftertaste') aftertaste: number | null = null;
+}
+
+export class TastingDto {
+  @TextUpTo({ label: 'Notes', max: 1000 })
+  notes: string = '';
+
+  @ValidateNested()
+  @Type(() => IntensitiesDto)
+  intensities!: IntensitiesDto;
+}
+
+export class TastingStageParam {
+  @OneOf({ label: 'Stage', values: TASTING_STAGES })
+  stage!: TastingStage;
+}
+
+export class VerdictDto {
+  @OneOf({ label: 'Verdict', values: VERDICTS })
+  verdict!: Verdict;
+
+  @TextUpTo({ label: 'Reason', max: 500 })
+  reason: string = '';
+}
+
+export interface ReadingView {
+  id: number;
+  tdsPercent: number;
+}
+
+export interface TastingView {
+  stage: TastingStage;
+  by: string;
+  notes: string;
+  intensities: Record<Intensity, number | null>;
+}
+
+/** A figure that was altered after it was first written; the first entry is kept. */
+export interface CorrectionView {
+  field: 'doseG' | 'waterG' | 'beverageG';
+  fromValue: number | null;
+  toValue: number | null;
+  by: string;
+  at: string;
+}
+
+export interface BrewListItem {
+  id: number;
+  /** Count within the lot, from 1. */
+  number: number;
+  recipeId: number;
+  versionNumber: number;
+  brewedBy: string;
+  startedAt: string;
+  plan: BrewPlan;
+  steps: StepDone[];
+  doseG: number;
+  waterG: number;
+  beverageG: number | null;
+  result: BrewResult | null;
+  verdict: Verdict | null;
+  isSetAside: boolean;
+}
+
+export interface BrewView extends BrewListItem {
+  revision: number;
+  lot: { id: number; name: string; process: string; additions: string; labelNotes: string };
+  recipeVersionId: number;
+  brewerName: string;
+  waterBasis: 'as-weighed' | 'as-planned';
+  roastedOn: string;
+  roastAgeDays: number;
+  note: string;
+  verdictReason: string;
+  readings: ReadingView[];
+  tastings: TastingView[];
+  corrections: CorrectionView[];
+  /** Other brews of the same recipe, newest first, to lay beside this one. */
+  siblings: BrewListItem[];
+}

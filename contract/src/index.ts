@@ -1,0 +1,11 @@
+import 'reflect-metadata';
+
+export * from './problem.js';
+export * from './validation/checkDto.js';
+export * from './validation/fieldError.js';
+export * from './session/session.js';
+export * from './kit/kit.js';
+export * from './lots/lots.js';
+export * from './recipes/recipes.js';
+export * from './brews/brews.js';
+export * from './publications/publications.js';

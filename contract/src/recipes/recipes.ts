@@ -1,0 +1,120 @@
+import { Type } from 'class-transformer';
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, ValidateNested } from 'class-validator';
+import { AGITATIONS, type Agitation, type BrewPlan, type FigureReason, type Pour } from '@vendu/core';
+import type { BrewListItem } from '../brews/brews.js';
+import type { PublicationView } from '../publications/publications.js';
+import { NumberBetween, OneOf, TextUpTo } from '../validation/decorators.js';
+
+const MOST_POURS = 12;
+
+export class PourDto implements Pour {
+  @NumberBetween({ label: 'Start', unit: 's', min: 0, max: 3600, whole: true })
+  startS!: number;
+
+  @NumberBetween({ label: 'Amount', unit: 'g', min: 1, max: 3000 })
+  amountG!: number;
+
+  @NumberBetween({ label: 'Flow', unit: 'g/s', min: 1, max: 25 })
+  flowGps!: number;
+
+  @OneOf({ label: 'Agitation', values: AGITATIONS })
+  agitation!: Agitation;
+
+  @IsBoolean({ message: 'Bloom must be yes or no.' })
+  isBloom!: boolean;
+}
+
+export class PlanDto implements BrewPlan {
+  @NumberBetween({ label: 'Dose', unit: 'g', min: 5, max: 120 })
+  doseG!: number;
+
+  @NumberBetween({ label: 'Kettle', unit: '°C', min: 60, max: 100 })
+  kettleC!: number;
+
+  @NumberBetween({ label: 'Grind', unit: 'µm', min: 200, max: 2000, whole: true })
+  grindUm!: number;
+
+  @IsArray({ message: 'Pours must be a list.' })
+  @ArrayMinSize(1, { message: 'A plan needs at least one pour.' })
+  @ArrayMaxSize(MOST_POURS, { message: `A plan takes at most ${MOST_POURS} pours.` })
+  @ValidateNested({ each: true })
+  @Type(() => PourDto)
+  pours!: PourDto[];
+
+  @NumberBetween({ label: 'Drain time', unit: 's', min: 30, max: 3600, whole: true })
+  drawdownS!: number;
+}
+
+const id = (label: string) => NumberBetween({ label, unit: '', min: 1, max: 2_147_483_647, whole: true });
+
+/** Asks for the starting recipe of a lot on one brewer and one grinder. */
+export class NewRecipeDto {
+  @id('Brewer')
+  brewerId!: number;
+
+  @id('Grinder')
+  grinderId!: number;
+}
+
+export class NewVersionDto {
+  /** Number of the version that was edited. If a newer one exists, this one is refused as stale. */
+  @NumberBetween({ label: 'Based on version', unit: '', min: 1, max: 100_000, whole: true })
+  basedOn!: number;
+
+  @ValidateNested()
+  @Type(() => PlanDto)
+  plan!: PlanDto;
+
+  @TextUpTo({ label: 'What changed and why', max: 500 })
+  note: string = '';
+}
+
+/** A person and a moment: who did it, and when (RFC 3339, UTC). */
+export interface Signature {
+  by: string;
+  at: string;
+}
+
+export interface RecipeVersionView {
+  id: number;
+  number: number;
+  basedOn: number | null;
+  plan: BrewPlan;
+  /** The house grinder's setting for the plan's grind; `null` with a reason where it cannot be said. */
+  grinderSetting: number | null;
+  grinderNote: string;
+  note: string;
+  /** Of the starting recipe only. */
+  reasons: FigureReason[] | null;
+  created: Signature;
+  accepted: Signature | null;
+  signedOff: Signature | null;
+  brewCount: number;
+}
+
+export interface RecipeListItem {
+  id: number;
+  lotId: number;
+  brewerName: string;
+  latestVersion: number;
+  plan: BrewPlan;
+  accepted: boolean;
+  signedOff: boolean;
+  publishedSlug: string | null;
+}
+
+export interface RecipeView {
+  id: number;
+  lot: { id: number; name: string; country: string; process: string; additions: string };
+  brewerId: number;
+  brewerName: string;
+  brewerPaper: string;
+  grinderId: number;
+  grinderName: string;
+  /** Newest first. */
+  versions: RecipeVersionView[];
+  brews: BrewListItem[];
+  /** Newest first, withdrawn ones too. */
+  publications: PublicationView[];
+  latestRoastBatchId: number | null;
+}

@@ -1,0 +1,29 @@
+import type { Role } from '@vendu/core';
+import { TextUpTo } from '../validation/decorators.js';
+
+export class SignInDto {
+  @TextUpTo({ label: 'E-mail', max: 200, required: true })
+  email!: string;
+
+  @TextUpTo({ label: 'Password', max: 200, required: true })
+  password!: string;
+}
+
+export interface PersonView {
+  id: number;
+  name: string;
+  role: Role;
+}
+
+/** An invented account, offered on the sign-in page in demo mode only. */
+export interface DemoAccount {
+  name: string;
+  role: Role;
+  email: string;
+  password: string;
+}
+
+export interface SessionView {
+  person: PersonView | null;
+  demoAccounts: DemoAccount[];
+}

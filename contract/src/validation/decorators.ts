@@ -1,0 +1,123 @@
+import { ValidateBy, type ValidationOptions } from 'class-validator';
+import { isMatch } from 'date-fns';
+
+// One decorator per kind of field, each with one sentence that names the field and the allowed range.
+// Server and forms show the same sentence.
+
+export interface NumberRange {
+  label: string;
+  unit: string;
+  min: number;
+  max: number;
+  /** Whole numbers only. */
+  whole?: boolean;
+}
+
+function rangeText({ unit, min, max }: NumberRange): string {
+  return `${min} to ${max}${unit === '' ? '' : ` ${unit}`}`;
+}
+
+/** A number within a closed range. Constraint name for schemas: `numberBetween`. */
+export function NumberBetween(range: NumberRange, options?: ValidationOptions): PropertyDecorator {
+  const allowed = rangeText(range);
+  return ValidateBy(
+    {
+      name: 'numberBetween',
+      constraints: [range],
+      validator: {
+        validate: (value) =>
+          typeof value === 'number' &&
+          value >= range.min &&
+          value <= range.max &&
+          (!range.whole || Number.isInteger(value)),
+        defaultMessage: () =>
+          `${range.label} must be ${range.whole ? 'a whole number from ' : ''}${allowed}.`,
+      },
+    },
+    { ...options, context: { allowed } },
+  );
+}
+
+export interface TextLength {
+  label: string;
+  max: number;
+  required?: boolean;
+}
+
+/** Text up to a length; `required` text must have more than blanks. Constraint name: `textUpTo`. */
+export function TextUpTo(length: TextLength, options?: ValidationOptions): PropertyDecorator {
+  const allowed = `${length.required ? '1' : '0'} to ${length.max} characters`;
+  return ValidateBy(
+    {
+      name: 'textUpTo',
+      constraints: [length],
+      validator: {
+        validate: (value) =>
+          typeof value === 'string' &&
+          value.length <= length.max &&
+          (!length.required || value.trim() !== ''),
+        defaultMessage: (args) =>
+          length.required && (typeof args?.value !== 'string' || args.value.trim() === '')
+            ? `${length.label} is required.`
+            : `${length.label} must be text of ${allowed}.`,
+      },
+    },
+    { ...options, context: { allowed } },
+  );
+}
+
+export interface Choice {
+  label: string;
+  values: readonly string[];
+}
+
+/** One of a closed list. Constraint name: `oneOf`. */
+export function OneOf(choice: Choice, options?: ValidationOptions): PropertyDecorator {
+  const allowed = choice.values.join(', ');
+  return ValidateBy(
+    {
+      name: 'oneOf',
+      constraints: [choice],
+      validator: {
+        validate: (value) => typeof value === 'string' && choice.values.includes(value),
+        defaultMessage: () => `${choice.label} must be one of: ${allowed}.`,
+      },
+    },
+    { ...options, context: { allowed } },
+  );
+}
+
+export interface DateRule {
+  label: string;
+  notInFuture?: boolean;
+}
+
+/** A calendar date, `2026-11-20`. Constraint name: `calendarDate`. */
+export function CalendarDate(rule: DateRule, options?: ValidationOptions): PropertyDecorator {
+  const allowed = rule.notInFuture ? 'a date up to today, as 2026-11-20' : 'a date, as 2026-11-20';
+  return ValidateBy(
+    {
+      name: 'calendarDate',
+      constraints: [rule],
+      validator: {
+        validate: (value) =>
+          typeof value === 'string' &&
+          /^\d{4}-\d{2}-\d{2}$/.test(value) &&
+          isMatch(value, 'yyyy-MM-dd') &&
+          (!rule.notInFuture || value <= latestToday()),
+        defaultMessage: (args) =>
+          typeof args?.value !== 'string' || args.value === ''
+            ? `${rule.label} is required.`
+            : rule.notInFuture && args.value > latestToday()
+              ? `${rule.label} lies in the future; enter today or earlier.`
+              : `${rule.label} must be ${allowed}.`,
+      },
+    },
+    { ...options, context: { allowed } },
+  );
+}
+
+/** Today where it is latest on earth, so that no lab's own today counts as the future. */
+function latestToday(): string {
+  return new Date(Date.now() + 14 * 3_600_000).toISOString().slice(0, 10);
+}
