@@ -1,0 +1,97 @@
+import { createWriteStream } from 'node:fs';
+import { join } from 'node:path';
+import { execa, type ResultPromise } from 'execa';
+import { setTimeout as sleep } from 'node:timers/promises';
+import type { Database } from './mariadb.js';
+import { ROOT, type ProfilePaths } from './paths.js';
+import { step, Trouble } from './report.js';
+import type { Secrets } from './secrets.js';
+
+export interface ApplicationSettings {
+  database: Database;
+  databaseName: string;
+  secrets: Secrets;
+  port: number;
+  isDemo: boolean;
+  /** Whether the server also serves the built web application. */
+  servesWeb: boolean;
+  extraEnv?: Record<string, string>;
+}
+
+const ANSWER_TIMEOUT_MS = 30_000;
+
+/** The server's settings, as its environment. */
+export function environmentOf(settings: ApplicationSettings): Record<string, string> {
+  const { database, secrets } = settings;
+  return {
+    VENDU_PORT: String(settings.port),
+    VENDU_DB_HOST: '127.0.0.1',
+    VENDU_DB_PORT: String(database.port),
+    VENDU_DB_NAME: settings.databaseName,
+    VENDU_DB_USER: database.user,
+    VENDU_DB_PASSWORD: database.password,
+    VENDU_SESSION_SECRET: secrets.sessionSecret,
+    ...(settings.isDemo ? { VENDU_DEMO: '1' } : {}),
+    ...(settings.servesWeb ? { VENDU_WEB_ROOT: join(ROOT, 'web', 'dist') } : {}),
+    ...settings.extraEnv,
+  };
+}
+
+/** Migrates the schema and, in demo mode, loads the demo data when there is none. */
+export async function prepareDatabase(settings: ApplicationSettings): Promise<void> {
+  await step('bringing the schema and the demo data up to date', async () => {
+    const done = await execa('node', ['server/dist/prepare-database.js'], {
+      cwd: ROOT,
+      env: environmentOf(settings),
+      reject: false,
+      all: true,
+    });
+    if (done.failed) throw new Trouble(`The database could not be prepared:\n${done.all}`);
+    console.log(done.all.replace(/^/gm, '  '));
+  });
+}
+
+/** A running server. Plain functions, since a promise inside a promise would be awaited by accident. */
+export interface Server {
+  ended: () => Promise<void>;
+  stop: () => Promise<void>;
+}
+
+/** Starts the server and waits until its health check answers. Its log goes to the profile's folder. */
+export async function startServer(settings: ApplicationSettings, paths: ProfilePaths): Promise<Server> {
+  const server = execa('node', ['--enable-source-maps', 'server/dist/main.js'], {
+    cwd: ROOT,
+    env: environmentOf(settings),
+    reject: false,
+    all: true,
+    buffer: false,
+    detached: true,
+  });
+  server.all.pipe(createWriteStream(paths.serverLog, { flags: 'a' }));
+  let isGone = false;
+  void server.then(() => (isGone = true));
+  const deadlineMs = Date.now() + ANSWER_TIMEOUT_MS;
+  while (Date.now() < deadlineMs && !isGone) {
+    if (await isHealthy(settings.port)) {
+      return { ended: async () => void (await server), stop: () => stopServer(server) };
+    }
+    await sleep(150);
+  }
+  server.kill('SIGKILL');
+  throw new Trouble(`The server did not start; its log is ${paths.serverLog}.`);
+}
+
+export async function isHealthy(port: number): Promise<boolean> {
+  try {
+    return (await fetch(`http://127.0.0.1:${port}/api/health`)).ok;
+  } catch {
+    return false;
+  }
+}
+
+async function stopServer(server: ResultPromise): Promise<void> {
+  server.kill('SIGTERM');
+  const stopped = await Promise.race([server.then(() => true), sleep(8000, false, { ref: false })]);
+  if (!stopped) server.kill('SIGKILL');
+  await server;
+}

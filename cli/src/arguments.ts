@@ -1,0 +1,67 @@
+import { parseArgs } from 'node:util';
+import { Trouble } from './report.js';
+
+export const SUITES = ['checks', 'unit', 'integration', 'e2e'] as const;
+export type Suite = (typeof SUITES)[number];
+
+export type Command =
+  | { name: 'demo'; port: number; reset: boolean }
+  | { name: 'dev'; port: number }
+  | { name: 'test'; suites: readonly Suite[] }
+  | { name: 'stop' }
+  | { name: 'help' };
+
+const DEFAULT_PORT = 4600;
+
+/** @throws Trouble on a command or an option that does not exist */
+export function readCommand(words: readonly string[]): Command {
+  const [name = 'help', ...rest] = words;
+  switch (name) {
+    case 'demo': {
+      const { values } = parse(rest, { port: { type: 'string' }, reset: { type: 'boolean' } });
+      return { name, port: portOf(values['port']), reset: values['reset'] === true };
+    }
+    case 'dev': {
+      const { values } = parse(rest, { port: { type: 'string' } });
+      return { name, port: portOf(values['port']) };
+    }
+    case 'test': {
+      const { positionals } = parse(rest, {});
+      return { name, suites: positionals.length === 0 ? SUITES : positionals.map(suiteOf) };
+    }
+    case 'stop':
+      parse(rest, {});
+      return { name };
+    case 'help':
+    case '--help':
+    case '-h':
+      return { name: 'help' };
+    default:
+      throw new Trouble(`There is no command “${name}”. ./vendu help lists them.`);
+  }
+}
+
+function parse(args: string[], options: Record<string, { type: 'string' | 'boolean' }>) {
+  try {
+    return parseArgs({ args, options, allowPositionals: true });
+  } catch (error) {
+    throw new Trouble(
+      `${error instanceof Error ? error.message : String(error)}. ./vendu help lists what there is.`,
+    );
+  }
+}
+
+function portOf(text: string | boolean | undefined): number {
+  if (text === undefined) return DEFAULT_PORT;
+  const port = Number(text);
+  if (!Number.isInteger(port) || port < 1024 || port > 65_535) {
+    throw new Trouble(`--port must be a whole number from 1024 to 65535, not “${String(text)}”.`);
+  }
+  return port;
+}
+
+function suiteOf(word: string): Suite {
+  const suite = SUITES.find((each) => each === word);
+  if (!suite) throw new Trouble(`There is no suite “${word}”; there are ${SUITES.join(', ')}.`);
+  return suite;
+}

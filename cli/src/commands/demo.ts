@@ -1,0 +1,49 @@
+import { rmSync } from 'node:fs';
+import { isHealthy, prepareDatabase, startServer, type ApplicationSettings } from '../application.js';
+import { build } from '../build.js';
+import { atEnd } from '../cleanup.js';
+import { ensureDebianPackages, MARIADB } from '../debian.js';
+import { ensureDatabase, startDatabase } from '../mariadb.js';
+import { profilePaths } from '../paths.js';
+import { step, Trouble } from '../report.js';
+import { endRunning, findRunning, forgetRunning, noteRunning } from '../running.js';
+import { ensureSecrets } from '../secrets.js';
+
+/** Everything from a fresh checkout to a served application; runs until it is stopped. */
+export async function demo({ port, reset }: { port: number; reset: boolean }): Promise<void> {
+  const paths = profilePaths('demo');
+  const url = `http://127.0.0.1:${port}`;
+  const running = findRunning(paths);
+  if (running && !reset) {
+    console.log(`Vendu is running already at ${running.url}. ./vendu stop ends it.`);
+    return;
+  }
+  if (running) await step('stopping the demo that runs', () => endRunning(paths));
+  if (await isHealthy(port))
+    throw new Trouble(`Port ${port} is taken by another Vendu; try --port ${port + 1}.`);
+  if (reset) rmSync(paths.folder, { recursive: true, force: true });
+
+  await ensureDebianPackages([MARIADB]);
+  const secrets = ensureSecrets(paths.secrets);
+  await build();
+  const database = await step('starting MariaDB on loopback', () =>
+    startDatabase(paths, secrets.databasePassword),
+  );
+  atEnd(database.stop);
+  await ensureDatabase(database, 'vendu');
+  const settings: ApplicationSettings = {
+    database,
+    databaseName: 'vendu',
+    secrets,
+    port,
+    isDemo: true,
+    servesWeb: true,
+  };
+  await prepareDatabase(settings);
+  const server = await step('starting the server', () => startServer(settings, paths));
+  atEnd(server.stop);
+  noteRunning(paths, url);
+  atEnd(() => Promise.resolve(forgetRunning(paths)));
+  console.log(`\nVendu is at ${url}. Ctrl-C stops it.`);
+  await server.ended();
+}

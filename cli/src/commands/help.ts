@@ -1,0 +1,10 @@
+export function help(): void {
+  console.log(`Vendu: the dial-in bench of a roastery's quality-control barista
+
+  ./vendu demo [--port N] [--reset]   install what is missing, start the database, load the demo, serve
+                                      at http://127.0.0.1:4600 (--reset: fresh demo data)
+  ./vendu test [suite ...]            prove it: checks, unit, integration, e2e (all when none is named)
+  ./vendu dev [--port N]              the same application, following the sources
+  ./vendu stop                        end a demo that runs elsewhere
+  ./vendu help                        this page`);
+}

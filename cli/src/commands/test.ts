@@ -1,0 +1,162 @@
+import { mkdirSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { execa } from 'execa';
+import getPort, { portNumbers } from 'get-port';
+import { environmentOf, prepareDatabase, startServer, type ApplicationSettings } from '../application.js';
+import type { Suite } from '../arguments.js';
+import { build } from '../build.js';
+import { atEnd } from '../cleanup.js';
+import { CHROMIUM, ensureDebianPackages, MARIADB } from '../debian.js';
+import { recreateDatabase, startDatabase, type Database } from '../mariadb.js';
+import { profilePaths, ROOT } from '../paths.js';
+import { step, Trouble } from '../report.js';
+import { findRunning, forgetRunning, noteRunning } from '../running.js';
+import { ensureSecrets, type Secrets } from '../secrets.js';
+import { addTallies, closingLine, NOTHING, playwrightTally, vitestTally, type Tally } from '../tally.js';
+
+/** Every check that is not a test, in the order of cheapness; each must end with exit code 0. */
+const CHECKS: { label: string; program: string; args: string[] }[] = [
+  { label: 'format', program: 'prettier', args: ['--check', '--log-level', 'warn', '.'] },
+  {
+    label: 'import direction',
+    program: 'depcruise',
+    args: [
+      '--config',
+      '.dependency-cruiser.cjs',
+      'core/src',
+      'contract/src',
+      'server/src',
+      'web/src',
+      'cli/src',
+    ],
+  },
+  { label: 'dead code', program: 'knip', args: [] },
+  ...['core', 'contract', 'server', 'web', 'cli', 'e2e'].map((room) => ({
+    label: `types of ${room}`,
+    program: 'tsc',
+    args: ['-p', `${room}/tsconfig.json`],
+  })),
+  { label: 'lint', program: 'eslint', args: ['--max-warnings', '0', '.'] },
+];
+
+const paths = profilePaths('test');
+const REPORTS = join(paths.folder, 'reports');
+
+/** Runs the suites named and prints one closing line over all of them. */
+export async function test({ suites }: { suites: readonly Suite[] }): Promise<void> {
+  if (findRunning(paths)) throw new Trouble('The tests are running already in this checkout.');
+  mkdirSync(REPORTS, { recursive: true });
+  noteRunning(paths, '');
+  atEnd(() => Promise.resolve(forgetRunning(paths)));
+  await ensureDebianPackages([MARIADB, CHROMIUM]);
+  await build();
+  const tallies: Tally[] = [];
+  for (const suite of suites) tallies.push(await RUNNERS[suite]());
+  const total = tallies.reduce(addTallies, NOTHING);
+  console.log(`\n${closingLine(total)}`);
+  process.exitCode = total.failed === 0 && total.passed > 0 ? 0 : 1;
+}
+
+const RUNNERS: Record<Suite, () => Promise<Tally>> = {
+  checks: runChecks,
+  unit: () => runVitest('unit', {}),
+  integration: () =>
+    withDatabase((database, secrets) => runVitest('integration', integrationEnvironment(database, secrets))),
+  e2e: () => withDatabase(runPlaywright),
+};
+
+/** Checks are no tests: they add nothing when they pass, and one failure each when they do not. */
+async function runChecks(): Promise<Tally> {
+  let failed = 0;
+  for (const { label, program, args } of CHECKS) {
+    const done = await step(`check: ${label}`, () =>
+      execa(program, args, { cwd: ROOT, preferLocal: true, reject: false, all: true }),
+    );
+    if (!done.failed) continue;
+    failed += 1;
+    console.log(done.all);
+    console.log(`✗ ${label}`);
+  }
+  return { passed: 0, failed };
+}
+
+async function runVitest(project: string, env: Record<string, string>): Promise<Tally> {
+  const report = join(REPORTS, `${project}.json`);
+  rmSync(report, { force: true });
+  const done = await step(`tests: ${project}`, () =>
+    execa(
+      'vitest',
+      ['run', '--project', project, '--reporter=dot', '--reporter=json', `--outputFile.json=${report}`],
+      {
+        cwd: ROOT,
+        preferLocal: true,
+        stdio: ['ignore', 'inherit', 'inherit'],
+        env,
+        reject: false,
+      },
+    ),
+  );
+  return vitestTally(report, done.exitCode);
+}
+
+async function withDatabase(run: (database: Database, secrets: Secrets) => Promise<Tally>): Promise<Tally> {
+  const secrets = ensureSecrets(paths.secrets);
+  const database = await step('starting MariaDB for the tests', () =>
+    startDatabase(paths, secrets.databasePassword),
+  );
+  atEnd(database.stop);
+  try {
+    return await run(database, secrets);
+  } finally {
+    await database.stop();
+  }
+}
+
+function integrationEnvironment(
+  { port, user, password }: Database,
+  { sessionSecret }: Secrets,
+): Record<string, string> {
+  return {
+    VENDU_DB_PORT: String(port),
+    VENDU_DB_USER: user,
+    VENDU_DB_PASSWORD: password,
+    VENDU_SESSION_SECRET: sessionSecret,
+  };
+}
+
+async function runPlaywright(database: Database, secrets: Secrets): Promise<Tally> {
+  const report = join(REPORTS, 'e2e.json');
+  rmSync(report, { force: true });
+  const port = await getPort({ port: portNumbers(4700, 4900), host: '127.0.0.1' });
+  const settings: ApplicationSettings = {
+    database,
+    databaseName: 'vendu_e2e',
+    secrets,
+    port,
+    isDemo: true,
+    servesWeb: true,
+    extraEnv: { VENDU_SIGN_INS_PER_MINUTE: '1000' },
+  };
+  await recreateDatabase(database, settings.databaseName);
+  await prepareDatabase(settings);
+  const server = await step('starting the server for the tests', () => startServer(settings, paths));
+  atEnd(server.stop);
+  try {
+    const done = await step('tests: end to end', () =>
+      execa('playwright', ['test', '--config', 'e2e/playwright.config.ts'], {
+        cwd: ROOT,
+        preferLocal: true,
+        stdio: ['ignore', 'inherit', 'inherit'],
+        env: {
+          ...environmentOf(settings),
+          PLAYWRIGHT_JSON_OUTPUT_NAME: report,
+          VENDU_URL: `http://127.0.0.1:${port}`,
+        },
+        reject: false,
+      }),
+    );
+    return playwrightTally(report, done.exitCode);
+  } finally {
+    await server.stop();
+  }
+}

@@ -1,0 +1,46 @@
+import { existsSync } from 'node:fs';
+import { userInfo } from 'node:os';
+import { execa } from 'execa';
+import { step, Trouble } from './report.js';
+
+interface DebianPackage {
+  name: string;
+  /** Files of which any one shows that the package is there. */
+  anyOf: string[];
+}
+
+export const MARIADB: DebianPackage = {
+  name: 'mariadb-server',
+  anyOf: ['/usr/sbin/mariadbd', '/usr/local/sbin/mariadbd', '/usr/libexec/mariadbd'],
+};
+export const CHROMIUM: DebianPackage = { name: 'chromium', anyOf: ['/usr/bin/chromium'] };
+
+/** Installs what is missing when allowed to, else says which line to run. */
+export async function ensureDebianPackages(wanted: readonly DebianPackage[]): Promise<void> {
+  const missing = wanted
+    .filter(({ anyOf }) => !anyOf.some((file) => existsSync(file)))
+    .map(({ name }) => name);
+  if (missing.length === 0) return;
+  const line = `apt-get update && apt-get install -y ${missing.join(' ')}`;
+  const [program, ...prefix] = (await aptCommand()) ?? [];
+  if (program === undefined) throw new Trouble(`Missing: ${missing.join(', ')}. Run as root:\n  ${line}`);
+  await step(`installing Debian packages: ${missing.join(', ')}`, async () => {
+    const apt = (...words: string[]) =>
+      execa(program, [...prefix, ...words], {
+        env: { DEBIAN_FRONTEND: 'noninteractive' },
+        reject: false,
+        all: true,
+      });
+    const update = await apt('update', '-qq');
+    const install = await apt('install', '-y', '-qq', '--no-install-recommends', ...missing);
+    if (install.failed)
+      throw new Trouble(`apt-get failed:\n${update.all}\n${install.all}\nRun as root:\n  ${line}`);
+  });
+}
+
+/** apt-get with root's rights: as it is for root, behind `sudo -n` where that asks no password, else none. */
+async function aptCommand(): Promise<string[] | null> {
+  if (userInfo().uid === 0) return ['apt-get'];
+  const { failed } = await execa('sudo', ['-n', 'true'], { reject: false });
+  return failed ? null : ['sudo', '-n', 'apt-get'];
+}

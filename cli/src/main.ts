@@ -1,0 +1,34 @@
+import { readCommand } from './arguments.js';
+import { cleanUp, cleanUpOnSignals } from './cleanup.js';
+import { demo } from './commands/demo.js';
+import { dev } from './commands/dev.js';
+import { help } from './commands/help.js';
+import { stop } from './commands/stop.js';
+import { test } from './commands/test.js';
+import { Trouble } from './report.js';
+
+async function main(): Promise<void> {
+  const command = readCommand(process.argv.slice(2));
+  switch (command.name) {
+    case 'demo':
+      return demo(command);
+    case 'dev':
+      return dev(command);
+    case 'test':
+      return test(command);
+    case 'stop':
+      return stop();
+    case 'help':
+      return help();
+  }
+}
+
+cleanUpOnSignals();
+try {
+  await main();
+} catch (error) {
+  console.error(error instanceof Trouble ? `✗ ${error.message}` : error);
+  process.exitCode = 1;
+} finally {
+  await cleanUp();
+}
