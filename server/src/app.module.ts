@@ -1,0 +1,50 @@
+import { Module, RequestMethod, type DynamicModule } from '@nestjs/common';
+import { LoggerModule } from 'nestjs-pino';
+import { BrewsModule } from './brews/brews.module.js';
+import type { Configuration } from './configuration.js';
+import { CONFIGURATION } from './configuration.token.js';
+import { DatabaseModule } from './database/database.module.js';
+import { HealthModule } from './health/health.module.js';
+import { KitModule } from './kit/kit.module.js';
+import { LotsModule } from './lots/lots.module.js';
+import { PublicationsModule } from './publications/publications.module.js';
+import { RecipesModule } from './recipes/recipes.module.js';
+import { SessionModule } from './session/session.module.js';
+
+@Module({})
+export class AppModule {
+  static with(configuration: Configuration): DynamicModule {
+    return {
+      module: AppModule,
+      global: true,
+      providers: [{ provide: CONFIGURATION, useValue: configuration }],
+      exports: [CONFIGURATION],
+      imports: [
+        LoggerModule.forRoot({
+          pinoHttp: {
+            level: configuration.logLevel,
+            genReqId: ({ id }) => id,
+            // Headers are left out: they carry the cookie, and nothing that the log needs.
+            serializers: {
+              req: ({ id, method, url }: { id: string; method: string; url: string }) => ({
+                id,
+                method,
+                url,
+              }),
+              res: ({ statusCode }: { statusCode: number }) => ({ statusCode }),
+            },
+          },
+          forRoutes: [{ path: '{*splat}', method: RequestMethod.ALL }],
+        }),
+        DatabaseModule.on(configuration),
+        SessionModule,
+        HealthModule,
+        KitModule,
+        LotsModule,
+        RecipesModule,
+        BrewsModule,
+        PublicationsModule,
+      ],
+    };
+  }
+}

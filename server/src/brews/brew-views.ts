@@ -1,0 +1,45 @@
+import { brewResult, pouredWaterG, roastAgeDays, type BrewResult } from '@vendu/core';
+import type { BrewListItem } from '@vendu/contract';
+import type { BrewModel } from './brew.model.js';
+
+/** The water of a brew: as written down, else as the plan says, and which of the two it is. */
+export function brewWater(brew: BrewModel): { waterG: number; basis: 'as-weighed' | 'as-planned' } {
+  if (brew.waterG !== null) return { waterG: Number(brew.waterG), basis: 'as-weighed' };
+  return pouredWaterG({ plan: brew.plan, done: brew.steps });
+}
+
+export function resultOf(brew: BrewModel): BrewResult | null {
+  return brewResult({
+    doseG: Number(brew.doseG),
+    waterG: brewWater(brew).waterG,
+    beverageG: brew.beverageG === null ? null : Number(brew.beverageG),
+    readingsPercent: brew.readings.map(({ tdsPercent }) => Number(tdsPercent)),
+  });
+}
+
+/** Needs `readings`, `version` and `brewer` loaded. */
+export function brewListItem(brew: BrewModel, number: number): BrewListItem {
+  return {
+    id: brew.id,
+    number,
+    recipeId: brew.version.recipeId,
+    versionNumber: brew.version.number,
+    brewedBy: brew.brewer.name,
+    startedAt: brew.startedAt.toISOString(),
+    plan: brew.plan,
+    steps: brew.steps,
+    doseG: Number(brew.doseG),
+    waterG: brewWater(brew).waterG,
+    beverageG: brew.beverageG === null ? null : Number(brew.beverageG),
+    result: resultOf(brew),
+    verdict: brew.verdict,
+    isSetAside: brew.setAsideAt !== null,
+  };
+}
+
+export function roastAgeAtBrew(brew: BrewModel): number {
+  return roastAgeDays({
+    roastedOn: brew.roastBatch.roastedOn,
+    onDate: brew.startedAt.toISOString().slice(0, 10),
+  });
+}

@@ -1,0 +1,37 @@
+import { BelongsTo, Column, DataType, HasMany, Model, Table } from 'sequelize-typescript';
+import type { NonAttribute } from 'sequelize';
+import type { BrewPlan, StepDone, Verdict } from '@vendu/core';
+import { RoastBatchModel } from '../lots/roast-batch.model.js';
+import { PersonModel } from '../people/person.model.js';
+import { RecipeVersionModel } from '../recipes/recipe-version.model.js';
+import { CorrectionModel } from './correction.model.js';
+import { ReadingModel } from './reading.model.js';
+import { TastingModel } from './tasting.model.js';
+
+@Table({ tableName: 'brews', version: 'revision' })
+export class BrewModel extends Model {
+  declare id: number;
+  @Column(DataType.CHAR(36)) declare clientKey: string;
+  @Column(DataType.INTEGER) declare lotId: number;
+  @Column(DataType.INTEGER) declare recipeVersionId: number;
+  @Column(DataType.INTEGER) declare roastBatchId: number;
+  @Column(DataType.INTEGER) declare brewedBy: number;
+  @Column(DataType.DATE) declare startedAt: Date;
+  /** The plan as it was when the brew was made. */
+  @Column(DataType.JSON) declare plan: BrewPlan;
+  @Column(DataType.JSON) declare steps: StepDone[];
+  @Column(DataType.DECIMAL(6, 1)) declare doseG: number;
+  @Column(DataType.DECIMAL(6, 1)) declare waterG: number | null;
+  @Column(DataType.DECIMAL(6, 1)) declare beverageG: number | null;
+  @Column(DataType.TEXT) declare note: string;
+  @Column(DataType.STRING) declare verdict: Verdict | null;
+  @Column(DataType.STRING) declare verdictReason: string;
+  @Column(DataType.DATE) declare setAsideAt: Date | null;
+  declare revision: number;
+  @BelongsTo(() => PersonModel, 'brewedBy') declare brewer: NonAttribute<PersonModel>;
+  @BelongsTo(() => RecipeVersionModel, 'recipeVersionId') declare version: NonAttribute<RecipeVersionModel>;
+  @BelongsTo(() => RoastBatchModel, 'roastBatchId') declare roastBatch: NonAttribute<RoastBatchModel>;
+  @HasMany(() => ReadingModel, 'brewId') declare readings: NonAttribute<ReadingModel[]>;
+  @HasMany(() => TastingModel, 'brewId') declare tastings: NonAttribute<TastingModel[]>;
+  @HasMany(() => CorrectionModel, 'brewId') declare corrections: NonAttribute<CorrectionModel[]>;
+}

@@ -1,0 +1,95 @@
+import { Body, Controller, Delete, Get, HttpCode, Param, Patch, Post, Put } from '@nestjs/common';
+import {
+  BrewKeyParam,
+  NewReadingDto,
+  PutBrewDto,
+  TastingDto,
+  TastingStageParam,
+  VerdictDto,
+  WeighBrewDto,
+  type BrewView,
+} from '@vendu/contract';
+import type { PersonModel } from '../people/person.model.js';
+import { IdPipe } from '../problem/id.pipe.js';
+import { SignedIn } from '../session/access.js';
+import { BrewsService } from './brews.service.js';
+
+@Controller('brews')
+export class BrewsController {
+  constructor(private readonly service: BrewsService) {}
+
+  @Put('by-key/:key')
+  put(
+    @Param() { key }: BrewKeyParam,
+    @Body() brew: PutBrewDto,
+    @SignedIn() person: PersonModel,
+  ): Promise<BrewView> {
+    return this.service.put(key, brew, person);
+  }
+
+  @Get(':brewId')
+  read(@Param('brewId', IdPipe) id: number): Promise<BrewView> {
+    return this.service.read(id);
+  }
+
+  @Patch(':brewId')
+  weigh(
+    @Param('brewId', IdPipe) id: number,
+    @Body() weighed: WeighBrewDto,
+    @SignedIn() person: PersonModel,
+  ): Promise<BrewView> {
+    return this.service.weigh(id, weighed, person);
+  }
+
+  @Post(':brewId/readings')
+  addReading(
+    @Param('brewId', IdPipe) id: number,
+    @Body() reading: NewReadingDto,
+    @SignedIn() person: PersonModel,
+  ): Promise<BrewView> {
+    return this.service.addReading(id, reading, person);
+  }
+
+  @Delete(':brewId/readings/:readingId')
+  removeReading(
+    @Param('brewId', IdPipe) id: number,
+    @Param('readingId', IdPipe) readingId: number,
+  ): Promise<BrewView> {
+    return this.service.setReadingRemoved(id, readingId, true);
+  }
+
+  @Post(':brewId/readings/:readingId/restore')
+  @HttpCode(200)
+  restoreReading(
+    @Param('brewId', IdPipe) id: number,
+    @Param('readingId', IdPipe) readingId: number,
+  ): Promise<BrewView> {
+    return this.service.setReadingRemoved(id, readingId, false);
+  }
+
+  @Put(':brewId/tastings/:stage')
+  putTasting(
+    @Param('brewId', IdPipe) id: number,
+    @Param() { stage }: TastingStageParam,
+    @Body() tasting: TastingDto,
+    @SignedIn() person: PersonModel,
+  ): Promise<BrewView> {
+    return this.service.putTasting(id, stage, tasting, person);
+  }
+
+  @Put(':brewId/verdict')
+  giveVerdict(@Param('brewId', IdPipe) id: number, @Body() verdict: VerdictDto): Promise<BrewView> {
+    return this.service.giveVerdict(id, verdict);
+  }
+
+  @Post(':brewId/set-aside')
+  @HttpCode(200)
+  setAside(@Param('brewId', IdPipe) id: number): Promise<BrewView> {
+    return this.service.setAside(id, true);
+  }
+
+  @Delete(':brewId/set-aside')
+  takeBack(@Param('brewId', IdPipe) id: number): Promise<BrewView> {
+    return this.service.setAside(id, false);
+  }
+}

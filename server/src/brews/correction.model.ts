@@ -1,0 +1,17 @@
+import { BelongsTo, Column, DataType, Model, Table } from 'sequelize-typescript';
+import type { NonAttribute } from 'sequelize';
+import type { CorrectionView } from '@vendu/contract';
+import { PersonModel } from '../people/person.model.js';
+
+/** What a weighed figure was before it was altered. */
+@Table({ tableName: 'corrections', updatedAt: false })
+export class CorrectionModel extends Model {
+  declare id: number;
+  declare createdAt: Date;
+  @Column(DataType.INTEGER) declare brewId: number;
+  @Column(DataType.STRING) declare field: CorrectionView['field'];
+  @Column(DataType.DECIMAL(8, 1)) declare fromValue: number | null;
+  @Column(DataType.DECIMAL(8, 1)) declare toValue: number | null;
+  @Column(DataType.INTEGER) declare correctedBy: number;
+  @BelongsTo(() => PersonModel, 'correctedBy') declare corrector: NonAttribute<PersonModel>;
+}

@@ -1,0 +1,2 @@
+/** Injection token of the {@link Configuration}. */
+export const CONFIGURATION = Symbol('configuration');

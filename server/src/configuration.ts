@@ -1,0 +1,48 @@
+/** Settings read from the environment, once, checked. Names and defaults stand here and nowhere else. */
+export interface Configuration {
+  port: number;
+  database: { host: string; port: number; name: string; user: string; password: string };
+  sessionSecret: string;
+  /** Demo mode offers the invented accounts on the sign-in page. */
+  isDemo: boolean;
+  /** Folder of the built web application; `null` when something else serves it. */
+  webRoot: string | null;
+  logLevel: string;
+  /** Sign-in attempts that one address may make in a minute. */
+  signInsPerMinute: number;
+}
+
+type Environment = Readonly<Record<string, string | undefined>>;
+
+/** @throws Error naming the variable that is missing or malformed; the server does not start half-configured */
+export function readConfiguration(environment: Environment): Configuration {
+  return {
+    port: wholeNumber(environment, 'VENDU_PORT', 4600),
+    database: {
+      host: environment['VENDU_DB_HOST'] ?? '127.0.0.1',
+      port: wholeNumber(environment, 'VENDU_DB_PORT'),
+      name: required(environment, 'VENDU_DB_NAME'),
+      user: required(environment, 'VENDU_DB_USER'),
+      password: required(environment, 'VENDU_DB_PASSWORD'),
+    },
+    sessionSecret: required(environment, 'VENDU_SESSION_SECRET'),
+    isDemo: environment['VENDU_DEMO'] === '1',
+    webRoot: environment['VENDU_WEB_ROOT'] ?? null,
+    logLevel: environment['VENDU_LOG_LEVEL'] ?? 'info',
+    signInsPerMinute: wholeNumber(environment, 'VENDU_SIGN_INS_PER_MINUTE', 20),
+  };
+}
+
+function required(environment: Environment, name: string): string {
+  const value = environment[name];
+  if (value === undefined || value === '') throw new Error(`${name} is not set`);
+  return value;
+}
+
+function wholeNumber(environment: Environment, name: string, fallback?: number): number {
+  const value = environment[name];
+  if (value === undefined && fallback !== undefined) return fallback;
+  const parsed = Number(required(environment, name));
+  if (!Number.isInteger(parsed)) throw new Error(`${name} must be a whole number, got ${value}`);
+  return parsed;
+}

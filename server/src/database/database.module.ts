@@ -1,0 +1,24 @@
+import { Global, Inject, Module, type DynamicModule, type OnApplicationShutdown } from '@nestjs/common';
+import { Sequelize } from 'sequelize-typescript';
+import type { Configuration } from '../configuration.js';
+import { connect } from './connection.js';
+import { MODELS } from './models.js';
+
+/** Provides the one `Sequelize` of the application; models are bound to it when it is made. */
+@Global()
+@Module({})
+export class DatabaseModule implements OnApplicationShutdown {
+  constructor(@Inject(Sequelize) private readonly sequelize: Sequelize) {}
+
+  static on(configuration: Configuration): DynamicModule {
+    return {
+      module: DatabaseModule,
+      providers: [{ provide: Sequelize, useFactory: () => connect(configuration, MODELS) }],
+      exports: [Sequelize],
+    };
+  }
+
+  async onApplicationShutdown(): Promise<void> {
+    await this.sequelize.close();
+  }
+}

@@ -1,0 +1,192 @@
+import type { Migration } from './migration.js';
+
+const signature = (column: string) => `${column}_by INT NULL, ${column}_at DATETIME(3) NULL`;
+const timestamps = 'created_at DATETIME(3) NOT NULL, updated_at DATETIME(3) NOT NULL';
+
+/** The tables of the first slice. Moments are UTC; masses in g, temperatures in C, strengths in % by mass. */
+export const firstTables: Migration = {
+  name: '0001-first-tables',
+  statements: [
+    `CREATE TABLE people (
+      id INT AUTO_INCREMENT PRIMARY KEY,
+      name VARCHAR(120) NOT NULL,
+      email VARCHAR(200) NOT NULL UNIQUE,
+      role ENUM('barista','lead') NOT NULL,
+      password_hash VARCHAR(255) NOT NULL,
+      ${timestamps}
+    )`,
+    `CREATE TABLE sessions (
+      id VARCHAR(128) PRIMARY KEY,
+      data TEXT NOT NULL,
+      expires_at DATETIME(3) NOT NULL,
+      INDEX sessions_by_expiry (expires_at)
+    )`,
+    `CREATE TABLE house (
+      id INT PRIMARY KEY,
+      name VARCHAR(120) NOT NULL,
+      place VARCHAR(120) NOT NULL,
+      elevation_m INT NOT NULL,
+      tds_low_percent DECIMAL(4,2) NOT NULL,
+      tds_high_percent DECIMAL(4,2) NOT NULL,
+      yield_low_percent DECIMAL(4,1) NOT NULL,
+      yield_high_percent DECIMAL(4,1) NOT NULL,
+      ${timestamps},
+      CONSTRAINT house_is_one CHECK (id = 1)
+    )`,
+    `INSERT INTO house VALUES (1, 'The lab', '', 0, 1.15, 1.35, 18, 22, UTC_TIMESTAMP(3), UTC_TIMESTAMP(3))`,
+    `CREATE TABLE brewers (
+      id INT AUTO_INCREMENT PRIMARY KEY,
+      name VARCHAR(120) NOT NULL UNIQUE,
+      shape ENUM('cone','flat-bottom','carafe') NOT NULL,
+      outlet VARCHAR(120) NOT NULL,
+      paper VARCHAR(120) NOT NULL,
+      usual_dose_g DECIMAL(5,1) NOT NULL,
+      capacity_g INT NOT NULL,
+      ${timestamps}
+    )`,
+    `CREATE TABLE grinders (
+      id INT AUTO_INCREMENT PRIMARY KEY,
+      name VARCHAR(120) NOT NULL,
+      burr_set VARCHAR(120) NOT NULL,
+      setting_step DECIMAL(5,2) NOT NULL,
+      points JSON NOT NULL,
+      ${timestamps},
+      UNIQUE KEY grinders_by_burrs (name, burr_set)
+    )`,
+    `CREATE TABLE lots (
+      id INT AUTO_INCREMENT PRIMARY KEY,
+      name VARCHAR(120) NOT NULL,
+      country CHAR(2) NOT NULL,
+      region VARCHAR(120) NOT NULL,
+      farm VARCHAR(120) NOT NULL,
+      producer VARCHAR(120) NOT NULL,
+      variety VARCHAR(120) NOT NULL,
+      process VARCHAR(40) NOT NULL,
+      fermentation_note VARCHAR(500) NOT NULL,
+      additions VARCHAR(200) NOT NULL,
+      elevation_from_m INT NULL,
+      elevation_to_m INT NULL,
+      harvest VARCHAR(120) NOT NULL,
+      drying VARCHAR(120) NOT NULL,
+      label_notes VARCHAR(300) NOT NULL,
+      stock_g DECIMAL(9,1) NULL,
+      revision INT NOT NULL DEFAULT 0,
+      created_by INT NOT NULL,
+      ${timestamps},
+      CONSTRAINT lots_created_by FOREIGN KEY (created_by) REFERENCES people (id)
+    )`,
+    `CREATE TABLE roast_batches (
+      id INT AUTO_INCREMENT PRIMARY KEY,
+      lot_id INT NOT NULL,
+      roasted_on DATE NOT NULL,
+      level VARCHAR(20) NULL,
+      ${timestamps},
+      INDEX roast_batches_by_lot (lot_id, roasted_on),
+      CONSTRAINT roast_batches_of_lot FOREIGN KEY (lot_id) REFERENCES lots (id)
+    )`,
+    `CREATE TABLE recipes (
+      id INT AUTO_INCREMENT PRIMARY KEY,
+      lot_id INT NOT NULL,
+      brewer_id INT NOT NULL,
+      grinder_id INT NOT NULL,
+      slug VARCHAR(160) NULL UNIQUE,
+      created_by INT NOT NULL,
+      ${timestamps},
+      INDEX recipes_by_lot (lot_id),
+      CONSTRAINT recipes_of_lot FOREIGN KEY (lot_id) REFERENCES lots (id),
+      CONSTRAINT recipes_on_brewer FOREIGN KEY (brewer_id) REFERENCES brewers (id),
+      CONSTRAINT recipes_on_grinder FOREIGN KEY (grinder_id) REFERENCES grinders (id),
+      CONSTRAINT recipes_created_by FOREIGN KEY (created_by) REFERENCES people (id)
+    )`,
+    `CREATE TABLE recipe_versions (
+      id INT AUTO_INCREMENT PRIMARY KEY,
+      recipe_id INT NOT NULL,
+      number INT NOT NULL,
+      based_on INT NULL,
+      plan JSON NOT NULL,
+      reasons JSON NULL,
+      note VARCHAR(500) NOT NULL,
+      created_by INT NOT NULL,
+      created_at DATETIME(3) NOT NULL,
+      ${signature('accepted')},
+      ${signature('signed_off')},
+      UNIQUE KEY recipe_versions_by_number (recipe_id, number),
+      CONSTRAINT recipe_versions_of_recipe FOREIGN KEY (recipe_id) REFERENCES recipes (id),
+      CONSTRAINT recipe_versions_created_by FOREIGN KEY (created_by) REFERENCES people (id),
+      CONSTRAINT recipe_versions_accepted_by FOREIGN KEY (accepted_by) REFERENCES people (id),
+      CONSTRAINT recipe_versions_signed_off_by FOREIGN KEY (signed_off_by) REFERENCES people (id)
+    )`,
+    `CREATE TABLE brews (
+      id INT AUTO_INCREMENT PRIMARY KEY,
+      client_key CHAR(36) NOT NULL UNIQUE,
+      lot_id INT NOT NULL,
+      recipe_version_id INT NOT NULL,
+      roast_batch_id INT NOT NULL,
+      brewed_by INT NOT NULL,
+      started_at DATETIME(3) NOT NULL,
+      plan JSON NOT NULL,
+      steps JSON NOT NULL,
+      dose_g DECIMAL(6,1) NOT NULL,
+      water_g DECIMAL(6,1) NULL,
+      beverage_g DECIMAL(6,1) NULL,
+      note TEXT NOT NULL,
+      verdict VARCHAR(20) NULL,
+      verdict_reason VARCHAR(500) NOT NULL DEFAULT '',
+      set_aside_at DATETIME(3) NULL,
+      revision INT NOT NULL DEFAULT 0,
+      ${timestamps},
+      INDEX brews_by_lot (lot_id, started_at),
+      INDEX brews_by_version (recipe_version_id),
+      CONSTRAINT brews_of_lot FOREIGN KEY (lot_id) REFERENCES lots (id),
+      CONSTRAINT brews_of_version FOREIGN KEY (recipe_version_id) REFERENCES recipe_versions (id),
+      CONSTRAINT brews_of_batch FOREIGN KEY (roast_batch_id) REFERENCES roast_batches (id),
+      CONSTRAINT brews_brewed_by FOREIGN KEY (brewed_by) REFERENCES people (id)
+    )`,
+    `CREATE TABLE readings (
+      id INT AUTO_INCREMENT PRIMARY KEY,
+      brew_id INT NOT NULL,
+      tds_percent DECIMAL(5,3) NOT NULL,
+      read_by INT NOT NULL,
+      created_at DATETIME(3) NOT NULL,
+      removed_at DATETIME(3) NULL,
+      INDEX readings_by_brew (brew_id),
+      CONSTRAINT readings_of_brew FOREIGN KEY (brew_id) REFERENCES brews (id),
+      CONSTRAINT readings_read_by FOREIGN KEY (read_by) REFERENCES people (id)
+    )`,
+    `CREATE TABLE tastings (
+      id INT AUTO_INCREMENT PRIMARY KEY,
+      brew_id INT NOT NULL,
+      tasted_by INT NOT NULL,
+      stage ENUM('hot','warm','cool') NOT NULL,
+      notes VARCHAR(1000) NOT NULL,
+      intensities JSON NOT NULL,
+      ${timestamps},
+      UNIQUE KEY tastings_one_each (brew_id, tasted_by, stage),
+      CONSTRAINT tastings_of_brew FOREIGN KEY (brew_id) REFERENCES brews (id),
+      CONSTRAINT tastings_tasted_by FOREIGN KEY (tasted_by) REFERENCES people (id)
+    )`,
+    `CREATE TABLE corrections (
+      id INT AUTO_INCREMENT PRIMARY KEY,
+      brew_id INT NOT NULL,
+      field VARCHAR(40) NOT NULL,
+      from_value DECIMAL(8,1) NULL,
+      to_value DECIMAL(8,1) NULL,
+      corrected_by INT NOT NULL,
+      created_at DATETIME(3) NOT NULL,
+      INDEX corrections_by_brew (brew_id),
+      CONSTRAINT corrections_of_brew FOREIGN KEY (brew_id) REFERENCES brews (id),
+      CONSTRAINT corrections_by FOREIGN KEY (corrected_by) REFERENCES people (id)
+    )`,
+    `CREATE TABLE publications (
+      id INT AUTO_INCREMENT PRIMARY KEY,
+      recipe_version_id INT NOT NULL,
+      introduction VARCHAR(1000) NOT NULL,
+      published_by INT NOT NULL,
+      created_at DATETIME(3) NOT NULL,
+      withdrawn_at DATETIME(3) NULL,
+      INDEX publications_by_version (recipe_version_id),
+      CONSTRAINT publications_of_version FOREIGN KEY (recipe_version_id) REFERENCES recipe_versions (id),
+      CONSTRAINT publications_by FOREIGN KEY (published_by) REFERENCES people (id)
+    )`,
+  ],
+};

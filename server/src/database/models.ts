@@ -1,0 +1,33 @@
+import type { ModelCtor } from 'sequelize-typescript';
+import { BrewModel } from '../brews/brew.model.js';
+import { CorrectionModel } from '../brews/correction.model.js';
+import { ReadingModel } from '../brews/reading.model.js';
+import { TastingModel } from '../brews/tasting.model.js';
+import { BrewerModel } from '../kit/brewer.model.js';
+import { GrinderModel } from '../kit/grinder.model.js';
+import { HouseModel } from '../kit/house.model.js';
+import { LotModel } from '../lots/lot.model.js';
+import { RoastBatchModel } from '../lots/roast-batch.model.js';
+import { PersonModel } from '../people/person.model.js';
+import { PublicationModel } from '../publications/publication.model.js';
+import { RecipeVersionModel } from '../recipes/recipe-version.model.js';
+import { RecipeModel } from '../recipes/recipe.model.js';
+import { SessionModel } from '../session/session.model.js';
+
+/** Every table of the application, for the one connection. */
+export const MODELS: ModelCtor[] = [
+  PersonModel,
+  SessionModel,
+  HouseModel,
+  BrewerModel,
+  GrinderModel,
+  LotModel,
+  RoastBatchModel,
+  RecipeModel,
+  RecipeVersionModel,
+  BrewModel,
+  ReadingModel,
+  TastingModel,
+  CorrectionModel,
+  PublicationModel,
+];

@@ -1,0 +1,247 @@
+import { hash } from '@node-rs/argon2';
+import { min, subDays } from 'date-fns';
+import type { Transaction } from 'sequelize';
+import type { Sequelize } from 'sequelize-typescript';
+import {
+  INTENSITIES,
+  planWaterG,
+  roastAgeDays,
+  seededRandom,
+  startingRecipe,
+  type BrewPlan,
+  type BrewerShape,
+} from '@vendu/core';
+import { LotFactsDto } from '@vendu/contract';
+import { BrewModel } from '../brews/brew.model.js';
+import { ReadingModel } from '../brews/reading.model.js';
+import { TastingModel } from '../brews/tasting.model.js';
+import { BrewerModel } from '../kit/brewer.model.js';
+import { GrinderModel } from '../kit/grinder.model.js';
+import { HouseModel } from '../kit/house.model.js';
+import { LotModel } from '../lots/lot.model.js';
+import { RoastBatchModel } from '../lots/roast-batch.model.js';
+import { PersonModel } from '../people/person.model.js';
+import { PublicationModel } from '../publications/publication.model.js';
+import { slugOf } from '../publications/slug.js';
+import { RecipeVersionModel } from '../recipes/recipe-version.model.js';
+import { RecipeModel } from '../recipes/recipe.model.js';
+import { DEMO_ACCOUNTS } from './accounts.js';
+import { inventBrew } from './invent-brew.js';
+import { BREWERS, DEMO_LOTS, GRINDERS, HOUSE, type DemoBrew, type DemoLot } from './scenario.js';
+
+/** Same seed, same demo. */
+const SEED = 9_0417;
+
+interface Ground {
+  people: PersonModel[];
+  brewers: BrewerModel[];
+  grinders: GrinderModel[];
+  random: () => number;
+  transaction: Transaction;
+}
+
+/**
+ * Loads the invented scenario into an empty database, all of it or nothing. Dates count back from today.
+ *
+ * @returns whether anything was loaded; a database with people in it is left alone
+ */
+export async function loadDemo(sequelize: Sequelize): Promise<boolean> {
+  if ((await PersonModel.count()) > 0) return false;
+  await sequelize.transaction(async (transaction) => {
+    await HouseModel.update(HOUSE, { where: { id: 1 }, transaction });
+    const people = await PersonModel.bulkCreate(
+      await Promise.all(
+        DEMO_ACCOUNTS.map(async ({ name, role, email, password }) => ({
+          name,
+          role,
+          email,
+          passwordHash: await hash(password),
+        })),
+      ),
+      { transaction },
+    );
+    const brewers = await BrewerModel.bulkCreate(
+      BREWERS.map((each) => ({ ...each })),
+      { transaction },
+    );
+    const grinders = await GrinderModel.bulkCreate(
+      GRINDERS.map((each) => ({ ...each })),
+      { transaction },
+    );
+    const ground: Ground = { people, brewers, grinders, random: seededRandom(SEED), transaction };
+    for (const lot of DEMO_LOTS) await loadLot(lot, ground);
+  });
+  return true;
+}
+
+async function loadLot(lot: DemoLot, ground: Ground): Promise<void> {
+  const { transaction } = ground;
+  const creator = at(ground.people, 1);
+  const row = await LotModel.create(
+    { ...new LotFactsDto(), ...lot.facts, createdBy: creator.id },
+    { transaction },
+  );
+  const roastedOn = dateDaysAgo(lot.roastedDaysAgo);
+  const batch = await RoastBatchModel.create(
+    { lotId: row.id, roastedOn, level: lot.roastLevel },
+    { transaction },
+  );
+  if (lot.recipe === null) return;
+
+  const brewer = at(ground.brewers, lot.recipe.brewer);
+  const grinder = at(ground.grinders, lot.recipe.grinder);
+  const recipe = await RecipeModel.create(
+    { lotId: row.id, brewerId: brewer.id, grinderId: grinder.id, createdBy: creator.id },
+    { transaction },
+  );
+  const firstDaysAgo = lot.brews[0]?.daysAgo ?? 0;
+  const { plan, reasons } = startingRecipe({
+    process: lot.facts.process,
+    elevation:
+      lot.facts.elevationFromM == null
+        ? null
+        : { fromM: lot.facts.elevationFromM, toM: lot.facts.elevationToM ?? lot.facts.elevationFromM },
+    roastLevel: lot.roastLevel,
+    roastAgeDays: roastAgeDays({ roastedOn, onDate: dateDaysAgo(firstDaysAgo) }),
+    brewer: { shape: brewer.shape as BrewerShape, usualDoseG: Number(brewer.usualDoseG) },
+    labElevationM: HOUSE.elevationM,
+  });
+  let version = await RecipeVersionModel.create(
+    {
+      recipeId: recipe.id,
+      number: 1,
+      plan,
+      reasons,
+      note: 'Starting recipe',
+      createdBy: creator.id,
+      createdAt: momentDaysAgo(firstDaysAgo, 8),
+    },
+    { transaction },
+  );
+  for (const [index, brew] of lot.brews.entries()) {
+    version = await versionFor(brew, version, ground);
+    await loadBrew({ brew, index, version, batch, lotId: row.id, ground });
+  }
+  await reach(lot, recipe, version, `${lot.facts.name} ${brewer.name}`, ground);
+}
+
+async function versionFor(
+  brew: DemoBrew,
+  before: RecipeVersionModel,
+  ground: Ground,
+): Promise<RecipeVersionModel> {
+  if (brew.change === null) return before;
+  return RecipeVersionModel.create(
+    {
+      recipeId: before.recipeId,
+      number: before.number + 1,
+      basedOn: before.number,
+      plan: brew.change.apply(before.plan),
+      note: brew.change.note,
+      createdBy: at(ground.people, brew.by).id,
+      createdAt: momentDaysAgo(brew.daysAgo, 8),
+    },
+    { transaction: ground.transaction },
+  );
+}
+
+async function loadBrew({
+  brew,
+  index,
+  version,
+  batch,
+  lotId,
+  ground,
+}: {
+  brew: DemoBrew;
+  index: number;
+  version: RecipeVersionModel;
+  batch: RoastBatchModel;
+  lotId: number;
+  ground: Ground;
+}): Promise<void> {
+  const { transaction, random } = ground;
+  const plan: BrewPlan = version.plan;
+  const invented = inventBrew({ plan, brew, random });
+  const personId = at(ground.people, brew.by).id;
+  const row = await BrewModel.create(
+    {
+      clientKey: keyOf(lotId, index),
+      lotId,
+      recipeVersionId: version.id,
+      roastBatchId: batch.id,
+      brewedBy: personId,
+      startedAt: momentDaysAgo(brew.daysAgo, 9),
+      plan,
+      steps: invented.steps,
+      doseG: plan.doseG,
+      waterG: invented.waterG === planWaterG(plan) ? null : invented.waterG,
+      beverageG: invented.beverageG,
+      note: brew.note ?? '',
+      verdict: brew.verdict?.verdict ?? null,
+      verdictReason: brew.verdict?.reason ?? '',
+    },
+    { transaction },
+  );
+  await ReadingModel.bulkCreate(
+    invented.readingsPercent.map((tdsPercent) => ({ brewId: row.id, tdsPercent, readBy: personId })),
+    { transaction },
+  );
+  await TastingModel.bulkCreate(
+    (brew.tastings ?? []).map(({ stage, notes, intensities }) => ({
+      brewId: row.id,
+      tastedBy: personId,
+      stage,
+      notes,
+      intensities: Object.fromEntries(INTENSITIES.map((name) => [name, intensities[name] ?? null])),
+    })),
+    { transaction },
+  );
+}
+
+async function reach(
+  lot: DemoLot,
+  recipe: RecipeModel,
+  version: RecipeVersionModel,
+  words: string,
+  ground: Ground,
+): Promise<void> {
+  const { transaction } = ground;
+  const [lead, barista] = [at(ground.people, 0), at(ground.people, 1)];
+  if (lot.reached === 'open') return;
+  await version.update({ acceptedBy: barista.id, acceptedAt: momentDaysAgo(3, 10) }, { transaction });
+  if (lot.reached === 'accepted') return;
+  await version.update({ signedOffBy: lead.id, signedOffAt: momentDaysAgo(3, 15) }, { transaction });
+  if (lot.reached === 'signed-off') return;
+  await recipe.update({ slug: slugOf(words) }, { transaction });
+  await PublicationModel.create(
+    {
+      recipeVersionId: version.id,
+      introduction: lot.introduction ?? '',
+      publishedBy: lead.id,
+      createdAt: momentDaysAgo(2, 11),
+    },
+    { transaction },
+  );
+}
+
+/** A working hour some days ago; today's is never later than now. */
+function momentDaysAgo(days: number, hourUtc: number): Date {
+  const moment = new Date(`${dateDaysAgo(days)}T${String(hourUtc).padStart(2, '0')}:12:00Z`);
+  return min([moment, new Date()]);
+}
+
+function dateDaysAgo(days: number): string {
+  return subDays(new Date(), days).toISOString().slice(0, 10);
+}
+
+/** A fixed key per demo brew, in the form of a UUID of version 4. */
+function keyOf(lotId: number, index: number): string {
+  return `00000000-0000-4000-8000-${String(lotId).padStart(6, '0')}${String(index).padStart(6, '0')}`;
+}
+
+function at<T>(rows: readonly T[], index: number): T {
+  const row = rows[index];
+  if (row === undefined) throw new Error(`the demo scenario refers to row ${index} of ${rows.length}`);
+  return row;
+}

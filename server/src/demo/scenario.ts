@@ -1,0 +1,423 @@
+import type { BrewPlan, Intensity, TastingStage, Verdict } from '@vendu/core';
+import { setWater } from '@vendu/core';
+import type { LotFactsDto, RoastBatchDto } from '@vendu/contract';
+
+// The invented scenario: a roastery at the ninth mole of a harbour town that does not exist. No farm, person
+// or brand here is real. What brews weighed and read is computed in `invent-brew.ts`, not written here.
+
+export const HOUSE = {
+  name: 'Ninth Mole Coffee',
+  place: 'Port Ossel',
+  elevationM: 12,
+  tdsLowPercent: 1.2,
+  tdsHighPercent: 1.4,
+  yieldLowPercent: 18.5,
+  yieldHighPercent: 21.5,
+};
+
+export const BREWERS = [
+  {
+    name: 'Kittiwake 60',
+    shape: 'cone',
+    outlet: 'one hole, 19 mm',
+    paper: 'Tarn white, ordinary',
+    usualDoseG: 16,
+    capacityG: 380,
+  },
+  {
+    name: 'Slipway flat',
+    shape: 'flat-bottom',
+    outlet: 'three holes, 6 mm',
+    paper: 'Gannet pleated, fast',
+    usualDoseG: 17,
+    capacityG: 360,
+  },
+  {
+    name: 'Lantern carafe',
+    shape: 'carafe',
+    outlet: 'open neck, 31 mm',
+    paper: 'Fender folded, thick',
+    usualDoseG: 32,
+    capacityG: 750,
+  },
+] as const;
+
+export const GRINDERS = [
+  {
+    name: 'Halyard 64',
+    burrSet: 'flat burrs, second set',
+    settingStep: 0.1,
+    points: [
+      { setting: 2, grindUm: 470 },
+      { setting: 4, grindUm: 605 },
+      { setting: 6, grindUm: 760 },
+      { setting: 8, grindUm: 935 },
+      { setting: 10, grindUm: 1130 },
+    ],
+  },
+  {
+    name: 'Sextant hand grinder',
+    burrSet: 'conical burrs',
+    settingStep: 1,
+    points: [
+      { setting: 14, grindUm: 510 },
+      { setting: 20, grindUm: 690 },
+      { setting: 26, grindUm: 885 },
+      { setting: 32, grindUm: 1095 },
+    ],
+  },
+] as const;
+
+/** One brew of the trail: the one thing changed before it, and what the coffee then truly gave. */
+export interface DemoBrew {
+  daysAgo: number;
+  /** Index into the demo accounts. */
+  by: number;
+  /** The change that made the version brewed; `null` to brew the newest one again. */
+  change: { note: string; apply: (plan: BrewPlan) => BrewPlan } | null;
+  /** What an instrument without error would have found. */
+  trueYieldPercent: number;
+  trueRetainedGPerG: number;
+  trueDrawdownS: number;
+  /** The beverage was not weighed, as happens. */
+  unweighed?: boolean;
+  skippedAgitation?: boolean;
+  note?: string;
+  tastings?: { stage: TastingStage; notes: string; intensities: Partial<Record<Intensity, number>> }[];
+  verdict?: { verdict: Verdict; reason: string };
+}
+
+export interface DemoLot {
+  facts: Partial<LotFactsDto> & Pick<LotFactsDto, 'name' | 'country' | 'process'>;
+  roastedDaysAgo: number;
+  roastLevel: RoastBatchDto['level'];
+  /** Index of the brewer and the grinder of its recipe; `null` for a lot that has none yet. */
+  recipe: { brewer: number; grinder: number } | null;
+  brews: DemoBrew[];
+  /** How far the newest version got. */
+  reached: 'open' | 'accepted' | 'signed-off' | 'published';
+  introduction?: string;
+}
+
+const finer = (byUm: number) => (plan: BrewPlan) => ({ ...plan, grindUm: plan.grindUm - byUm });
+const hotter = (byC: number) => (plan: BrewPlan) => ({ ...plan, kettleC: plan.kettleC + byC });
+const water =
+  (waterG: number) =>
+  (plan: BrewPlan): BrewPlan => {
+    const edited = setWater({ pours: plan.pours, waterG });
+    if (!edited.ok) throw new Error(edited.message);
+    return { ...plan, pours: edited.value };
+  };
+
+export const DEMO_LOTS: DemoLot[] = [
+  {
+    facts: {
+      name: 'Umuseke Ridge',
+      country: 'RW',
+      region: 'Western slopes above the lake',
+      farm: 'Umuseke washing station',
+      producer: '412 smallholders of the ridge',
+      variety: 'Red Bourbon',
+      process: 'washed',
+      fermentationNote: '14 h under water, 18 h soak',
+      elevationFromM: 1850,
+      elevationToM: 2050,
+      harvest: 'May 2026',
+      drying: 'raised beds, 21 days',
+      labelNotes: 'blackcurrant, orange peel, black tea',
+      stockG: 4200,
+    },
+    roastedDaysAgo: 16,
+    roastLevel: 'light',
+    recipe: { brewer: 0, grinder: 0 },
+    reached: 'published',
+    introduction:
+      'Grown high and washed, so it likes hot water. Pour in calm circles and let it cool a little: the blackcurrant shows when the cup is warm rather than hot.',
+    brews: [
+      {
+        daysAgo: 9,
+        by: 1,
+        change: null,
+        trueYieldPercent: 17.6,
+        trueRetainedGPerG: 1.92,
+        trueDrawdownS: 141,
+        note: 'Drained faster than hoped, bed flat.',
+        tastings: [
+          {
+            stage: 'hot',
+            notes: 'lemon rind, thin',
+            intensities: { acidity: 8, sweetness: 3, body: 3, clarity: 7 },
+          },
+          {
+            stage: 'cool',
+            notes: 'sour, tea only at the end',
+            intensities: { acidity: 8, sweetness: 3, aftertaste: 3 },
+          },
+        ],
+        verdict: { verdict: 'off-aim', reason: 'Tart and thin; no currant yet.' },
+      },
+      {
+        daysAgo: 8,
+        by: 1,
+        change: { note: 'Finer by 60 µm: tart and fast, expect a point more yield', apply: finer(60) },
+        trueYieldPercent: 19.1,
+        trueRetainedGPerG: 1.97,
+        trueDrawdownS: 153,
+        tastings: [
+          {
+            stage: 'hot',
+            notes: 'orange peel, sweeter',
+            intensities: { acidity: 7, sweetness: 5, body: 4, clarity: 7 },
+          },
+          {
+            stage: 'warm',
+            notes: 'currant starts',
+            intensities: { acidity: 7, sweetness: 6, body: 4, clarity: 7 },
+          },
+        ],
+        verdict: { verdict: 'close', reason: 'The currant is there, still a little light.' },
+      },
+      {
+        daysAgo: 6,
+        by: 2,
+        change: { note: 'Finer by 30 µm: keep the currant, more body', apply: finer(30) },
+        trueYieldPercent: 20.2,
+        trueRetainedGPerG: 1.95,
+        trueDrawdownS: 161,
+        tastings: [
+          {
+            stage: 'hot',
+            notes: 'orange peel, black tea',
+            intensities: { acidity: 6, sweetness: 6, body: 5, clarity: 7 },
+          },
+          {
+            stage: 'warm',
+            notes: 'blackcurrant, round',
+            intensities: { acidity: 6, sweetness: 7, body: 5, clarity: 7 },
+          },
+          {
+            stage: 'cool',
+            notes: 'currant jam, clean end',
+            intensities: { acidity: 6, sweetness: 7, aftertaste: 6 },
+          },
+        ],
+        verdict: { verdict: 'on-aim', reason: 'All three label notes, warm and cool.' },
+      },
+      {
+        daysAgo: 5,
+        by: 1,
+        change: null,
+        trueYieldPercent: 20.0,
+        trueRetainedGPerG: 1.94,
+        trueDrawdownS: 159,
+        note: 'Repeat by a second pair of hands.',
+        tastings: [
+          { stage: 'warm', notes: 'blackcurrant, tea', intensities: { acidity: 6, sweetness: 7, body: 5 } },
+        ],
+        verdict: { verdict: 'on-aim', reason: 'Same cup from the written recipe.' },
+      },
+    ],
+  },
+  {
+    facts: {
+      name: 'Valle Sereno Anaerobic',
+      country: 'BO',
+      region: 'Cloud-forest valleys',
+      farm: 'Finca Puente Sereno',
+      producer: 'the Ayllapampa family',
+      variety: 'Caturra, Catuai',
+      process: 'anaerobic',
+      fermentationNote: '96 h in sealed tanks, whole cherry',
+      elevationFromM: 1480,
+      elevationToM: 1560,
+      harvest: 'August 2026',
+      drying: 'raised beds under shade, 30 days',
+      labelNotes: 'plum, cocoa nib, red grape',
+      stockG: 2600,
+    },
+    roastedDaysAgo: 9,
+    roastLevel: 'medium-light',
+    recipe: { brewer: 1, grinder: 0 },
+    reached: 'open',
+    brews: [
+      {
+        daysAgo: 3,
+        by: 2,
+        change: null,
+        trueYieldPercent: 21.9,
+        trueRetainedGPerG: 2.05,
+        trueDrawdownS: 186,
+        note: 'Level stayed high after the second pour.',
+        tastings: [
+          {
+            stage: 'hot',
+            notes: 'boozy, plum skin',
+            intensities: { acidity: 4, sweetness: 5, body: 7, bitterness: 6, dryness: 5 },
+          },
+          {
+            stage: 'cool',
+            notes: 'liquorice, drying',
+            intensities: { acidity: 3, sweetness: 4, bitterness: 6, dryness: 6 },
+          },
+        ],
+        verdict: { verdict: 'off-aim', reason: 'Ferment in front of the fruit.' },
+      },
+      {
+        daysAgo: 2,
+        by: 2,
+        change: { note: 'Coarser by 50 µm: slow and boozy', apply: finer(-50) },
+        trueYieldPercent: 20.7,
+        trueRetainedGPerG: 2.02,
+        trueDrawdownS: 172,
+        skippedAgitation: true,
+        unweighed: true,
+        tastings: [
+          {
+            stage: 'hot',
+            notes: 'plum, cocoa, still warm in the throat',
+            intensities: { acidity: 5, sweetness: 6, body: 6, bitterness: 4 },
+          },
+        ],
+        verdict: { verdict: 'close', reason: 'Plum is clean; the end is still boozy.' },
+      },
+      {
+        daysAgo: 1,
+        by: 1,
+        change: { note: 'Two degrees cooler: soften the ferment', apply: hotter(-2) },
+        trueYieldPercent: 20.3,
+        trueRetainedGPerG: 2.0,
+        trueDrawdownS: 174,
+        tastings: [
+          {
+            stage: 'hot',
+            notes: 'plum, grape skin',
+            intensities: { acidity: 5, sweetness: 6, body: 6, bitterness: 3 },
+          },
+          {
+            stage: 'warm',
+            notes: 'red grape, cocoa nib',
+            intensities: { acidity: 5, sweetness: 7, body: 6, bitterness: 3 },
+          },
+        ],
+        verdict: { verdict: 'close', reason: 'Nearly; a touch more clarity wanted.' },
+      },
+    ],
+  },
+  {
+    facts: {
+      name: 'Bolaven Terrace Honey',
+      country: 'LA',
+      region: 'Southern plateau',
+      farm: 'Ban Phuwan terrace',
+      producer: 'Phuwan growers',
+      variety: 'Catimor',
+      process: 'honey',
+      fermentationNote: 'yellow honey, half the mucilage left',
+      elevationFromM: 1050,
+      elevationToM: 1150,
+      harvest: 'January 2026',
+      drying: 'patio, then raised beds',
+      labelNotes: 'malt, dried apricot, walnut',
+      stockG: 5000,
+    },
+    roastedDaysAgo: 6,
+    roastLevel: 'medium',
+    recipe: { brewer: 0, grinder: 1 },
+    reached: 'open',
+    brews: [
+      {
+        daysAgo: 0,
+        by: 1,
+        change: null,
+        trueYieldPercent: 18.3,
+        trueRetainedGPerG: 1.88,
+        trueDrawdownS: 132,
+        note: 'Ran dry between the last two pours.',
+        tastings: [
+          {
+            stage: 'hot',
+            notes: 'malt, sweet, a little thin',
+            intensities: { acidity: 3, sweetness: 6, body: 4, clarity: 6 },
+          },
+        ],
+      },
+    ],
+  },
+  {
+    facts: {
+      name: 'Marañal Sugarcane Decaf',
+      country: 'PE',
+      region: 'Northern highlands',
+      farm: 'Cooperativa Marañal',
+      producer: '',
+      variety: 'Typica, Caturra',
+      process: 'decaffeinated',
+      fermentationNote: 'washed, then ethyl acetate from cane',
+      elevationFromM: 1600,
+      elevationToM: 1600,
+      harvest: 'July 2026',
+      drying: 'solar drier',
+      labelNotes: 'caramel, baked apple',
+      stockG: 3000,
+    },
+    roastedDaysAgo: 12,
+    roastLevel: 'medium',
+    recipe: { brewer: 2, grinder: 0 },
+    reached: 'accepted',
+    brews: [
+      {
+        daysAgo: 7,
+        by: 2,
+        change: null,
+        trueYieldPercent: 18.2,
+        trueRetainedGPerG: 2.08,
+        trueDrawdownS: 262,
+        tastings: [
+          {
+            stage: 'hot',
+            notes: 'caramel, a bit hollow',
+            intensities: { acidity: 3, sweetness: 6, body: 4 },
+          },
+        ],
+        verdict: { verdict: 'close', reason: 'Sweet but hollow.' },
+      },
+      {
+        daysAgo: 4,
+        by: 2,
+        change: { note: 'Less water, 10 g: body without more yield', apply: (plan) => water(475)(plan) },
+        trueYieldPercent: 18.9,
+        trueRetainedGPerG: 2.06,
+        trueDrawdownS: 255,
+        tastings: [
+          { stage: 'hot', notes: 'caramel, baked apple', intensities: { acidity: 4, sweetness: 7, body: 6 } },
+          { stage: 'warm', notes: 'apple, toffee', intensities: { acidity: 4, sweetness: 7, body: 6 } },
+        ],
+        verdict: { verdict: 'on-aim', reason: 'Apple and caramel, enough body for milk drinkers too.' },
+      },
+    ],
+  },
+  {
+    facts: {
+      name: 'Ermera Passion Co-ferment',
+      country: 'TL',
+      region: 'Western hills',
+      farm: 'Leborai mill',
+      producer: 'Leborai women’s group',
+      variety: 'Timor hybrid',
+      process: 'co-fermented',
+      fermentationNote: '72 h with fruit pulp',
+      additions: 'passion fruit pulp, wine yeast',
+      elevationFromM: 1380,
+      elevationToM: 1450,
+      harvest: 'June 2026',
+      drying: 'raised beds',
+      labelNotes: 'passion fruit, hibiscus, vanilla',
+      stockG: 1500,
+    },
+    roastedDaysAgo: 4,
+    roastLevel: 'light',
+    recipe: null,
+    reached: 'open',
+    brews: [],
+  },
+];

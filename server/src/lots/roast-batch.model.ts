@@ -1,0 +1,10 @@
+import { Column, DataType, Model, Table } from 'sequelize-typescript';
+import type { RoastLevel } from '@vendu/core';
+
+@Table({ tableName: 'roast_batches' })
+export class RoastBatchModel extends Model {
+  declare id: number;
+  @Column(DataType.INTEGER) declare lotId: number;
+  @Column(DataType.DATEONLY) declare roastedOn: string;
+  @Column(DataType.STRING) declare level: RoastLevel | null;
+}

@@ -1,0 +1,6 @@
+import { createApplication } from './application.js';
+import { readConfiguration } from './configuration.js';
+
+const configuration = readConfiguration(process.env);
+const app = await createApplication(configuration);
+await app.listen(configuration.port, '127.0.0.1');

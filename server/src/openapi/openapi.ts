@@ -1,0 +1,49 @@
+import type { INestApplication } from '@nestjs/common';
+import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
+import { defaultMetadataStorage } from 'class-transformer/cjs/storage.js';
+import { validationMetadatasToSchemas } from 'class-validator-jsonschema';
+import type { ISchemaConverters } from 'class-validator-jsonschema/build/defaultConverters.js';
+
+/** How the contract's own decorators read as JSON Schema; keyed by constraint name. */
+const CONVERTERS: ISchemaConverters = {
+  numberBetween: ({ constraints }) => {
+    const { min, max, whole } = constraintOf<{ min: number; max: number; whole?: boolean }>(constraints);
+    return { type: whole ? 'integer' : 'number', minimum: min, maximum: max };
+  },
+  textUpTo: ({ constraints }) => {
+    const { max, required } = constraintOf<{ max: number; required?: boolean }>(constraints);
+    return { type: 'string', maxLength: max, ...(required ? { minLength: 1 } : {}) };
+  },
+  oneOf: ({ constraints }) => ({
+    type: 'string',
+    enum: [...constraintOf<{ values: string[] }>(constraints).values],
+  }),
+  calendarDate: () => ({ type: 'string', format: 'date' }),
+};
+
+function constraintOf<T>(constraints: unknown): T {
+  return (constraints as [T])[0];
+}
+
+/** Serves the OpenAPI document at `/api/docs`, its schemas made from the same classes that check input. */
+export function serveOpenApi(app: INestApplication): void {
+  const document = SwaggerModule.createDocument(
+    app,
+    new DocumentBuilder()
+      .setTitle('Vendu')
+      .setDescription('The dial-in bench of a roastery. Errors are application/problem+json (RFC 9457).')
+      .setVersion('1')
+      .addCookieAuth('vendu.sid')
+      .build(),
+  );
+  const schemas = validationMetadatasToSchemas({
+    classTransformerMetadataStorage: defaultMetadataStorage,
+    additionalConverters: CONVERTERS,
+    refPointerPrefix: '#/components/schemas/',
+  });
+  document.components = {
+    ...document.components,
+    schemas: { ...document.components?.schemas, ...(schemas as object) },
+  };
+  SwaggerModule.setup('api/docs', app, document, { jsonDocumentUrl: 'api/docs/json' });
+}

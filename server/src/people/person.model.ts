@@ -1,0 +1,11 @@
+import { Column, DataType, Model, Table } from 'sequelize-typescript';
+import type { Role } from '@vendu/core';
+
+@Table({ tableName: 'people' })
+export class PersonModel extends Model {
+  declare id: number;
+  @Column(DataType.STRING) declare name: string;
+  @Column(DataType.STRING) declare email: string;
+  @Column(DataType.STRING) declare role: Role;
+  @Column(DataType.STRING) declare passwordHash: string;
+}

@@ -1,0 +1,18 @@
+import 'reflect-metadata';
+import { readConfiguration } from './configuration.js';
+import { connect } from './database/connection.js';
+import { migrate } from './database/migrate.js';
+import { MODELS } from './database/models.js';
+import { loadDemo } from './demo/load-demo.js';
+
+// Run before the server: brings the schema up to date and, in demo mode, loads the demo once.
+const configuration = readConfiguration(process.env);
+const sequelize = connect(configuration, MODELS);
+try {
+  const steps = await migrate(sequelize);
+  console.log(steps.length === 0 ? 'schema is up to date' : `schema: ${steps.join(', ')}`);
+  if (configuration.isDemo)
+    console.log((await loadDemo(sequelize)) ? 'demo data loaded' : 'demo data was there');
+} finally {
+  await sequelize.close();
+}

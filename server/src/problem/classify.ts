@@ -1,0 +1,59 @@
+import { HttpException } from '@nestjs/common';
+import {
+  ConnectionError,
+  ForeignKeyConstraintError,
+  OptimisticLockError,
+  UniqueConstraintError,
+} from 'sequelize';
+import type { ProblemKind } from '@vendu/contract';
+import { ProblemError } from './problem-error.js';
+
+/** Status and title of each kind of problem: the one place where the application meets HTTP errors. */
+export const PROBLEMS: Record<ProblemKind, { status: number; title: string }> = {
+  'invalid-input': { status: 422, title: 'Some fields need another look' },
+  'not-json': { status: 400, title: 'The request is not readable' },
+  'too-large': { status: 413, title: 'The request is too large' },
+  'not-signed-in': { status: 401, title: 'Sign in first' },
+  'wrong-sign-in': { status: 401, title: 'Not signed in' },
+  'not-allowed': { status: 403, title: 'Not yours to do' },
+  'not-found': { status: 404, title: 'Not found' },
+  stale: { status: 409, title: 'Somebody else saved in the meantime' },
+  conflict: { status: 409, title: 'In conflict with what is stored' },
+  'too-many-requests': { status: 429, title: 'Too many attempts' },
+  unavailable: { status: 503, title: 'The database does not answer' },
+  defect: { status: 500, title: 'A fault of the application' },
+};
+
+const DETAIL_BY_STATUS: Partial<Record<number, { kind: ProblemKind; detail: string }>> = {
+  400: { kind: 'not-json', detail: 'The body of the request is not valid JSON.' },
+  404: { kind: 'not-found', detail: 'There is nothing at this address.' },
+  413: { kind: 'too-large', detail: 'The body of the request is larger than 256 kB.' },
+  415: { kind: 'not-json', detail: 'The body of the request must be JSON.' },
+  429: { kind: 'too-many-requests', detail: 'Too many attempts to sign in; wait a minute.' },
+};
+
+/** Turns anything thrown into a problem. What it does not know is a defect, and is told apart as such. */
+export function classify(thrown: unknown): ProblemError {
+  if (thrown instanceof ProblemError) return thrown;
+  const byStatus = DETAIL_BY_STATUS[statusOf(thrown)];
+  if (byStatus) return new ProblemError(byStatus.kind, byStatus.detail);
+  if (thrown instanceof OptimisticLockError) {
+    return new ProblemError('stale', 'This was saved by somebody else since you opened it.');
+  }
+  if (thrown instanceof UniqueConstraintError) return new ProblemError('conflict', 'This exists already.');
+  if (thrown instanceof ForeignKeyConstraintError) {
+    return new ProblemError('conflict', 'Something that this refers to does not exist.');
+  }
+  if (thrown instanceof ConnectionError) {
+    return new ProblemError('unavailable', 'The database does not answer; nothing was stored. Try again.');
+  }
+  return new ProblemError('defect', 'Nothing was stored. Try again; if it stays, report the request id.');
+}
+
+/** Nest's exceptions carry a status by method, the body parser's errors as a property. */
+function statusOf(thrown: unknown): number {
+  if (thrown instanceof HttpException) return thrown.getStatus();
+  if (thrown instanceof Error && 'status' in thrown && typeof thrown.status === 'number')
+    return thrown.status;
+  return 0;
+}

@@ -1,0 +1,27 @@
+import { BelongsTo, Column, DataType, HasMany, Model, Table } from 'sequelize-typescript';
+import type { NonAttribute } from 'sequelize';
+import type { BrewPlan, FigureReason } from '@vendu/core';
+import { PersonModel } from '../people/person.model.js';
+import { PublicationModel } from '../publications/publication.model.js';
+
+/** Immutable once written, but for the two signatures that are added to it. */
+@Table({ tableName: 'recipe_versions', updatedAt: false })
+export class RecipeVersionModel extends Model {
+  declare id: number;
+  declare createdAt: Date;
+  @Column(DataType.INTEGER) declare recipeId: number;
+  @Column(DataType.INTEGER) declare number: number;
+  @Column(DataType.INTEGER) declare basedOn: number | null;
+  @Column(DataType.JSON) declare plan: BrewPlan;
+  @Column(DataType.JSON) declare reasons: FigureReason[] | null;
+  @Column(DataType.STRING) declare note: string;
+  @Column(DataType.INTEGER) declare createdBy: number;
+  @Column(DataType.INTEGER) declare acceptedBy: number | null;
+  @Column(DataType.DATE) declare acceptedAt: Date | null;
+  @Column(DataType.INTEGER) declare signedOffBy: number | null;
+  @Column(DataType.DATE) declare signedOffAt: Date | null;
+  @BelongsTo(() => PersonModel, 'createdBy') declare creator: NonAttribute<PersonModel>;
+  @BelongsTo(() => PersonModel, 'acceptedBy') declare accepter: NonAttribute<PersonModel | null>;
+  @BelongsTo(() => PersonModel, 'signedOffBy') declare signer: NonAttribute<PersonModel | null>;
+  @HasMany(() => PublicationModel, 'recipeVersionId') declare publications: NonAttribute<PublicationModel[]>;
+}

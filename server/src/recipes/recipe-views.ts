@@ -1,0 +1,79 @@
+import { grinderSettingFor, type BrewPlan } from '@vendu/core';
+import type {
+  GrinderView,
+  PublicationView,
+  RecipeListItem,
+  RecipeVersionView,
+  Signature,
+} from '@vendu/contract';
+import type { PersonModel } from '../people/person.model.js';
+import type { PublicationModel } from '../publications/publication.model.js';
+import type { RecipeVersionModel } from './recipe-version.model.js';
+import type { RecipeModel } from './recipe.model.js';
+
+/** The house grinder's setting for a plan, to the nearest step of its scale; or why there is none. */
+export function settingFor(
+  plan: BrewPlan,
+  grinder: GrinderView,
+): { grinderSetting: number | null; grinderNote: string } {
+  const found = grinderSettingFor({ points: grinder.points, grindUm: plan.grindUm });
+  if (!found.ok) return { grinderSetting: null, grinderNote: found.message };
+  const steps = Math.round(found.value / grinder.settingStep);
+  return { grinderSetting: Math.round(steps * grinder.settingStep * 100) / 100, grinderNote: '' };
+}
+
+export function signature(person: PersonModel | null, at: Date | null): Signature | null {
+  return person && at ? { by: person.name, at: at.toISOString() } : null;
+}
+
+/** Needs `creator`, `accepter` and `signer` loaded. */
+export function versionView(
+  row: RecipeVersionModel,
+  grinder: GrinderView,
+  brewCount: number,
+): RecipeVersionView {
+  return {
+    id: row.id,
+    number: row.number,
+    basedOn: row.basedOn,
+    plan: row.plan,
+    ...settingFor(row.plan, grinder),
+    note: row.note,
+    reasons: row.reasons,
+    created: { by: row.creator.name, at: row.createdAt.toISOString() },
+    accepted: signature(row.accepter, row.acceptedAt),
+    signedOff: signature(row.signer, row.signedOffAt),
+    brewCount,
+  };
+}
+
+/** Needs `brewer` and `versions` with their `publications` loaded. */
+export function recipeListItem(row: RecipeModel): RecipeListItem {
+  const newest = row.versions.reduce((a, b) => (a.number > b.number ? a : b));
+  const isPublic = row.versions.some(({ publications }) =>
+    publications.some(({ withdrawnAt }) => withdrawnAt === null),
+  );
+  return {
+    id: row.id,
+    lotId: row.lotId,
+    brewerName: row.brewer.name,
+    latestVersion: newest.number,
+    plan: newest.plan,
+    accepted: row.versions.some(({ acceptedAt }) => acceptedAt !== null),
+    signedOff: row.versions.some(({ signedOffAt }) => signedOffAt !== null),
+    publishedSlug: isPublic ? row.slug : null,
+  };
+}
+
+/** Needs `publisher` loaded. */
+export function publicationView(row: PublicationModel, slug: string, versionNumber: number): PublicationView {
+  return {
+    id: row.id,
+    slug,
+    versionNumber,
+    introduction: row.introduction,
+    publishedBy: row.publisher.name,
+    publishedAt: row.createdAt.toISOString(),
+    withdrawnAt: row.withdrawnAt?.toISOString() ?? null,
+  };
+}

@@ -1,0 +1,21 @@
+import { BelongsTo, Column, DataType, HasMany, Model, Table } from 'sequelize-typescript';
+import type { NonAttribute } from 'sequelize';
+import { BrewerModel } from '../kit/brewer.model.js';
+import { GrinderModel } from '../kit/grinder.model.js';
+import { LotModel } from '../lots/lot.model.js';
+import { RecipeVersionModel } from './recipe-version.model.js';
+
+/** The line of versions of one lot on one brewer. Its slug is the stable public address. */
+@Table({ tableName: 'recipes' })
+export class RecipeModel extends Model {
+  declare id: number;
+  @Column(DataType.INTEGER) declare lotId: number;
+  @Column(DataType.INTEGER) declare brewerId: number;
+  @Column(DataType.INTEGER) declare grinderId: number;
+  @Column(DataType.STRING) declare slug: string | null;
+  @Column(DataType.INTEGER) declare createdBy: number;
+  @BelongsTo(() => LotModel, 'lotId') declare lot: NonAttribute<LotModel>;
+  @BelongsTo(() => BrewerModel, 'brewerId') declare brewer: NonAttribute<BrewerModel>;
+  @BelongsTo(() => GrinderModel, 'grinderId') declare grinder: NonAttribute<GrinderModel>;
+  @HasMany(() => RecipeVersionModel, 'recipeId') declare versions: NonAttribute<RecipeVersionModel[]>;
+}

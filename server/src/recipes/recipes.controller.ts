@@ -1,0 +1,62 @@
+import { Body, Controller, Delete, Get, Param, Post, Put } from '@nestjs/common';
+import { NewRecipeDto, NewVersionDto, type RecipeView } from '@vendu/contract';
+import type { PersonModel } from '../people/person.model.js';
+import { IdPipe } from '../problem/id.pipe.js';
+import { LeadOnly, SignedIn } from '../session/access.js';
+import { RecipesService } from './recipes.service.js';
+
+@Controller()
+export class RecipesController {
+  constructor(private readonly service: RecipesService) {}
+
+  @Post('lots/:lotId/recipes')
+  start(
+    @Param('lotId', IdPipe) lotId: number,
+    @Body() recipe: NewRecipeDto,
+    @SignedIn() person: PersonModel,
+  ): Promise<RecipeView> {
+    return this.service.start(lotId, recipe, person);
+  }
+
+  @Get('recipes/:recipeId')
+  read(@Param('recipeId', IdPipe) id: number): Promise<RecipeView> {
+    return this.service.read(id);
+  }
+
+  @Post('recipes/:recipeId/versions')
+  addVersion(
+    @Param('recipeId', IdPipe) id: number,
+    @Body() version: NewVersionDto,
+    @SignedIn() person: PersonModel,
+  ): Promise<RecipeView> {
+    return this.service.addVersion(id, version, person);
+  }
+
+  @Put('recipe-versions/:versionId/acceptance')
+  accept(@Param('versionId', IdPipe) id: number, @SignedIn() person: PersonModel): Promise<RecipeView> {
+    return this.service.setAccepted(id, true, person);
+  }
+
+  @Delete('recipe-versions/:versionId/acceptance')
+  takeBackAcceptance(
+    @Param('versionId', IdPipe) id: number,
+    @SignedIn() person: PersonModel,
+  ): Promise<RecipeView> {
+    return this.service.setAccepted(id, false, person);
+  }
+
+  @Put('recipe-versions/:versionId/sign-off')
+  @LeadOnly()
+  signOff(@Param('versionId', IdPipe) id: number, @SignedIn() person: PersonModel): Promise<RecipeView> {
+    return this.service.setSignedOff(id, true, person);
+  }
+
+  @Delete('recipe-versions/:versionId/sign-off')
+  @LeadOnly()
+  takeBackSignOff(
+    @Param('versionId', IdPipe) id: number,
+    @SignedIn() person: PersonModel,
+  ): Promise<RecipeView> {
+    return this.service.setSignedOff(id, false, person);
+  }
+}

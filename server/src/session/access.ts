@@ -1,0 +1,49 @@
+import {
+  createParamDecorator,
+  Injectable,
+  SetMetadata,
+  type CanActivate,
+  type ExecutionContext,
+} from '@nestjs/common';
+import { Reflector } from '@nestjs/core';
+import type { Request } from 'express';
+import { PersonModel } from '../people/person.model.js';
+import { ProblemError } from '../problem/problem-error.js';
+
+const VISITORS_TOO = 'visitorsToo';
+const LEAD_ONLY = 'leadOnly';
+
+/** Opens a route to people who are not signed in. Every other route needs a session. */
+export const VisitorsToo = () => SetMetadata(VISITORS_TOO, true);
+/** Keeps a route to leads. */
+export const LeadOnly = () => SetMetadata(LEAD_ONLY, true);
+
+type RequestOfPerson = Request & { person?: PersonModel };
+
+/** The person signed in; only on routes that need a session. */
+export const SignedIn = createParamDecorator((_: unknown, context: ExecutionContext): PersonModel => {
+  const { person } = context.switchToHttp().getRequest<RequestOfPerson>();
+  if (!person) throw new Error('SignedIn used on a route open to visitors');
+  return person;
+});
+
+@Injectable()
+export class AccessGuard implements CanActivate {
+  constructor(private readonly reflector: Reflector) {}
+
+  async canActivate(context: ExecutionContext): Promise<boolean> {
+    const marked = (key: string) =>
+      this.reflector.getAllAndOverride<boolean>(key, [context.getHandler(), context.getClass()]) === true;
+    const request = context.switchToHttp().getRequest<RequestOfPerson>();
+    if (marked(VISITORS_TOO)) return true;
+    const { personId } = request.session;
+    const person = personId === undefined ? null : await PersonModel.findByPk(personId);
+    if (!person)
+      throw new ProblemError('not-signed-in', 'Sign in to go on; what you typed stays on this device.');
+    if (marked(LEAD_ONLY) && person.role !== 'lead') {
+      throw new ProblemError('not-allowed', 'Only a lead signs off and publishes; ask one to do it.');
+    }
+    request.person = person;
+    return true;
+  }
+}

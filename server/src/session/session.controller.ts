@@ -1,0 +1,55 @@
+import { Body, Controller, Delete, Get, HttpCode, Inject, Post, Req, UseGuards } from '@nestjs/common';
+import { ThrottlerGuard } from '@nestjs/throttler';
+import type { Request } from 'express';
+import { promisify } from 'node:util';
+import { SignInDto, type PersonView, type SessionView } from '@vendu/contract';
+import type { Configuration } from '../configuration.js';
+import { CONFIGURATION } from '../configuration.token.js';
+import { DEMO_ACCOUNTS } from '../demo/accounts.js';
+import { PersonModel } from '../people/person.model.js';
+import { VisitorsToo } from './access.js';
+import { SessionService } from './session.service.js';
+
+@Controller('session')
+@VisitorsToo()
+export class SessionController {
+  constructor(
+    private readonly service: SessionService,
+    @Inject(CONFIGURATION) private readonly configuration: Configuration,
+  ) {}
+
+  @Get()
+  async read(@Req() request: Request): Promise<SessionView> {
+    const { personId } = request.session;
+    const person = personId === undefined ? null : await PersonModel.findByPk(personId);
+    return this.view(person);
+  }
+
+  @Post()
+  @UseGuards(ThrottlerGuard)
+  @HttpCode(200)
+  async signIn(@Body() credentials: SignInDto, @Req() request: Request): Promise<SessionView> {
+    const person = await this.service.personFor(credentials);
+    // A new id at sign-in, so that a session planted before it is worth nothing.
+    await promisify(request.session.regenerate.bind(request.session))();
+    request.session.personId = person.id;
+    return this.view(person);
+  }
+
+  @Delete()
+  async signOut(@Req() request: Request): Promise<SessionView> {
+    await promisify(request.session.destroy.bind(request.session))();
+    return this.view(null);
+  }
+
+  private view(person: PersonModel | null): SessionView {
+    return {
+      person: person && personView(person),
+      demoAccounts: this.configuration.isDemo ? DEMO_ACCOUNTS : [],
+    };
+  }
+}
+
+function personView({ id, name, role }: PersonModel): PersonView {
+  return { id, name, role };
+}

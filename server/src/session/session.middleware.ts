@@ -1,0 +1,23 @@
+import session from 'express-session';
+import type { RequestHandler } from 'express';
+import { SESSION_AGE_MS, SessionStore } from './session-store.js';
+
+declare module 'express-session' {
+  interface SessionData {
+    personId: number;
+  }
+}
+
+/** An http-only cookie that names a row of the sessions table; no row is made before sign-in. */
+export function sessionMiddleware({ secret }: { secret: string }): RequestHandler {
+  return session({
+    name: 'vendu.sid',
+    secret,
+    store: new SessionStore(),
+    resave: false,
+    saveUninitialized: false,
+    rolling: true,
+    // `lax` keeps other sites from posting with our cookie. Not `secure`: the lab's server is on loopback or its own network.
+    cookie: { httpOnly: true, sameSite: 'lax', maxAge: SESSION_AGE_MS, path: '/' },
+  });
+}

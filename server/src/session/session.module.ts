@@ -1,0 +1,20 @@
+import { Module } from '@nestjs/common';
+import { APP_GUARD } from '@nestjs/core';
+import { ThrottlerModule } from '@nestjs/throttler';
+import type { Configuration } from '../configuration.js';
+import { CONFIGURATION } from '../configuration.token.js';
+import { AccessGuard } from './access.js';
+import { SessionController } from './session.controller.js';
+import { SessionService } from './session.service.js';
+
+@Module({
+  imports: [
+    ThrottlerModule.forRootAsync({
+      inject: [CONFIGURATION],
+      useFactory: ({ signInsPerMinute }: Configuration) => [{ ttl: 60_000, limit: signInsPerMinute }],
+    }),
+  ],
+  controllers: [SessionController],
+  providers: [SessionService, { provide: APP_GUARD, useClass: AccessGuard }],
+})
+export class SessionModule {}

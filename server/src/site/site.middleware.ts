@@ -1,0 +1,25 @@
+import { existsSync } from 'node:fs';
+import { join } from 'node:path';
+import express, { Router } from 'express';
+
+/**
+ * Serves the built web application: its files, and its one page for every other address, so that a
+ * deep link such as `/lots/3` opens. Addresses under `/api` and missing assets fall through to 404.
+ */
+export function siteMiddleware(webRoot: string): Router {
+  if (!existsSync(join(webRoot, 'index.html'))) throw new Error(`no built web application in ${webRoot}`);
+  const router = Router();
+  // File names of assets carry a hash of their contents, so they may be kept for good.
+  router.use(
+    '/assets',
+    express.static(join(webRoot, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }),
+  );
+  router.use(express.static(webRoot, { index: false }));
+  router.use((request, response, next) => {
+    const isPage =
+      request.method === 'GET' && !request.path.startsWith('/api') && request.accepts('html') !== false;
+    if (isPage) response.sendFile(join(webRoot, 'index.html'), { headers: { 'Cache-Control': 'no-cache' } });
+    else next();
+  });
+  return router;
+}
