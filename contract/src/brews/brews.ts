@@ -140,6 +140,7 @@ export interface ReadingView {
 
 export interface TastingView {
   stage: TastingStage;
+  personId: number;
   by: string;
   notes: string;
   intensities: Record<Intensity, number | null>;

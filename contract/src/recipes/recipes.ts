@@ -39,7 +39,7 @@ export class PlanDto implements BrewPlan {
   @ArrayMaxSize(MOST_POURS, { message: `A plan takes at most ${MOST_POURS} pours.` })
   @ValidateNested({ each: true })
   @Type(() => PourDto)
-  pours!: PourDto[];
+  pours!: readonly PourDto[];
 
   @NumberBetween({ label: 'Drain time', unit: 's', min: 30, max: 3600, whole: true })
   drawdownS!: number;

@@ -107,6 +107,7 @@ export class BrewsService {
         stage,
         notes,
         intensities,
+        personId: taster.id,
         by: taster.name,
       })),
       corrections: row.corrections.map(correctionView),

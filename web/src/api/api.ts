@@ -1,0 +1,9 @@
+import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
+
+/** The one API of the server; each feature adds its endpoints to it. */
+export const api = createApi({
+  reducerPath: 'api',
+  baseQuery: fetchBaseQuery({ baseUrl: '/api' }),
+  tagTypes: ['Session', 'Kit', 'Lot', 'Recipe', 'Brew', 'Published'],
+  endpoints: () => ({}),
+});

@@ -1,0 +1,79 @@
+import { Link, NavLink, Navigate, Outlet, useLocation } from 'react-router';
+import { Suspense } from 'react';
+import { useSessionQuery, useSignOutMutation } from '../session/sessionApi';
+import { Button } from '../ui/Button';
+import { classes } from '../ui/classes';
+import { RunningStrip } from '../bench/RunningStrip';
+import { Loading } from '../ui/Loading';
+
+/** The sheet that every signed-in page lies on: name and places above, a graduation under them. */
+export function Frame() {
+  const { data: session, isLoading } = useSessionQuery();
+  const { pathname, search } = useLocation();
+  if (isLoading) return <Loading />;
+  if (!session?.person) return <Navigate to="/sign-in" state={{ from: pathname + search }} replace />;
+  return (
+    <div className="flex min-h-dvh flex-col">
+      <a href="#content" className="sr-only focus:not-sr-only">
+        Skip to the page
+      </a>
+      <RunningStrip />
+      <header className="flex h-12 items-center gap-8 px-6">
+        <Link to="/lots" className="flex items-center gap-2 text-large font-bold tracking-tight">
+          <Mark />
+          Vendu
+        </Link>
+        <nav aria-label="Parts" className="flex h-full gap-1">
+          <Place to="/lots">Lots</Place>
+          <Place to="/r">Published</Place>
+        </nav>
+        <div className="ml-auto flex items-center gap-3 text-small">
+          <span>
+            {session.person.name}
+            <span className="text-quiet">, {session.person.role}</span>
+          </span>
+          <SignOut />
+        </div>
+      </header>
+      <div aria-hidden className="graduation" />
+      <main id="content" className="mx-auto w-full max-w-[1360px] grow px-6 pt-5 pb-16">
+        <Suspense fallback={<Loading />}>
+          <Outlet />
+        </Suspense>
+      </main>
+    </div>
+  );
+}
+
+function Place({ to, children }: { to: string; children: string }) {
+  return (
+    <NavLink
+      to={to}
+      className={({ isActive }) =>
+        classes(
+          'flex h-full items-center border-b-3 px-3 text-small',
+          isActive ? 'border-ink font-semibold text-ink' : 'border-transparent text-quiet hover:text-ink',
+        )
+      }
+    >
+      {children}
+    </NavLink>
+  );
+}
+
+function SignOut() {
+  const [signOut] = useSignOutMutation();
+  return (
+    <Button weight="quiet" onClick={() => void signOut()}>
+      Sign out
+    </Button>
+  );
+}
+
+export function Mark() {
+  return (
+    <svg width={22} height={18} viewBox="0 0 22 18" aria-hidden>
+      <path d="M1 17 L4 12 H9 L12 7 H16 L19 1 H22" className="fill-none stroke-water" strokeWidth={2.4} />
+    </svg>
+  );
+}

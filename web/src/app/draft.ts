@@ -1,0 +1,44 @@
+import { useCallback, useState } from 'react';
+
+const PREFIX = 'vendu.draft.';
+
+/** Reads a draft; anything unreadable counts as none. */
+export function readDraft<T>(key: string): T | null {
+  try {
+    const text = localStorage.getItem(PREFIX + key);
+    return text === null ? null : (JSON.parse(text) as T);
+  } catch {
+    return null;
+  }
+}
+
+export function writeDraft(key: string, value: unknown): void {
+  try {
+    localStorage.setItem(PREFIX + key, JSON.stringify(value));
+  } catch {
+    // A full or forbidden storage must not stop the work; the draft then lives as long as the page.
+  }
+}
+
+export function dropDraft(key: string): void {
+  localStorage.removeItem(PREFIX + key);
+}
+
+/** State of what is being typed, kept on this device until it is dropped: it survives reload and sign-out. */
+export function useDraft<T>(
+  key: string,
+  initial: T,
+): [value: T, change: (next: T) => void, drop: () => void] {
+  const [state, setState] = useState(() => ({ key, value: readDraft<T>(key) ?? initial }));
+  // Another key is another draft; React lets state be set while rendering for this.
+  if (state.key !== key) setState({ key, value: readDraft<T>(key) ?? initial });
+  const change = useCallback(
+    (value: T) => {
+      writeDraft(key, value);
+      setState({ key, value });
+    },
+    [key],
+  );
+  const drop = useCallback(() => dropDraft(key), [key]);
+  return [state.value, change, drop];
+}

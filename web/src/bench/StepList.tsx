@@ -1,0 +1,71 @@
+import { formatDuration, planAgainstActual, type StepComparison, type StepDone } from '@vendu/core';
+import { useAppDispatch } from '../app/store';
+import { classes } from '../ui/classes';
+import { QuantityField } from '../ui/QuantityField';
+import { GRAMS, within } from '../ui/quantities';
+import { totalWritten, type BenchBrew } from './benchSlice';
+import { stepWords } from './stepWords';
+
+const HEAD = 'border-b border-ink pb-1 pr-3 text-left text-tiny font-medium text-quiet';
+const CELL = 'border-b border-rule py-1 pr-3 h-11';
+
+/** The plan against what was marked; what the scale showed can be written beside each pour. */
+export function StepList({ brew, done }: { brew: BenchBrew; done: readonly StepDone[] }) {
+  const dispatch = useAppDispatch();
+  return (
+    <table className="w-full text-small">
+      <thead>
+        <tr>
+          <th className={HEAD}>Step</th>
+          <th className={HEAD}>Plan</th>
+          <th className={HEAD}>Done</th>
+          <th className={HEAD}>Total, plan</th>
+          <th className={HEAD}>Scale showed</th>
+        </tr>
+      </thead>
+      <tbody>
+        {planAgainstActual({ plan: brew.plan, done }).map((row, stepIndex) => (
+          <tr key={stepIndex} className={row.doneS === null && !row.skipped ? 'text-quiet' : ''}>
+            <td className={`${CELL} font-semibold`}>{stepWords(row.step).doing}</td>
+            <td className={`${CELL} reading`}>{formatDuration(row.step.plannedS)}</td>
+            <td className={`${CELL} reading`}>
+              <Done row={row} />
+            </td>
+            <td className={`${CELL} reading text-water`}>
+              {row.step.kind === 'pour' ? `${row.step.totalG} g` : ''}
+            </td>
+            <td className={`${CELL} w-32`}>
+              {row.step.kind === 'pour' && row.doneS !== null && (
+                <QuantityField
+                  labelHidden
+                  label={`${stepWords(row.step).doing}, scale showed`}
+                  quantity={within(GRAMS, { label: 'Total on the scale', min: 0, max: 5000 })}
+                  value={row.doneTotalG}
+                  onCommit={(totalG) => void dispatch(totalWritten({ stepIndex, totalG }))}
+                  onClear={() => dispatch(totalWritten({ stepIndex, totalG: null }))}
+                  placeholder="not read"
+                />
+              )}
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+function Done({ row }: { row: StepComparison }) {
+  if (row.skipped) return <span className="font-words">left out</span>;
+  if (row.doneS === null || row.lateByS === null) return <span>–</span>;
+  const late = Math.round(row.lateByS);
+  return (
+    <>
+      <span className="font-semibold text-ink">{formatDuration(row.doneS)}</span>
+      {late !== 0 && (
+        <span className={classes('ml-2 text-tiny', Math.abs(late) > 5 ? 'text-alarm' : 'text-quiet')}>
+          {late > 0 ? `${late} s late` : `${-late} s early`}
+        </span>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,132 @@
+import { Link, useParams } from 'react-router';
+import { actualStaircase } from '@vendu/core';
+import { troubleOf } from '../api/problem';
+import { ExtractionMap } from '../extractionMap/ExtractionMap';
+import { AdditionsNote } from '../lots/AdditionsNote';
+import { useKitQuery } from '../lots/lotsApi';
+import { FittedStaircase } from '../staircase/FittedStaircase';
+import { Button, ButtonLink } from '../ui/Button';
+import { dayAndTimeOf } from '../ui/dates';
+import { Loading } from '../ui/Loading';
+import { Notice } from '../ui/Notice';
+import { offerUndo } from '../ui/offerUndo';
+import { Unavailable } from '../ui/Unavailable';
+import { BesideTable } from './BesideTable';
+import { useBrewQuery, useSetAsideMutation } from './brewsApi';
+import { ReadingsForm } from './ReadingsForm';
+import { ResultFigures } from './ResultFigures';
+import { TastingSheets } from './TastingSheets';
+import { VerdictForm } from './VerdictForm';
+import { WeighForm } from './WeighForm';
+
+export function BrewPage() {
+  const id = Number(useParams()['brewId']);
+  const { data: brew, error, isLoading, refetch } = useBrewQuery(id);
+  const { data: kit } = useKitQuery();
+  const [setAside] = useSetAsideMutation();
+  if (isLoading) return <Loading />;
+  if (!brew) return <Unavailable trouble={troubleOf(error)} onRetry={() => void refetch()} />;
+  const lastS = brew.steps.at(-1)?.atS ?? brew.plan.drawdownS;
+  return (
+    <>
+      <header className="mb-5 flex items-start gap-4">
+        <div className="grow">
+          <p className="text-small text-quiet">
+            <Link to={`/lots/${brew.lot.id}`} className="underline-offset-3 hover:underline">
+              {brew.lot.name}
+            </Link>
+            {', '}
+            <Link to={`/recipes/${brew.recipeId}`} className="underline-offset-3 hover:underline">
+              {brew.brewerName}, version {brew.versionNumber}
+            </Link>
+          </p>
+          <h1 className="text-title font-bold">Brew {brew.number}</h1>
+          <p className="caption">
+            {brew.brewedBy}, {dayAndTimeOf(brew.startedAt)}, {brew.roastAgeDays} days after the roast
+          </p>
+          <AdditionsNote additions={brew.lot.additions} />
+        </div>
+        {!brew.isSetAside && (
+          <Button
+            weight="quiet"
+            onClick={() =>
+              void setAside({ id, aside: true }).then(() =>
+                offerUndo(`Brew ${brew.number} set aside`, () => void setAside({ id, aside: false })),
+              )
+            }
+          >
+            Set aside
+          </Button>
+        )}
+        <ButtonLink to={`/recipes/${brew.recipeId}`}>To the recipe</ButtonLink>
+      </header>
+      {brew.isSetAside && (
+        <div className="mb-5">
+          <Notice tone="alarm">
+            This brew is set aside: it stays in the record, but not in the trail or on the map.{' '}
+            <Button onClick={() => void setAside({ id, aside: false })}>Take it back</Button>
+          </Notice>
+        </div>
+      )}
+
+      <div className="grid gap-10 xl:grid-cols-[minmax(0,1fr)_480px]">
+        <div className="flex min-w-0 flex-col gap-8">
+          <section>
+            <h2 className="heading mb-4">Strength and yield</h2>
+            <ResultFigures brew={brew} />
+          </section>
+          <div className="grid gap-8 md:grid-cols-[3fr_2fr]">
+            <section>
+              <h2 className="heading mb-3">Weighed</h2>
+              <WeighForm key={id} brew={brew} />
+            </section>
+            <section>
+              <h2 className="heading mb-3">Refractometer</h2>
+              <ReadingsForm key={id} brew={brew} />
+            </section>
+          </div>
+        </div>
+        <section>
+          <h2 className="heading mb-2">Extraction map</h2>
+          {kit && (
+            <ExtractionMap
+              brews={[...brew.siblings, brew].sort((a, b) => a.number - b.number)}
+              currentId={brew.id}
+              window={kit.house.window}
+              height={300}
+            />
+          )}
+        </section>
+      </div>
+
+      <section className="mt-10">
+        <h2 className="heading mb-4">Tasting</h2>
+        <TastingSheets brew={brew} />
+        <div className="mt-6">
+          <VerdictForm key={id} brew={brew} />
+        </div>
+      </section>
+
+      <div className="mt-10 grid gap-10 xl:grid-cols-2">
+        <section>
+          <h2 className="heading mb-2">Plan and what was done</h2>
+          <div className="bg-raised">
+            <FittedStaircase
+              plan={brew.plan}
+              height={250}
+              actual={actualStaircase({ plan: brew.plan, done: brew.steps, untilS: lastS })}
+              label="The plan as a staircase, with what was done drawn over it"
+            />
+          </div>
+          <p className="caption mt-1">
+            Blue: the plan. Black: marked times and totals written down, at the planned flow.
+          </p>
+        </section>
+        <section>
+          <h2 className="heading mb-2">Beside other brews of this recipe</h2>
+          <BesideTable brew={brew} />
+        </section>
+      </div>
+    </>
+  );
+}

@@ -1,0 +1,82 @@
+import { X } from 'lucide-react';
+import type { FormEvent } from 'react';
+import { useState } from 'react';
+import { parseWithUnit, readingFault } from '@vendu/core';
+import type { BrewView } from '@vendu/contract';
+import { troubleOf } from '../api/problem';
+import { useDraft } from '../app/draft';
+import { Button } from '../ui/Button';
+import { Field, INPUT } from '../ui/Field';
+import { offerUndo } from '../ui/offerUndo';
+import { useAddReadingMutation, useSetReadingRemovedMutation } from './brewsApi';
+
+/** Readings one after the other: type, Enter, type, Enter. */
+export function ReadingsForm({ brew }: { brew: BrewView }) {
+  const [text, setText] = useDraft(`brew.${brew.id}.reading`, '');
+  const [complaint, setComplaint] = useState<string>();
+  const [add, { error, isLoading }] = useAddReadingMutation();
+  const [setRemoved] = useSetReadingRemovedMutation();
+
+  async function send(event: FormEvent) {
+    event.preventDefault();
+    const parsed = parseWithUnit(text, '%');
+    if (!parsed.ok) return setComplaint(parsed.message);
+    const fault = readingFault({ tdsPercent: parsed.value });
+    if (fault) return setComplaint(fault.message);
+    setComplaint(undefined);
+    const { data } = await add({ id: brew.id, tdsPercent: parsed.value });
+    if (data) setText('');
+  }
+  function remove(readingId: number, tdsPercent: number) {
+    void setRemoved({ id: brew.id, readingId, removed: true }).then(() =>
+      offerUndo(
+        `Reading ${tdsPercent.toFixed(2)} % taken out`,
+        () => void setRemoved({ id: brew.id, readingId, removed: false }),
+      ),
+    );
+  }
+  return (
+    <div className="flex flex-col gap-3">
+      <ol className="flex flex-wrap gap-2">
+        {brew.readings.map(({ id, tdsPercent }) => (
+          <li
+            key={id}
+            className="reading flex items-center border-b-2 border-strength text-large text-strength"
+          >
+            {tdsPercent.toFixed(2)}
+            <button
+              type="button"
+              aria-label={`Take out the reading ${tdsPercent.toFixed(2)} %`}
+              className="ml-1 p-1 text-quiet hover:text-ink"
+              onClick={() => remove(id, tdsPercent)}
+            >
+              <X aria-hidden size={14} />
+            </button>
+          </li>
+        ))}
+      </ol>
+      <form onSubmit={(event) => void send(event)} className="flex items-start gap-2">
+        <Field
+          label={`Reading ${brew.readings.length + 1}, % TDS`}
+          hint={brew.readings.length < 3 ? 'at least three, of a cooled and stirred sample' : undefined}
+          error={complaint ?? troubleOf(error)?.detail}
+          className="grow"
+        >
+          {(control) => (
+            <input
+              {...control}
+              inputMode="decimal"
+              autoComplete="off"
+              className={`${INPUT} reading text-strength`}
+              value={text}
+              onChange={(event) => setText(event.target.value)}
+            />
+          )}
+        </Field>
+        <Button type="submit" className="mt-6" disabled={isLoading}>
+          Add
+        </Button>
+      </form>
+    </div>
+  );
+}

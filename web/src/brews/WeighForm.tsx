@@ -1,0 +1,136 @@
+import { beverageFault } from '@vendu/core';
+import type { BrewView, CorrectionView } from '@vendu/contract';
+import { byField, troubleOf } from '../api/problem';
+import { useDraft } from '../app/draft';
+import { Button } from '../ui/Button';
+import { dayAndTimeOf } from '../ui/dates';
+import { Field, INPUT } from '../ui/Field';
+import { Notice, TroubleNotice } from '../ui/Notice';
+import { QuantityField } from '../ui/QuantityField';
+import { GRAMS, within } from '../ui/quantities';
+import { useWeighBrewMutation, useBrewQuery } from './brewsApi';
+
+interface WeighDraft {
+  doseG: number;
+  waterG: number | null;
+  beverageG: number | null;
+  note: string;
+}
+
+/** Dose, water and beverage as weighed. The first entry of each is kept when it is altered later. */
+export function WeighForm({ brew }: { brew: BrewView }) {
+  const stored: WeighDraft = {
+    doseG: brew.doseG,
+    waterG: brew.waterBasis === 'as-weighed' ? brew.waterG : null,
+    beverageG: brew.beverageG,
+    note: brew.note,
+  };
+  const [draft, change, drop] = useDraft<WeighDraft | null>(`brew.${brew.id}.weigh`, null);
+  const [weigh, { error, isLoading, reset }] = useWeighBrewMutation();
+  const { refetch } = useBrewQuery(brew.id);
+  const figures = draft ?? stored;
+  const trouble = troubleOf(error);
+  const errors = byField(trouble?.errors ?? []);
+  const set = (changed: Partial<WeighDraft>) => {
+    if (error) reset();
+    change({ ...figures, ...changed });
+  };
+  async function save() {
+    const { data } = await weigh({ id: brew.id, weighed: { ...figures, revision: brew.revision } });
+    if (!data) return;
+    change(null);
+    drop();
+  }
+  return (
+    <div className="flex flex-col gap-3">
+      <div className="grid grid-cols-3 gap-3">
+        <QuantityField
+          label="Dose"
+          quantity={within(GRAMS, { label: 'Dose', min: 5, max: 120 })}
+          value={figures.doseG}
+          onCommit={(doseG) => set({ doseG })}
+          error={errors['doseG']}
+        />
+        <QuantityField
+          label="Water poured"
+          quantity={within(GRAMS, { label: 'Water poured', min: 20, max: 5000 })}
+          value={figures.waterG}
+          onCommit={(waterG) => set({ waterG })}
+          onClear={() => set({ waterG: null })}
+          placeholder={`plan ${brew.waterG}`}
+          error={errors['waterG']}
+        />
+        <QuantityField
+          label="Beverage"
+          quantity={within(GRAMS, { label: 'Beverage', min: 10, max: 5000 })}
+          value={figures.beverageG}
+          onCommit={(beverageG) => {
+            const fault = beverageFault({ beverageG, waterG: figures.waterG ?? brew.waterG });
+            if (fault) return fault.message;
+            return set({ beverageG });
+          }}
+          onClear={() => set({ beverageG: null })}
+          placeholder="not weighed"
+          error={errors['beverageG']}
+        />
+      </div>
+      <Field label="Notes" error={errors['note']}>
+        {(control) => (
+          <textarea
+            {...control}
+            rows={2}
+            className={`${INPUT} h-auto py-1.5`}
+            value={figures.note}
+            onChange={(event) => set({ note: event.target.value })}
+          />
+        )}
+      </Field>
+      {trouble?.kind === 'stale' ? (
+        <Notice tone="alarm">
+          {trouble.detail} Your figures are kept here.{' '}
+          <Button onClick={() => void refetch().then(reset)}>Go on with mine</Button>
+        </Notice>
+      ) : (
+        trouble && trouble.errors.length === 0 && <TroubleNotice trouble={trouble} />
+      )}
+      {draft && (
+        <div className="flex gap-2">
+          <Button weight="main" disabled={isLoading} onClick={() => void save()}>
+            Save what was weighed
+          </Button>
+          <Button
+            weight="quiet"
+            onClick={() => {
+              change(null);
+              drop();
+              reset();
+            }}
+          >
+            Let it go
+          </Button>
+        </div>
+      )}
+      <Corrections corrections={brew.corrections} />
+    </div>
+  );
+}
+
+const FIELD_WORDS: Record<CorrectionView['field'], string> = {
+  doseG: 'Dose',
+  waterG: 'Water poured',
+  beverageG: 'Beverage',
+};
+
+function Corrections({ corrections }: { corrections: readonly CorrectionView[] }) {
+  return (
+    <ul className="caption">
+      {corrections.map(({ field, fromValue, toValue, by, at }) => (
+        <li key={`${field}${at}`}>
+          {FIELD_WORDS[field]} first written <span className="reading">{fromValue} g</span>, corrected to{' '}
+          <span className="reading">{toValue === null ? 'not weighed' : `${toValue} g`}</span> by {by},{' '}
+          {dayAndTimeOf(at)}
+        </li>
+      ))}
+    </ul>
+  );
+}

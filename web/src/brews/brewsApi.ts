@@ -1,0 +1,55 @@
+import type { BrewView, PutBrewDto, TastingDto, VerdictDto, WeighBrewDto } from '@vendu/contract';
+import type { TastingStage } from '@vendu/core';
+import { api } from '../api/api';
+
+const ALL = ['Brew', 'Lot', 'Recipe'] as const;
+
+export const {
+  useBrewQuery,
+  usePutBrewMutation,
+  useWeighBrewMutation,
+  useAddReadingMutation,
+  useSetReadingRemovedMutation,
+  usePutTastingMutation,
+  useGiveVerdictMutation,
+  useSetAsideMutation,
+} = api.injectEndpoints({
+  endpoints: (build) => ({
+    brew: build.query<BrewView, number>({ query: (id) => `brews/${id}`, providesTags: ['Brew'] }),
+    putBrew: build.mutation<BrewView, { key: string; brew: PutBrewDto }>({
+      query: ({ key, brew }) => ({ url: `brews/by-key/${key}`, method: 'PUT', body: brew }),
+      invalidatesTags: [...ALL],
+    }),
+    weighBrew: build.mutation<BrewView, { id: number; weighed: WeighBrewDto }>({
+      query: ({ id, weighed }) => ({ url: `brews/${id}`, method: 'PATCH', body: weighed }),
+      invalidatesTags: (_, error) => (error ? [] : [...ALL]),
+    }),
+    addReading: build.mutation<BrewView, { id: number; tdsPercent: number }>({
+      query: ({ id, tdsPercent }) => ({ url: `brews/${id}/readings`, method: 'POST', body: { tdsPercent } }),
+      invalidatesTags: [...ALL],
+    }),
+    setReadingRemoved: build.mutation<BrewView, { id: number; readingId: number; removed: boolean }>({
+      query: ({ id, readingId, removed }) => ({
+        url: `brews/${id}/readings/${readingId}${removed ? '' : '/restore'}`,
+        method: removed ? 'DELETE' : 'POST',
+      }),
+      invalidatesTags: [...ALL],
+    }),
+    putTasting: build.mutation<BrewView, { id: number; stage: TastingStage; tasting: TastingDto }>({
+      query: ({ id, stage, tasting }) => ({
+        url: `brews/${id}/tastings/${stage}`,
+        method: 'PUT',
+        body: tasting,
+      }),
+      invalidatesTags: [...ALL],
+    }),
+    giveVerdict: build.mutation<BrewView, { id: number; verdict: VerdictDto }>({
+      query: ({ id, verdict }) => ({ url: `brews/${id}/verdict`, method: 'PUT', body: verdict }),
+      invalidatesTags: [...ALL],
+    }),
+    setAside: build.mutation<BrewView, { id: number; aside: boolean }>({
+      query: ({ id, aside }) => ({ url: `brews/${id}/set-aside`, method: aside ? 'POST' : 'DELETE' }),
+      invalidatesTags: [...ALL],
+    }),
+  }),
+});

@@ -1,0 +1,252 @@
+import {
+  CartesianGrid,
+  ErrorBar,
+  Label,
+  Line,
+  LineChart,
+  ReferenceArea,
+  ReferenceLine,
+  ResponsiveContainer,
+  XAxis,
+  YAxis,
+} from 'recharts';
+import {
+  formatRatio,
+  planRatio,
+  ratioLineTdsPercent,
+  type BrewResult,
+  type ExtractionWindow,
+} from '@vendu/core';
+import type { BrewListItem } from '@vendu/contract';
+
+interface ExtractionMapProps {
+  /** In the order brewed; brews without readings are left out. */
+  brews: readonly BrewListItem[];
+  /** The brew in hand, drawn full; the others stand back. */
+  currentId?: number;
+  window: ExtractionWindow;
+  height?: number;
+}
+
+interface MapPoint {
+  id: number;
+  number: number;
+  tdsPercent: number;
+  yieldPercent: number;
+  tdsError: number;
+  yieldError: [number, number];
+  isAssumed: boolean;
+}
+
+/** Strength against yield: the house window, the brews on their path with their uncertainty, lines of equal ratio. */
+export function ExtractionMap({ brews, currentId, window, height = 320 }: ExtractionMapProps) {
+  const points = brews.flatMap((brew) => (brew.result ? [mapPoint(brew, brew.result)] : []));
+  const { xDomain, yDomain } = domains(points, window);
+  const ratios = [...new Set(brews.map((brew) => Math.round(planRatio(brew.plan) * 2) / 2))].slice(0, 3);
+  const last = points.find(({ id }) => id === currentId) ?? points.at(-1);
+  const label = last
+    ? `Extraction map: brew ${last.number} at ${last.tdsPercent.toFixed(2)} % strength and ${last.yieldPercent.toFixed(1)} % yield`
+    : 'Extraction map, no brew measured yet';
+  return (
+    <figure aria-label={label}>
+      <ResponsiveContainer width="100%" height={height}>
+        <LineChart
+          data={points}
+          margin={{ top: 14, right: 26, bottom: 18, left: 4 }}
+          accessibilityLayer={false}
+        >
+          <CartesianGrid stroke="var(--color-rule)" strokeDasharray="1 4" />
+          <XAxis
+            dataKey="yieldPercent"
+            type="number"
+            domain={xDomain}
+            tickCount={xDomain[1] - xDomain[0] + 1}
+            stroke="var(--color-ink)"
+            tick={TICK}
+            tickLine={false}
+            allowDataOverflow
+          >
+            <Label
+              value="yield, % of dose"
+              position="bottom"
+              offset={0}
+              className="fill-yield text-[12px] font-semibold"
+            />
+          </XAxis>
+          <YAxis
+            dataKey="tdsPercent"
+            type="number"
+            domain={yDomain}
+            stroke="var(--color-ink)"
+            tick={TICK}
+            tickLine={false}
+            width={52}
+            tickFormatter={(value: number) => value.toFixed(2)}
+            allowDataOverflow
+          >
+            <Label
+              value="strength, % TDS"
+              angle={-90}
+              position="insideLeft"
+              offset={8}
+              className="fill-strength text-[12px] font-semibold"
+              style={{ textAnchor: 'middle' }}
+            />
+          </YAxis>
+          <ReferenceArea
+            x1={window.yieldLowPercent}
+            x2={window.yieldHighPercent}
+            y1={window.tdsLowPercent}
+            y2={window.tdsHighPercent}
+            fill="var(--color-wash)"
+            fillOpacity={1}
+            stroke="var(--color-edge)"
+            strokeDasharray="4 3"
+          >
+            <Label value="house window" position="insideTopLeft" className="fill-quiet text-[11px]" />
+          </ReferenceArea>
+          {ratios.map((ratio) => (
+            <ReferenceLine
+              key={ratio}
+              segment={ratioSegment(ratio, xDomain)}
+              stroke="var(--color-edge)"
+              strokeWidth={1}
+              ifOverflow="hidden"
+            >
+              <Label
+                value={formatRatio(ratio)}
+                position="end"
+                className="reading fill-quiet text-[11px]"
+                offset={4}
+              />
+            </ReferenceLine>
+          ))}
+          <Line
+            dataKey="tdsPercent"
+            stroke="var(--color-quiet)"
+            strokeWidth={1}
+            strokeDasharray="2 3"
+            isAnimationActive={false}
+            activeDot={false}
+            dot={({ cx, cy, payload }: { cx?: number; cy?: number; payload?: MapPoint }) =>
+              payload && cx !== undefined && cy !== undefined ? (
+                <BrewDot
+                  key={payload.id}
+                  cx={cx}
+                  cy={cy}
+                  point={payload}
+                  isCurrent={payload.id === last?.id}
+                />
+              ) : (
+                <g key="none" />
+              )
+            }
+          >
+            <ErrorBar
+              dataKey="tdsError"
+              direction="y"
+              width={5}
+              stroke="var(--color-strength)"
+              strokeWidth={1.2}
+              isAnimationActive={false}
+            />
+            <ErrorBar
+              dataKey="yieldError"
+              direction="x"
+              width={5}
+              stroke="var(--color-yield)"
+              strokeWidth={1.2}
+              isAnimationActive={false}
+            />
+          </Line>
+        </LineChart>
+      </ResponsiveContainer>
+      {points.length === 0 && (
+        <figcaption className="caption -mt-2 pl-14">The first reading puts the first point here.</figcaption>
+      )}
+      {points.some(({ isAssumed }) => isAssumed) && (
+        <figcaption className="caption pl-14">
+          Open points: yield from an assumed beverage, bar over its band.
+        </figcaption>
+      )}
+    </figure>
+  );
+}
+
+const TICK = { fill: 'var(--color-quiet)', fontSize: 11, fontFamily: 'var(--font-readings)' };
+
+function BrewDot({
+  cx,
+  cy,
+  point,
+  isCurrent,
+}: {
+  cx: number;
+  cy: number;
+  point: MapPoint;
+  isCurrent: boolean;
+}) {
+  const fill = point.isAssumed
+    ? 'var(--color-raised)'
+    : isCurrent
+      ? 'var(--color-ink)'
+      : 'var(--color-quiet)';
+  return (
+    <g>
+      <circle cx={cx} cy={cy} r={isCurrent ? 6 : 4} fill={fill} stroke="var(--color-ink)" strokeWidth={1.5} />
+      <text
+        x={cx + 9}
+        y={cy - 8}
+        className={isCurrent ? 'reading fill-ink text-[13px] font-bold' : 'reading fill-quiet text-[11px]'}
+      >
+        {point.number}
+      </text>
+    </g>
+  );
+}
+
+function mapPoint(brew: BrewListItem, result: BrewResult): MapPoint {
+  const { yieldPercent } = result.yield;
+  return {
+    id: brew.id,
+    number: brew.number,
+    tdsPercent: result.strength.meanPercent,
+    yieldPercent,
+    tdsError: result.strength.uncertaintyPercent,
+    yieldError:
+      result.yield.basis === 'weighed'
+        ? [result.yield.uncertaintyPoints, result.yield.uncertaintyPoints]
+        : [yieldPercent - result.yield.lowPercent, result.yield.highPercent - yieldPercent],
+    isAssumed: result.yield.basis === 'assumed',
+  };
+}
+
+/** Whole points of yield and tenths of strength around window and brews. */
+function domains(
+  points: readonly MapPoint[],
+  window: ExtractionWindow,
+): { xDomain: [number, number]; yDomain: [number, number] } {
+  const yields = points.map(({ yieldPercent }) => yieldPercent);
+  const strengths = points.map(({ tdsPercent }) => tdsPercent);
+  return {
+    xDomain: [
+      Math.floor(Math.min(window.yieldLowPercent - 1.5, ...yields.map((value) => value - 0.8))),
+      Math.ceil(Math.max(window.yieldHighPercent + 1.5, ...yields.map((value) => value + 0.8))),
+    ],
+    yDomain: [
+      Math.floor(Math.min(window.tdsLowPercent - 0.1, ...strengths.map((value) => value - 0.06)) * 10) / 10,
+      Math.ceil(Math.max(window.tdsHighPercent + 0.1, ...strengths.map((value) => value + 0.06)) * 10) / 10,
+    ],
+  };
+}
+
+function ratioSegment(
+  ratio: number,
+  [fromYield, toYield]: [number, number],
+): [{ x: number; y: number }, { x: number; y: number }] {
+  const at = (yieldPercent: number) => ({
+    x: yieldPercent,
+    y: ratioLineTdsPercent({ yieldPercent, waterPerDose: ratio }),
+  });
+  return [at(fromYield), at(toYield)];
+}

@@ -1,0 +1,149 @@
+import { useEffect, type ReactNode } from 'react';
+import { useForm } from 'react-hook-form';
+import { PROCESSES, ROAST_LEVELS } from '@vendu/core';
+import type { EditLotDto, NewLotDto } from '@vendu/contract';
+import type { Trouble } from '../api/problem';
+import { readDraft, writeDraft } from '../app/draft';
+import { Button, ButtonLink } from '../ui/Button';
+import { COUNTRIES } from '../ui/countries';
+import { Field, INPUT } from '../ui/Field';
+import { TroubleNotice } from '../ui/Notice';
+import { PROCESS_WORDS, ROAST_WORDS } from '../ui/words';
+import { formFieldOf, lotFormResolver, readLotForm, type LotFormText } from './lotForm';
+
+interface LotFormProps {
+  draftKey: string;
+  initial: LotFormText;
+  purpose: { kind: 'new' } | { kind: 'edit'; revision: number };
+  trouble: Trouble | null;
+  isSending: boolean;
+  onSend: (lot: NewLotDto | EditLotDto) => void;
+  backTo: string;
+}
+
+/** The facts of a lot. Typed text is kept on this device until the lot is stored. */
+export function LotForm({ draftKey, initial, purpose, trouble, isSending, onSend, backTo }: LotFormProps) {
+  const form = useForm<LotFormText>({
+    defaultValues: { ...initial, ...readDraft<LotFormText>(draftKey) },
+    resolver: lotFormResolver(purpose),
+    mode: 'onTouched',
+  });
+  const { register, handleSubmit, watch, setError, formState } = form;
+
+  useEffect(() => {
+    const following = watch((values) => writeDraft(draftKey, values));
+    return () => following.unsubscribe();
+  }, [watch, draftKey]);
+
+  useEffect(() => {
+    for (const { field, message } of trouble?.errors ?? []) {
+      setError(formFieldOf(field) as keyof LotFormText, { type: 'server', message });
+    }
+  }, [trouble, setError]);
+
+  const errorOf = (field: keyof LotFormText) => formState.errors[field]?.message;
+  const textField = (
+    field: keyof LotFormText,
+    label: string,
+    more: { hint?: string; required?: boolean; className?: string } = {},
+  ) => (
+    <Field label={label} error={errorOf(field)} {...more}>
+      {(control) => <input {...control} {...register(field)} autoComplete="off" className={INPUT} />}
+    </Field>
+  );
+  return (
+    <form
+      noValidate
+      onSubmit={(event) => void handleSubmit((values) => onSend(readLotForm(values, purpose).lot))(event)}
+      className="grid max-w-5xl gap-x-10 gap-y-6 md:grid-cols-2"
+    >
+      <Group title="The lot">
+        {textField('name', 'Name', { required: true, className: 'col-span-2' })}
+        <Field label="Country" required error={errorOf('country')}>
+          {(control) => (
+            <select {...control} {...register('country')} className={INPUT}>
+              <option value="">Choose</option>
+              {COUNTRIES.map(({ code, name }) => (
+                <option key={code} value={code}>
+                  {name}
+                </option>
+              ))}
+            </select>
+          )}
+        </Field>
+        {textField('region', 'Region')}
+        {textField('farm', 'Farm or station')}
+        {textField('producer', 'Producer')}
+        {textField('variety', 'Variety')}
+        {textField('elevation', 'Elevation', { hint: 'metres: 1850 or 1700-1950' })}
+      </Group>
+      <Group title="How it was processed">
+        <Field label="Process" required error={errorOf('process')}>
+          {(control) => (
+            <select {...control} {...register('process')} className={INPUT}>
+              <option value="">Choose</option>
+              {PROCESSES.map((process) => (
+                <option key={process} value={process}>
+                  {PROCESS_WORDS[process]}
+                </option>
+              ))}
+            </select>
+          )}
+        </Field>
+        {textField('drying', 'Drying')}
+        {textField('fermentationNote', 'Fermentation note', { className: 'col-span-2' })}
+        {textField('additions', 'Added fruit or yeast', {
+          className: 'col-span-2',
+          hint: 'shown wherever the lot is brewed, tasted or published: it can be an allergen',
+        })}
+        {textField('harvest', 'Harvest')}
+      </Group>
+      {purpose.kind === 'new' && (
+        <Group title="Its first roast batch">
+          <Field label="Roast date" required error={errorOf('roastedOn')}>
+            {(control) => <input {...control} {...register('roastedOn')} type="date" className={INPUT} />}
+          </Field>
+          <Field label="Roast level" error={errorOf('roastLevel')}>
+            {(control) => (
+              <select {...control} {...register('roastLevel')} className={INPUT}>
+                <option value="">Not known</option>
+                {ROAST_LEVELS.map((level) => (
+                  <option key={level} value={level}>
+                    {ROAST_WORDS[level]}
+                  </option>
+                ))}
+              </select>
+            )}
+          </Field>
+        </Group>
+      )}
+      <Group title="Label and stock">
+        {textField('labelNotes', 'Label notes', {
+          className: 'col-span-2',
+          hint: 'what the label promises in the cup',
+        })}
+        {textField('stock', 'Stock weighed in', { hint: 'grams of roasted coffee to work with' })}
+      </Group>
+      <div className="flex flex-col gap-3 md:col-span-2">
+        <TroubleNotice trouble={trouble} />
+        <div className="flex gap-3">
+          <Button type="submit" weight="main" disabled={isSending} className="h-11 px-5">
+            {purpose.kind === 'new' ? 'Take in the lot' : 'Save the facts'}
+          </Button>
+          <ButtonLink to={backTo} weight="quiet" className="h-11">
+            Leave, keep what is typed
+          </ButtonLink>
+        </div>
+      </div>
+    </form>
+  );
+}
+
+function Group({ title, children }: { title: string; children: ReactNode }) {
+  return (
+    <fieldset>
+      <legend className="heading mb-3 w-full">{title}</legend>
+      <div className="grid grid-cols-2 gap-x-4 gap-y-3">{children}</div>
+    </fieldset>
+  );
+}

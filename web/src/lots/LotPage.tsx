@@ -1,0 +1,153 @@
+import { Link, useParams } from 'react-router';
+import type { LotView } from '@vendu/contract';
+import { formatElevation, formatRatio, planRatio, planWaterG } from '@vendu/core';
+import { troubleOf } from '../api/problem';
+import { BrewTrail } from '../brews/BrewTrail';
+import { ExtractionMap } from '../extractionMap/ExtractionMap';
+import { StaircaseThumb } from '../staircase/StaircaseThumb';
+import { ButtonLink } from '../ui/Button';
+import { countryName } from '../ui/countries';
+import { dayOf } from '../ui/dates';
+import { Loading } from '../ui/Loading';
+import { StageLadder } from '../ui/StageLadder';
+import { Unavailable } from '../ui/Unavailable';
+import { PROCESS_WORDS, ROAST_WORDS } from '../ui/words';
+import { AdditionsNote } from './AdditionsNote';
+import { useKitQuery, useLotQuery } from './lotsApi';
+import { NewRoastBatch } from './NewRoastBatch';
+import { StartRecipe } from './StartRecipe';
+
+export function LotPage() {
+  const id = Number(useParams()['lotId']);
+  const { data: lot, error, isLoading, refetch } = useLotQuery(id);
+  const { data: kit } = useKitQuery();
+  if (isLoading) return <Loading />;
+  if (!lot) return <Unavailable trouble={troubleOf(error)} onRetry={() => void refetch()} />;
+  return (
+    <>
+      <header className="mb-6 flex items-start gap-6">
+        <div className="grow">
+          <h1 className="text-title font-bold">{lot.name}</h1>
+          <p className="text-quiet">
+            {[countryName(lot.country), lot.region, lot.farm].filter(Boolean).join(', ')}
+          </p>
+          <AdditionsNote additions={lot.additions} />
+        </div>
+        <StageLadder stage={lot.stage} />
+        <ButtonLink to={`/lots/${id}/edit`}>Edit facts</ButtonLink>
+      </header>
+      <div className="grid gap-10 xl:grid-cols-[1fr_440px]">
+        <div className="flex flex-col gap-8">
+          <section>
+            <h2 className="heading mb-3">Recipes</h2>
+            <Recipes lot={lot} />
+            {kit && <StartRecipe lot={lot} kit={kit} />}
+          </section>
+          <section>
+            <h2 className="heading mb-2">Trail of brews</h2>
+            {lot.brews.length === 0 ? (
+              <p className="text-small text-quiet">
+                {lot.recipes.length === 0
+                  ? 'No brew yet. Start from a recipe above, then brew it on the bench.'
+                  : 'No brew yet. Open the recipe and take it to the bench.'}
+              </p>
+            ) : (
+              <BrewTrail brews={lot.brews} />
+            )}
+          </section>
+        </div>
+        <div className="flex flex-col gap-8">
+          {kit && (
+            <section>
+              <h2 className="heading mb-2">Extraction map</h2>
+              <ExtractionMap brews={lot.brews} window={kit.house.window} />
+            </section>
+          )}
+          <section>
+            <h2 className="heading mb-3">Facts</h2>
+            <Facts lot={lot} />
+          </section>
+          <section>
+            <h2 className="heading mb-2">Roast batches</h2>
+            <ul className="mb-3">
+              {lot.roastBatches.map((batch) => (
+                <li key={batch.id} className="flex gap-4 border-b border-rule py-1.5 text-small">
+                  <span className="grow">{dayOf(batch.roastedOn)}</span>
+                  <span className="text-quiet">
+                    {batch.level ? ROAST_WORDS[batch.level] : 'level not known'}
+                  </span>
+                  <span className="reading w-14 text-right text-time">{batch.ageDays} d</span>
+                </li>
+              ))}
+            </ul>
+            <NewRoastBatch lotId={id} />
+          </section>
+        </div>
+      </div>
+    </>
+  );
+}
+
+function Recipes({ lot }: { lot: LotView }) {
+  return (
+    <ul>
+      {lot.recipes.map((recipe) => (
+        <li key={recipe.id} className="border-b border-rule">
+          <Link to={`/recipes/${recipe.id}`} className="flex items-center gap-5 py-3 hover:bg-wash">
+            <StaircaseThumb plan={recipe.plan} width={170} height={48} />
+            <span>
+              <span className="font-semibold">{recipe.brewerName}</span>{' '}
+              <span className="caption">
+                version {recipe.latestVersion}
+                {recipe.publishedSlug
+                  ? ', published'
+                  : recipe.signedOff
+                    ? ', signed off'
+                    : recipe.accepted
+                      ? ', accepted'
+                      : ''}
+              </span>
+              <span className="reading block text-small">
+                <span className="text-water">
+                  {recipe.plan.doseG} g : {planWaterG(recipe.plan)} g, {formatRatio(planRatio(recipe.plan))}
+                </span>
+                <span className="ml-4 text-temperature">{recipe.plan.kettleC} °C</span>
+                <span className="ml-4">{recipe.plan.grindUm} µm</span>
+              </span>
+            </span>
+          </Link>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+function Facts({ lot }: { lot: LotView }) {
+  const elevation =
+    lot.elevationFromM === null
+      ? ''
+      : formatElevation({ fromM: lot.elevationFromM, toM: lot.elevationToM ?? lot.elevationFromM });
+  const rows: [string, string][] = [
+    ['Process', [PROCESS_WORDS[lot.process], lot.fermentationNote].filter(Boolean).join(': ')],
+    ['Elevation', elevation],
+    ['Variety', lot.variety],
+    ['Producer', lot.producer],
+    ['Drying', lot.drying],
+    ['Harvest', lot.harvest],
+    ['Label notes', lot.labelNotes],
+    [
+      'Stock',
+      lot.gramsLeftG === null ? '' : `${Math.round(lot.gramsLeftG)} g left, ${lot.gramsBrewedG} g brewed`,
+    ],
+  ];
+  return (
+    <dl className="grid grid-cols-[7rem_1fr] gap-y-1.5 text-small">
+      {rows.map(([name, value]) => (
+        <div key={name} className="contents">
+          <dt className="text-quiet">{name}</dt>
+          <dd>{value || <span className="text-quiet">not known</span>}</dd>
+        </div>
+      ))}
+    </dl>
+  );
+}

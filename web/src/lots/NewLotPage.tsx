@@ -1,0 +1,34 @@
+import { useNavigate } from 'react-router';
+import type { NewLotDto } from '@vendu/contract';
+import { troubleOf } from '../api/problem';
+import { dropDraft } from '../app/draft';
+import { EMPTY_LOT } from './lotForm';
+import { LotForm } from './LotForm';
+import { useTakeInLotMutation } from './lotsApi';
+
+const DRAFT_KEY = 'lot.new';
+
+export function NewLotPage() {
+  const [takeIn, { error, isLoading }] = useTakeInLotMutation();
+  const navigate = useNavigate();
+  async function send(lot: NewLotDto) {
+    const { data } = await takeIn(lot);
+    if (!data) return;
+    dropDraft(DRAFT_KEY);
+    void navigate(`/lots/${data.id}`);
+  }
+  return (
+    <>
+      <h1 className="mb-5 text-title font-bold">Take in a lot</h1>
+      <LotForm
+        draftKey={DRAFT_KEY}
+        initial={EMPTY_LOT}
+        purpose={{ kind: 'new' }}
+        trouble={troubleOf(error)}
+        isSending={isLoading}
+        onSend={(lot) => void send(lot as NewLotDto)}
+        backTo="/lots"
+      />
+    </>
+  );
+}

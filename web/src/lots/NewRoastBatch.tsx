@@ -1,0 +1,59 @@
+import { useState, type FormEvent } from 'react';
+import { ROAST_LEVELS, type RoastLevel } from '@vendu/core';
+import { byField, troubleOf } from '../api/problem';
+import { Button } from '../ui/Button';
+import { Field, INPUT } from '../ui/Field';
+import { TroubleNotice } from '../ui/Notice';
+import { ROAST_WORDS } from '../ui/words';
+import { useAddRoastBatchMutation } from './lotsApi';
+
+export function NewRoastBatch({ lotId }: { lotId: number }) {
+  const [add, { error, isLoading }] = useAddRoastBatchMutation();
+  const [roastedOn, setRoastedOn] = useState('');
+  const [level, setLevel] = useState<RoastLevel | ''>('');
+  const trouble = troubleOf(error);
+  const errors = byField(trouble?.errors ?? []);
+  async function send(event: FormEvent) {
+    event.preventDefault();
+    const { data } = await add({ id: lotId, batch: { roastedOn, level: level || null } });
+    if (data) setRoastedOn('');
+  }
+  return (
+    <form onSubmit={(event) => void send(event)} noValidate className="flex flex-col gap-2">
+      <div className="grid grid-cols-[1fr_1fr_auto] items-start gap-3">
+        <Field label="Another batch, roasted on" error={errors['roastedOn']}>
+          {(control) => (
+            <input
+              {...control}
+              type="date"
+              className={INPUT}
+              value={roastedOn}
+              onChange={(event) => setRoastedOn(event.target.value)}
+            />
+          )}
+        </Field>
+        <Field label="Level" error={errors['level']}>
+          {(control) => (
+            <select
+              {...control}
+              className={INPUT}
+              value={level}
+              onChange={(event) => setLevel(event.target.value as RoastLevel | '')}
+            >
+              <option value="">Not known</option>
+              {ROAST_LEVELS.map((each) => (
+                <option key={each} value={each}>
+                  {ROAST_WORDS[each]}
+                </option>
+              ))}
+            </select>
+          )}
+        </Field>
+        <Button type="submit" disabled={isLoading} className="mt-6">
+          Add
+        </Button>
+      </div>
+      {trouble && trouble.errors.length === 0 && <TroubleNotice trouble={trouble} />}
+    </form>
+  );
+}

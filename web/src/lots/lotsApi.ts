@@ -1,0 +1,29 @@
+import type { EditLotDto, KitView, LotListItem, LotView, NewLotDto, RoastBatchDto } from '@vendu/contract';
+import { api } from '../api/api';
+
+export const {
+  useKitQuery,
+  useLotsQuery,
+  useLotQuery,
+  useTakeInLotMutation,
+  useEditLotMutation,
+  useAddRoastBatchMutation,
+} = api.injectEndpoints({
+  endpoints: (build) => ({
+    kit: build.query<KitView, void>({ query: () => 'kit', providesTags: ['Kit'] }),
+    lots: build.query<LotListItem[], void>({ query: () => 'lots', providesTags: ['Lot'] }),
+    lot: build.query<LotView, number>({ query: (id) => `lots/${id}`, providesTags: ['Lot'] }),
+    takeInLot: build.mutation<LotView, NewLotDto>({
+      query: (body) => ({ url: 'lots', method: 'POST', body }),
+      invalidatesTags: ['Lot'],
+    }),
+    editLot: build.mutation<LotView, { id: number; lot: EditLotDto }>({
+      query: ({ id, lot }) => ({ url: `lots/${id}`, method: 'PATCH', body: lot }),
+      invalidatesTags: (_, error) => (error ? [] : ['Lot', 'Recipe', 'Brew', 'Published']),
+    }),
+    addRoastBatch: build.mutation<LotView, { id: number; batch: RoastBatchDto }>({
+      query: ({ id, batch }) => ({ url: `lots/${id}/roast-batches`, method: 'POST', body: batch }),
+      invalidatesTags: (_, error) => (error ? [] : ['Lot', 'Recipe']),
+    }),
+  }),
+});

@@ -1,0 +1,23 @@
+import 'reflect-metadata';
+import { StrictMode, Suspense } from 'react';
+import { createRoot } from 'react-dom/client';
+import { Provider } from 'react-redux';
+import { RouterProvider } from 'react-router';
+import { Toaster } from 'sonner';
+import { router } from './app/routes';
+import { createStore } from './app/store';
+import { Loading } from './ui/Loading';
+import './styles.css';
+
+const root = document.getElementById('root');
+if (!root) throw new Error('index.html has no #root');
+createRoot(root).render(
+  <StrictMode>
+    <Provider store={createStore()}>
+      <Suspense fallback={<Loading />}>
+        <RouterProvider router={router} />
+      </Suspense>
+      <Toaster position="bottom-left" duration={8000} toastOptions={{ className: 'vendu-toast' }} />
+    </Provider>
+  </StrictMode>,
+);

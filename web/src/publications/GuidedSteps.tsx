@@ -1,0 +1,77 @@
+import { benchSteps, formatDuration, type BenchStep, type BrewPlan } from '@vendu/core';
+import { useDraft } from '../app/draft';
+import { useNow } from '../bench/useNow';
+import { Button } from '../ui/Button';
+import { classes } from '../ui/classes';
+
+/** The steps in words, and a clock that walks through them. The clock is the wall's, so a locked phone loses nothing. */
+export function GuidedSteps({ plan }: { plan: BrewPlan }) {
+  const [startedMs, setStartedMs] = useDraft<number | null>('public.started', null);
+  const nowMs = useNow(startedMs === null ? null : 200);
+  const elapsedS = startedMs === null ? null : Math.max(0, (nowMs - startedMs) / 1000);
+  const steps = benchSteps(plan);
+  const currentIndex = elapsedS === null ? -1 : steps.findLastIndex((step) => step.plannedS <= elapsedS);
+  const next = steps[currentIndex + 1];
+  return (
+    <section aria-label="The steps">
+      <div className="sticky top-0 z-10 flex flex-wrap items-center gap-4 border-b border-ink bg-sheet py-3 print:hidden">
+        <span
+          role="timer"
+          aria-label="Clock"
+          className="reading text-[3.25rem] leading-none font-semibold text-time"
+        >
+          {formatDuration(Math.floor(elapsedS ?? 0))}
+        </span>
+        {elapsedS !== null && next && (
+          <span className="text-large">
+            next in{' '}
+            <span className="reading font-semibold">
+              {Math.max(0, Math.ceil(next.plannedS - elapsedS))} s
+            </span>
+          </span>
+        )}
+        {startedMs === null ? (
+          <Button
+            weight="main"
+            className="ml-auto h-12 px-6 text-body"
+            onClick={() => setStartedMs(Date.now())}
+          >
+            Start with the first pour
+          </Button>
+        ) : (
+          <Button className="ml-auto h-12 px-6 text-body" onClick={() => setStartedMs(null)}>
+            Back to zero
+          </Button>
+        )}
+      </div>
+      <ol>
+        {steps.map((step, index) => (
+          <li
+            key={index}
+            aria-current={index === currentIndex ? 'step' : undefined}
+            className={classes(
+              'grid grid-cols-[4rem_1fr] gap-3 border-b border-rule py-2.5 text-large',
+              index === currentIndex && 'bg-ink px-2 text-sheet',
+            )}
+          >
+            <span className="reading font-medium">{formatDuration(step.plannedS)}</span>
+            <span>{sentence(step)}</span>
+          </li>
+        ))}
+      </ol>
+    </section>
+  );
+}
+
+function sentence(step: BenchStep): string {
+  switch (step.kind) {
+    case 'pour':
+      return step.isBloom
+        ? `Bloom: wet all grounds, ${step.totalG} g on the scale`
+        : `Pour ${step.amountG} g, to ${step.totalG} g on the scale`;
+    case 'agitate':
+      return step.how === 'swirl' ? 'Swirl the brewer gently' : 'Stir the bed gently';
+    case 'drawdown':
+      return 'The stream turns to drops: done';
+  }
+}

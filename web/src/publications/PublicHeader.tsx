@@ -1,0 +1,25 @@
+import { Link } from 'react-router';
+import { Mark } from '../app/Frame';
+import { useSessionQuery } from '../session/sessionApi';
+
+/** The head of the public pages; not printed. */
+export function PublicHeader() {
+  const { data: session } = useSessionQuery();
+  return (
+    <header className="print:hidden">
+      <div className="flex h-12 items-center gap-6 px-6">
+        <Link to="/r" className="flex items-center gap-2 text-large font-bold tracking-tight">
+          <Mark />
+          Vendu
+        </Link>
+        <Link
+          to={session?.person ? '/lots' : '/sign-in'}
+          className="ml-auto text-small text-quiet underline underline-offset-3 hover:text-ink"
+        >
+          {session?.person ? 'Back to the lots' : 'Sign in'}
+        </Link>
+      </div>
+      <div aria-hidden className="graduation" />
+    </header>
+  );
+}

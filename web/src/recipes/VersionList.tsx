@@ -1,0 +1,197 @@
+import { planChanges } from '@vendu/core';
+import type { RecipeVersionView, RecipeView, Signature } from '@vendu/contract';
+import { troubleOf } from '../api/problem';
+import { useSessionQuery } from '../session/sessionApi';
+import { Button } from '../ui/Button';
+import { dayOf } from '../ui/dates';
+import { TroubleNotice } from '../ui/Notice';
+import { offerUndo } from '../ui/offerUndo';
+import { PublishForm } from './PublishForm';
+import { useSetAcceptedMutation, useSetSignedOffMutation, useSetWithdrawnMutation } from './recipesApi';
+
+interface VersionListProps {
+  recipe: RecipeView;
+  comparedId: number | null;
+  onCompare: (id: number | null) => void;
+}
+
+/** The versions, newest first: what changed, who put a name to it, and what can be done next. */
+export function VersionList({ recipe, comparedId, onCompare }: VersionListProps) {
+  return (
+    <section>
+      <h2 className="heading">Versions</h2>
+      <ol>
+        {recipe.versions.map((version, index) => (
+          <li key={version.id} className="border-b border-rule py-3">
+            <div className="flex items-baseline gap-2">
+              <span className="font-semibold">Version {version.number}</span>
+              <span className="caption grow">
+                {version.created.by}, {dayOf(version.created.at)}, {version.brewCount}{' '}
+                {version.brewCount === 1 ? 'brew' : 'brews'}
+              </span>
+              {index > 0 && (
+                <button
+                  type="button"
+                  aria-pressed={comparedId === version.id}
+                  className="text-tiny text-quiet underline hover:text-ink aria-pressed:font-semibold aria-pressed:text-ink"
+                  onClick={() => onCompare(comparedId === version.id ? null : version.id)}
+                >
+                  {comparedId === version.id ? 'drawn behind' : 'draw behind'}
+                </button>
+              )}
+            </div>
+            {version.note && <p className="text-small">{version.note}</p>}
+            <VersionChanges version={version} before={recipe.versions[index + 1]} />
+            <Signatures recipe={recipe} version={version} />
+          </li>
+        ))}
+      </ol>
+    </section>
+  );
+}
+
+function VersionChanges({
+  version,
+  before,
+}: {
+  version: RecipeVersionView;
+  before: RecipeVersionView | undefined;
+}) {
+  if (!before) return null;
+  return (
+    <ul className="text-small text-quiet">
+      {planChanges({ from: before.plan, to: version.plan }).map(({ figure, from, to }) => (
+        <li key={figure}>
+          {figure} <span className="reading">{from}</span> →{' '}
+          <span className="reading font-bold text-ink">{to}</span>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+function Signatures({ recipe, version }: { recipe: RecipeView; version: RecipeVersionView }) {
+  const isLead = useSessionQuery().data?.person?.role === 'lead';
+  const [setAccepted, accepting] = useSetAcceptedMutation();
+  const [setSignedOff, signing] = useSetSignedOffMutation();
+  const [setWithdrawn, withdrawing] = useSetWithdrawnMutation();
+  const published = recipe.publications.find(
+    ({ versionNumber, withdrawnAt }) => versionNumber === version.number && withdrawnAt === null,
+  );
+  const trouble = troubleOf(accepting.error) ?? troubleOf(signing.error) ?? troubleOf(withdrawing.error);
+  const { id: versionId, number } = version;
+
+  return (
+    <div className="mt-2 flex flex-col gap-2">
+      <Signed
+        words="Accepted"
+        signature={version.accepted}
+        onTakeBack={
+          version.signedOff
+            ? null
+            : () =>
+                void setAccepted({ versionId, accepted: false }).then(() =>
+                  offerUndo(
+                    `Acceptance of version ${number} taken back`,
+                    () => void setAccepted({ versionId, accepted: true }),
+                  ),
+                )
+        }
+      />
+      <Signed
+        words="Signed off"
+        signature={version.signedOff}
+        onTakeBack={
+          isLead && !published
+            ? () =>
+                void setSignedOff({ versionId, signedOff: false }).then(() =>
+                  offerUndo(
+                    `Sign-off of version ${number} taken back`,
+                    () => void setSignedOff({ versionId, signedOff: true }),
+                  ),
+                )
+            : null
+        }
+      />
+      {published && (
+        <p className="text-small">
+          Public at{' '}
+          <a className="reading font-semibold underline" href={`/r/${published.slug}`}>
+            /r/{published.slug}
+          </a>{' '}
+          <span className="caption">
+            by {published.publishedBy}, {dayOf(published.publishedAt)}
+          </span>
+          {isLead && (
+            <TakeBack
+              words="withdraw"
+              onClick={() =>
+                void setWithdrawn({ publicationId: published.id, withdrawn: true }).then(() =>
+                  offerUndo(
+                    `Version ${number} withdrawn`,
+                    () => void setWithdrawn({ publicationId: published.id, withdrawn: false }),
+                  ),
+                )
+              }
+            />
+          )}
+        </p>
+      )}
+      {!version.accepted && version.brewCount > 0 && (
+        <Button className="self-start" onClick={() => void setAccepted({ versionId, accepted: true })}>
+          Accept version {number}
+        </Button>
+      )}
+      {version.accepted &&
+        !version.signedOff &&
+        (isLead ? (
+          <Button
+            className="self-start"
+            weight="main"
+            onClick={() => void setSignedOff({ versionId, signedOff: true })}
+          >
+            Sign off version {number}
+          </Button>
+        ) : (
+          <p className="caption">Waits for a lead to sign it off.</p>
+        ))}
+      {version.signedOff &&
+        !published &&
+        (isLead ? (
+          <PublishForm recipe={recipe} version={version} />
+        ) : (
+          <p className="caption">Waits for a lead to publish it.</p>
+        ))}
+      <TroubleNotice trouble={trouble} />
+    </div>
+  );
+}
+
+function Signed({
+  words,
+  signature,
+  onTakeBack,
+}: {
+  words: string;
+  signature: Signature | null;
+  onTakeBack: (() => void) | null;
+}) {
+  if (!signature) return null;
+  return (
+    <p className="text-small">
+      {words}{' '}
+      <span className="caption">
+        by {signature.by}, {dayOf(signature.at)}
+      </span>
+      {onTakeBack && <TakeBack words="take back" onClick={onTakeBack} />}
+    </p>
+  );
+}
+
+function TakeBack({ words, onClick }: { words: string; onClick: () => void }) {
+  return (
+    <button type="button" className="ml-2 text-tiny text-quiet underline hover:text-ink" onClick={onClick}>
+      {words}
+    </button>
+  );
+}

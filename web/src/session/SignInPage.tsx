@@ -1,0 +1,109 @@
+import { useState, type FormEvent } from 'react';
+import { Navigate, useLocation } from 'react-router';
+import type { BrewPlan } from '@vendu/core';
+import { byField, troubleOf } from '../api/problem';
+import { Mark } from '../app/Frame';
+import { Staircase } from '../staircase/Staircase';
+import { Button } from '../ui/Button';
+import { Field, INPUT } from '../ui/Field';
+import { TroubleNotice } from '../ui/Notice';
+import { useSessionQuery, useSignInMutation } from './sessionApi';
+
+/** A drawing for the wall: what the product's face looks like. No recipe of any lot. */
+const DRAWING: BrewPlan = {
+  doseG: 20,
+  kettleC: 92,
+  grindUm: 800,
+  drawdownS: 190,
+  pours: [
+    { startS: 0, amountG: 60, flowGps: 6, agitation: 'swirl', isBloom: true },
+    { startS: 45, amountG: 120, flowGps: 6, agitation: 'none', isBloom: false },
+    { startS: 90, amountG: 130, flowGps: 6, agitation: 'none', isBloom: false },
+  ],
+};
+
+export function SignInPage() {
+  const { data: session } = useSessionQuery();
+  const [signIn, { error, isLoading }] = useSignInMutation();
+  const [email, setEmail] = useState('');
+  const [password, setPassword] = useState('');
+  const location = useLocation();
+  const from = (location.state as { from?: string } | null)?.from ?? '/lots';
+  if (session?.person) return <Navigate to={from} replace />;
+
+  const trouble = troubleOf(error);
+  const errors = byField(trouble?.errors ?? []);
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    void signIn({ email, password });
+  };
+  return (
+    <main className="grid min-h-dvh lg:grid-cols-[1.25fr_1fr]">
+      <section className="hidden flex-col justify-between border-r border-ink bg-raised p-12 lg:flex">
+        <h1 className="flex items-center gap-3 text-[2.5rem] leading-none font-bold tracking-tight">
+          <Mark />
+          Vendu
+        </h1>
+        <Staircase plan={DRAWING} width={620} height={340} label="A staircase of water against time" />
+        <p className="max-w-md text-large">
+          From a new lot to a recipe that other people can repeat, in fewer brews.
+        </p>
+      </section>
+      <section className="flex flex-col justify-center gap-8 p-8 lg:p-16">
+        <form onSubmit={submit} noValidate className="flex max-w-sm flex-col gap-4">
+          <h2 className="text-title font-bold">Sign in</h2>
+          <Field label="E-mail" error={errors['email']}>
+            {(control) => (
+              <input
+                {...control}
+                type="email"
+                autoComplete="username"
+                className={INPUT}
+                value={email}
+                onChange={(event) => setEmail(event.target.value)}
+              />
+            )}
+          </Field>
+          <Field label="Password" error={errors['password']}>
+            {(control) => (
+              <input
+                {...control}
+                type="password"
+                autoComplete="current-password"
+                className={INPUT}
+                value={password}
+                onChange={(event) => setPassword(event.target.value)}
+              />
+            )}
+          </Field>
+          {trouble && trouble.errors.length === 0 && <TroubleNotice trouble={trouble} />}
+          <Button type="submit" weight="main" disabled={isLoading} className="h-11">
+            Sign in
+          </Button>
+        </form>
+        {session && session.demoAccounts.length > 0 && (
+          <div className="max-w-sm">
+            <h2 className="heading mb-1">Invented people of the demo</h2>
+            <ul>
+              {session.demoAccounts.map((account) => (
+                <li key={account.email} className="border-b border-rule">
+                  <button
+                    type="button"
+                    className="flex w-full items-baseline gap-3 py-2 text-left text-small hover:bg-wash"
+                    onClick={() => void signIn({ email: account.email, password: account.password })}
+                  >
+                    <span className="font-semibold">{account.name}</span>
+                    <span className="text-quiet">
+                      {account.role === 'lead' ? 'lead, signs off and publishes' : 'barista'}
+                    </span>
+                    <span className="ml-auto underline">Sign in</span>
+                  </button>
+                </li>
+              ))}
+            </ul>
+          </div>
+        )}
+      </section>
+    </main>
+  );
+}

@@ -1,0 +1,165 @@
+import { scaleLinear } from 'd3-scale';
+import { line } from 'd3-shape';
+import {
+  formatDuration,
+  pourEndS,
+  runningTotalsG,
+  staircase,
+  type BrewPlan,
+  type StaircasePoint,
+} from '@vendu/core';
+
+interface StaircaseProps {
+  plan: BrewPlan;
+  width: number;
+  height: number;
+  /** What was really poured, drawn over the plan. */
+  actual?: readonly StaircasePoint[];
+  /** Where the clock stands, s. */
+  nowS?: number;
+  /** A second plan, drawn thin behind. */
+  behind?: BrewPlan;
+  label: string;
+}
+
+const MARGIN = { top: 22, right: 46, bottom: 26, left: 44 };
+
+/** The recipe's face: cumulative water against time, with totals and times at the steps they name. */
+export function Staircase({ plan, width, height, actual, nowS, behind, label }: StaircaseProps) {
+  const totals = runningTotalsG(plan);
+  const waterG = totals.at(-1) ?? 0;
+  const behindG = behind ? (runningTotalsG(behind).at(-1) ?? 0) : 0;
+  const lastS = Math.max(plan.drawdownS, behind?.drawdownS ?? 0, actual?.at(-1)?.atS ?? 0, nowS ?? 0);
+  const topG = Math.max(waterG, behindG, actual?.at(-1)?.totalG ?? 0);
+  const x = scaleLinear([0, lastS], [MARGIN.left, width - MARGIN.right]);
+  const y = scaleLinear([0, topG], [height - MARGIN.bottom, MARGIN.top]);
+  const path = line<StaircasePoint>(
+    ({ atS }) => x(atS),
+    ({ totalG }) => y(totalG),
+  );
+  const points = staircase({ pours: plan.pours, endS: plan.drawdownS });
+  const floor = y(0);
+  const area = `${path(points) ?? ''}L${x(plan.drawdownS)},${floor}L${x(0)},${floor}Z`;
+  return (
+    <svg
+      width={width}
+      height={height}
+      viewBox={`0 0 ${width} ${height}`}
+      role="img"
+      aria-label={label}
+      className="block max-w-full"
+    >
+      <TimeAxis x={x} lastS={lastS} floor={floor} top={MARGIN.top} />
+      <path d={area} className="fill-water/7" />
+      {behind && (
+        <path
+          d={path(staircase({ pours: behind.pours, endS: behind.drawdownS })) ?? ''}
+          className="fill-none stroke-edge"
+          strokeDasharray="2 3"
+        />
+      )}
+      <path
+        d={path(points) ?? ''}
+        className="fill-none stroke-water"
+        strokeWidth={actual ? 1.5 : 2.5}
+        strokeLinejoin="round"
+      />
+      {plan.pours.map((pour, index) => {
+        const totalG = totals[index] ?? 0;
+        const endX = x(pourEndS(pour));
+        return (
+          <g key={index}>
+            <line x1={x(pour.startS)} x2={x(pour.startS)} y1={floor} y2={floor + 5} className="stroke-time" />
+            <text
+              x={x(pour.startS)}
+              y={floor + 18}
+              textAnchor="middle"
+              className="reading fill-time text-[12px] font-medium"
+            >
+              {formatDuration(pour.startS)}
+            </text>
+            <text x={endX + 2} y={y(totalG) - 7} className="reading fill-water text-[13px] font-semibold">
+              {totalG}
+              <tspan className="text-[11px] font-normal"> g</tspan>
+            </text>
+            {pour.agitation !== 'none' && (
+              <text x={endX + 4} y={y(totalG) + 15} className="fill-quiet text-[11px]">
+                {pour.agitation}
+              </text>
+            )}
+          </g>
+        );
+      })}
+      <line
+        x1={x(plan.drawdownS)}
+        x2={x(plan.drawdownS)}
+        y1={y(waterG)}
+        y2={floor + 5}
+        className="stroke-time"
+        strokeDasharray="3 3"
+      />
+      <text
+        x={x(plan.drawdownS)}
+        y={floor + 18}
+        textAnchor="middle"
+        className="reading fill-time text-[12px] font-medium"
+      >
+        {formatDuration(plan.drawdownS)}
+      </text>
+      <text x={x(plan.drawdownS) + 5} y={floor - 8} className="fill-quiet text-[11px]">
+        drained
+      </text>
+      {actual && (
+        <path
+          d={path([...actual]) ?? ''}
+          className="fill-none stroke-ink"
+          strokeWidth={3}
+          strokeLinejoin="round"
+        />
+      )}
+      {nowS !== undefined && (
+        <line
+          x1={x(nowS)}
+          x2={x(nowS)}
+          y1={MARGIN.top}
+          y2={floor}
+          className="stroke-alarm"
+          strokeWidth={1.5}
+        />
+      )}
+    </svg>
+  );
+}
+
+function TimeAxis({
+  x,
+  lastS,
+  floor,
+  top,
+}: {
+  x: (s: number) => number;
+  lastS: number;
+  floor: number;
+  top: number;
+}) {
+  const halfMinutes = Array.from({ length: Math.floor(lastS / 30) + 1 }, (_, index) => index * 30);
+  return (
+    <g aria-hidden>
+      {halfMinutes.map((atS) => (
+        <line
+          key={atS}
+          x1={x(atS)}
+          x2={x(atS)}
+          y1={top}
+          y2={floor}
+          className="stroke-rule"
+          strokeDasharray={atS % 60 === 0 ? undefined : '1 4'}
+        />
+      ))}
+      <line x1={x(0)} x2={x(lastS)} y1={floor} y2={floor} className="stroke-ink" />
+      <text x={x(0) - 8} y={floor + 1} textAnchor="end" className="fill-quiet text-[11px]">
+        water
+      </text>
+    </g>
+  );
+}

@@ -1,0 +1,128 @@
+import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
+import { classes } from './classes';
+import { Field } from './Field';
+import type { Quantity } from './quantities';
+
+interface QuantityFieldProps {
+  label: string;
+  quantity: Quantity;
+  value: number | null;
+  /** Called with a figure that could be read; an answer is shown as what is wrong with it. */
+  onCommit: (value: number) => string | undefined | void;
+  /** Called when the field was emptied; without it an empty field is an error. */
+  onClear?: () => void;
+  error?: string | undefined;
+  hint?: string;
+  placeholder?: string;
+  /** In tables the column's head is the visible label. */
+  labelHidden?: boolean;
+  className?: string;
+}
+
+/**
+ * A figure typed the way it is spoken (`1:40`, `96c`, `205f`, `1:16`). Read on Enter or on leaving; what
+ * cannot be read stays as typed, with the reason under it.
+ */
+export function QuantityField({
+  label,
+  quantity,
+  value,
+  onCommit,
+  onClear,
+  error,
+  hint,
+  placeholder,
+  labelHidden,
+  className,
+}: QuantityFieldProps) {
+  const shown = value === null ? '' : quantity.format(value);
+  const [text, setText] = useState(shown);
+  const [complaint, setComplaint] = useState<string>();
+  const isEditing = useRef(false);
+
+  // The figure may move for another reason (undo, another field): follow it unless someone is typing.
+  useEffect(() => {
+    if (!isEditing.current) {
+      setText(shown);
+      setComplaint(undefined);
+    }
+  }, [shown]);
+
+  function commit() {
+    isEditing.current = false;
+    if (text === shown) return setComplaint(undefined);
+    if (text.trim() === '' && onClear) {
+      setComplaint(undefined);
+      return onClear();
+    }
+    const parsed = quantity.parse(text);
+    if (!parsed.ok) return setComplaint(parsed.message);
+    const refused = onCommit(parsed.value);
+    setComplaint(refused ?? undefined);
+    // What was refused stays as typed; what was taken is written in the house's form.
+    if (!refused) setText(quantity.format(parsed.value));
+  }
+
+  function onKeyDown({ key, currentTarget }: KeyboardEvent<HTMLInputElement>) {
+    if (key === 'Enter') commit();
+    if (key === 'Escape') {
+      isEditing.current = false;
+      setText(shown);
+      setComplaint(undefined);
+      currentTarget.blur();
+    }
+  }
+
+  const message = complaint ?? error;
+  const control = (props: {
+    id?: string;
+    'aria-invalid'?: boolean;
+    'aria-describedby'?: string | undefined;
+    'aria-label'?: string;
+  }) => (
+    <span
+      className={classes(
+        'flex h-9 items-baseline rounded-edge border bg-raised pr-2 focus-within:outline-2 focus-within:outline-offset-1 focus-within:outline-water',
+        message ? 'border-2 border-alarm' : 'border-edge',
+      )}
+    >
+      <input
+        {...props}
+        inputMode="text"
+        autoComplete="off"
+        className={classes(
+          'reading w-full min-w-0 self-center bg-transparent px-2 text-body font-medium outline-none',
+          quantity.hue,
+        )}
+        value={text}
+        placeholder={placeholder}
+        onFocus={(event) => {
+          isEditing.current = true;
+          event.currentTarget.select();
+        }}
+        onChange={(event) => setText(event.currentTarget.value)}
+        onBlur={commit}
+        onKeyDown={onKeyDown}
+      />
+      {quantity.unit && <span className="self-center text-tiny text-quiet">{quantity.unit}</span>}
+    </span>
+  );
+
+  if (labelHidden) {
+    return (
+      <div className={className}>
+        {control({ 'aria-label': label, 'aria-invalid': message !== undefined })}
+        {message && (
+          <p role="alert" className="mt-1 max-w-64 text-tiny font-medium text-alarm">
+            {message}
+          </p>
+        )}
+      </div>
+    );
+  }
+  return (
+    <Field label={label} hint={hint} error={message} className={className}>
+      {control}
+    </Field>
+  );
+}

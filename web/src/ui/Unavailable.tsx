@@ -1,0 +1,19 @@
+import type { Trouble } from '../api/problem';
+import { Button, ButtonLink } from './Button';
+
+/** In place of a page whose data could not be had: why, and what to do. */
+export function Unavailable({ trouble, onRetry }: { trouble: Trouble | null; onRetry: () => void }) {
+  if (trouble === null) return null;
+  const isMissing = trouble.kind === 'not-found';
+  return (
+    <div className="max-w-xl pt-10">
+      <h1 className="mb-2 text-title font-bold">{isMissing ? 'Nothing here' : 'Not available now'}</h1>
+      <p className="mb-4">{trouble.detail}</p>
+      {isMissing ? (
+        <ButtonLink to="/lots">All lots</ButtonLink>
+      ) : (
+        <Button onClick={onRetry}>Try again</Button>
+      )}
+    </div>
+  );
+}

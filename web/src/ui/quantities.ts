@@ -1,0 +1,88 @@
+import {
+  failure,
+  formatDuration,
+  formatRatio,
+  parseDurationS,
+  parseNumber,
+  parseRatio,
+  parseTemperatureC,
+  parseWithUnit,
+  success,
+  type Result,
+} from '@vendu/core';
+
+/** How one quantity is written and read: its unit, its hue, the precision its instrument deserves. */
+export interface Quantity {
+  unit: string;
+  /** Class of the text colour. */
+  hue: string;
+  format: (value: number) => string;
+  parse: (text: string) => Result<number, string>;
+}
+
+function plain(unit: string, hue: string, decimals: number): Quantity {
+  const scale = 10 ** decimals;
+  return {
+    unit,
+    hue,
+    format: (value) => String(Math.round(value * scale) / scale),
+    parse: (text) => parseWithUnit(text, unit),
+  };
+}
+
+export const GRAMS = plain('g', 'text-water', 1);
+export const MICROMETRES = plain('µm', 'text-ink', 0);
+export const FLOW = plain('g/s', 'text-flow', 1);
+
+export const STRENGTH: Quantity = {
+  unit: '%',
+  hue: 'text-strength',
+  format: (value) => value.toFixed(2),
+  parse: (text) => parseWithUnit(text, '%'),
+};
+
+export const CELSIUS: Quantity = {
+  unit: '°C',
+  hue: 'text-temperature',
+  format: (value) => String(Math.round(value * 10) / 10),
+  parse: parseTemperatureC,
+};
+
+export const RATIO: Quantity = { unit: '', hue: 'text-water', format: formatRatio, parse: parseRatio };
+
+export const CLOCK: Quantity = { unit: '', hue: 'text-time', format: formatDuration, parse: parseDurationS };
+
+/** Wraps a quantity so that a figure outside a range is refused with the field's name and the range. */
+export function within(
+  quantity: Quantity,
+  { label, min, max }: { label: string; min: number; max: number },
+): Quantity {
+  const { unit, format } = quantity;
+  return {
+    ...quantity,
+    parse: (text) => {
+      const parsed = quantity.parse(text);
+      if (!parsed.ok || (parsed.value >= min && parsed.value <= max)) return parsed;
+      return failure(
+        'out-of-range',
+        `${label} must be ${format(min)} to ${format(max)}${unit ? ` ${unit}` : ''}.`,
+      );
+    },
+  };
+}
+
+/** A whole number, for fields that count in whole units. */
+export function whole(quantity: Quantity): Quantity {
+  return {
+    ...quantity,
+    parse: (text) => {
+      const parsed = quantity.parse(text);
+      return parsed.ok ? success(Math.round(parsed.value)) : parsed;
+    },
+  };
+}
+
+/** Reads text that may be empty; empty means not known. */
+export function parseOptional(text: string): Result<number | null, string> {
+  return text.trim() === '' ? success(null) : parseNumber(text);
+}

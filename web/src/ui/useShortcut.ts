@@ -1,0 +1,29 @@
+import { useEffect, useRef } from 'react';
+
+/** Whether a key pressed there would be typing, or would press the control that has the focus. */
+function belongsToControl(target: EventTarget | null, key: string): boolean {
+  if (!(target instanceof HTMLElement)) return false;
+  if (target.isContentEditable || target.matches('input, textarea, select')) return true;
+  return (key === ' ' || key === 'Enter') && target.matches('a, summary, [role="slider"]');
+}
+
+/**
+ * Does something when a key is pressed anywhere on the page, unless someone is typing. Keys are lower
+ * case; Space is `' '`. A focused button keeps Enter but not Space, which on the bench always goes on.
+ */
+export function useShortcut(key: string, action: (() => void) | null): void {
+  const latest = useRef(action);
+  useEffect(() => {
+    latest.current = action;
+  });
+  useEffect(() => {
+    function onKeyDown(event: KeyboardEvent) {
+      if (event.key.toLowerCase() !== key || event.ctrlKey || event.metaKey || event.altKey) return;
+      if (latest.current === null || event.repeat || belongsToControl(event.target, event.key)) return;
+      event.preventDefault();
+      latest.current();
+    }
+    window.addEventListener('keydown', onKeyDown);
+    return () => window.removeEventListener('keydown', onKeyDown);
+  }, [key]);
+}

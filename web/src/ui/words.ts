@@ -1,0 +1,52 @@
+import type { BrewerShape, Intensity, LotStage, Process, RoastLevel, Verdict } from '@vendu/core';
+
+/** How the closed lists read on screen. */
+export const PROCESS_WORDS: Record<Process, string> = {
+  washed: 'Washed',
+  honey: 'Honey',
+  natural: 'Natural',
+  anaerobic: 'Anaerobic',
+  'carbonic-maceration': 'Carbonic maceration',
+  'long-fermentation': 'Long dry fermentation',
+  'co-fermented': 'Co-fermented',
+  decaffeinated: 'Decaffeinated',
+};
+
+export const ROAST_WORDS: Record<RoastLevel, string> = {
+  light: 'Light',
+  'medium-light': 'Medium light',
+  medium: 'Medium',
+  'medium-dark': 'Medium dark',
+};
+
+export const STAGE_WORDS: Record<LotStage, string> = {
+  arrived: 'Arrived',
+  'first-brews': 'First brews',
+  'dialling-in': 'Dialling in',
+  proving: 'Proving',
+  'signed-off': 'Signed off',
+  published: 'Published',
+  watched: 'Watched',
+};
+
+export const VERDICT_WORDS: Record<Verdict, string> = {
+  'on-aim': 'On aim',
+  close: 'Close',
+  'off-aim': 'Off aim',
+};
+
+export const SHAPE_WORDS: Record<BrewerShape, string> = {
+  cone: 'cone',
+  'flat-bottom': 'flat bottom',
+  carafe: 'carafe',
+};
+
+export const INTENSITY_WORDS: Record<Intensity, string> = {
+  acidity: 'Acidity',
+  sweetness: 'Sweetness',
+  body: 'Body',
+  bitterness: 'Bitterness',
+  dryness: 'Dryness',
+  clarity: 'Clarity',
+  aftertaste: 'Aftertaste',
+};
