@@ -5,8 +5,22 @@ export default defineConfig({
   test: {
     projects: [
       {
+        // Straight from the sources of every room.
         resolve: { conditions: ['vendu-source', ...defaultClientConditions] },
-        test: { name: 'unit', include: ['{core,contract,cli}/src/**/*.test.ts'] },
+        test: {
+          name: 'unit',
+          include: ['{core,contract,server,cli,web}/src/**/*.test.{ts,tsx}'],
+          setupFiles: ['web/src/testing/setup.ts'],
+        },
+      },
+      {
+        // The server's sources on the compiled core and contract, and a real MariaDB.
+        test: {
+          name: 'integration',
+          include: ['server/test/**/*.integration.ts'],
+          testTimeout: 20_000,
+          hookTimeout: 60_000,
+        },
       },
     ],
   },

@@ -68,12 +68,10 @@ export async function startServer(settings: ApplicationSettings, paths: ProfileP
     detached: true,
   });
   server.all.pipe(createWriteStream(paths.serverLog, { flags: 'a' }));
-  let isGone = false;
-  void server.then(() => (isGone = true));
   const deadlineMs = Date.now() + ANSWER_TIMEOUT_MS;
-  while (Date.now() < deadlineMs && !isGone) {
+  while (Date.now() < deadlineMs && server.exitCode === null) {
     if (await isHealthy(settings.port)) {
-      return { ended: async () => void (await server), stop: () => stopServer(server) };
+      return { ended: () => server.then(() => undefined), stop: () => stopServer(server) };
     }
     await sleep(150);
   }

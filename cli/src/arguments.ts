@@ -1,7 +1,7 @@
 import { parseArgs } from 'node:util';
 import { Trouble } from './report.js';
 
-export const SUITES = ['checks', 'unit', 'integration', 'e2e'] as const;
+const SUITES = ['checks', 'unit', 'integration', 'e2e'] as const;
 export type Suite = (typeof SUITES)[number];
 
 export type Command =

@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { existsSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { execa } from 'execa';
 import { ROOT } from './paths.js';
@@ -7,6 +7,7 @@ import { step, Trouble } from './report.js';
 
 const WEB_INPUTS = [
   'web/src',
+  'web/public',
   'web/index.html',
   'web/vite.config.ts',
   'core/src',
@@ -41,7 +42,7 @@ export function hashOf(inputs: readonly string[], root = ROOT): string {
     hash.update(path).update(readFileSync(join(root, path)));
   };
   for (const input of inputs) {
-    if (!existsSync(join(root, input, '.'))) add(input);
+    if (statSync(join(root, input)).isFile()) add(input);
     else {
       const files = readdirSync(join(root, input), { recursive: true, withFileTypes: true })
         .filter((entry) => entry.isFile())

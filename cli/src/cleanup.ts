@@ -1,4 +1,4 @@
-type Task = () => Promise<unknown>;
+type Task = () => unknown;
 
 const tasks: Task[] = [];
 let isEnding = false;

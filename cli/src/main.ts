@@ -18,8 +18,10 @@ async function main(): Promise<void> {
       return test(command);
     case 'stop':
       return stop();
-    case 'help':
-      return help();
+    case 'help': {
+      help();
+      return;
+    }
   }
 }
 

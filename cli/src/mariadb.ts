@@ -102,10 +102,8 @@ function serverArguments(paths: ProfilePaths, port: number): string[] {
 
 /** Judges by an answer, never by the pid file. */
 async function untilItAnswers(server: ResultPromise, paths: ProfilePaths): Promise<void> {
-  let isGone = false;
-  void server.then(() => (isGone = true));
   const deadlineMs = Date.now() + START_TIMEOUT_MS;
-  while (Date.now() < deadlineMs && !isGone) {
+  while (Date.now() < deadlineMs && server.exitCode === null) {
     if (await answers(paths.socket)) return;
     await sleep(100);
   }
@@ -126,7 +124,7 @@ async function answers(socket: string): Promise<boolean> {
     },
   );
   // "Access denied" is an answer too: the server is up and has a password already.
-  return !ping.failed || /access denied/i.test(ping.all ?? '');
+  return !ping.failed || /access denied/i.test(ping.all);
 }
 
 /** Gives the application its user, and takes root's empty password away. Done once per data folder. */

@@ -21,7 +21,7 @@ interface VitestReport {
 }
 
 export function vitestTally(report: string, exitCode: number | undefined): Tally {
-  const { numPassedTests, numFailedTests } = read<VitestReport>(report) ?? {
+  const { numPassedTests, numFailedTests } = (read(report) as VitestReport | null) ?? {
     numPassedTests: 0,
     numFailedTests: 0,
   };
@@ -33,7 +33,7 @@ interface PlaywrightReport {
 }
 
 export function playwrightTally(report: string, exitCode: number | undefined): Tally {
-  const stats = read<PlaywrightReport>(report)?.stats ?? { expected: 0, unexpected: 0, flaky: 0 };
+  const stats = (read(report) as PlaywrightReport | null)?.stats ?? { expected: 0, unexpected: 0, flaky: 0 };
   return honest({ passed: stats.expected, failed: stats.unexpected + stats.flaky }, exitCode);
 }
 
@@ -42,6 +42,6 @@ function honest(tally: Tally, exitCode: number | undefined): Tally {
   return exitCode !== 0 && tally.failed === 0 ? { ...tally, failed: 1 } : tally;
 }
 
-function read<T>(file: string): T | null {
-  return existsSync(file) ? (JSON.parse(readFileSync(file, 'utf8')) as T) : null;
+function read(file: string): unknown {
+  return existsSync(file) ? (JSON.parse(readFileSync(file, 'utf8')) as unknown) : null;
 }

@@ -2,6 +2,7 @@ import 'reflect-metadata';
 
 export * from './problem.js';
 export * from './validation/checkDto.js';
+export type { Choice, NumberRange, TextLength } from './validation/decorators.js';
 export * from './validation/fieldError.js';
 export * from './session/session.js';
 export * from './kit/kit.js';

@@ -43,7 +43,7 @@ export async function demo({ port, reset }: { port: number; reset: boolean }): P
   const server = await step('starting the server', () => startServer(settings, paths));
   atEnd(server.stop);
   noteRunning(paths, url);
-  atEnd(() => Promise.resolve(forgetRunning(paths)));
+  atEnd(() => forgetRunning(paths));
   console.log(`\nVendu is at ${url}. Ctrl-C stops it.`);
   await server.ended();
 }

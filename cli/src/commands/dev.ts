@@ -42,7 +42,12 @@ export async function dev({ port }: { port: number }): Promise<void> {
       env: { VENDU_API_PORT: String(apiPort) },
     }),
   ];
-  watchers.forEach((watcher) => atEnd(async () => void (watcher.kill('SIGTERM'), await watcher)));
+  for (const watcher of watchers) {
+    atEnd(() => {
+      watcher.kill('SIGTERM');
+      return watcher;
+    });
+  }
   console.log(`\nVendu follows the sources at http://127.0.0.1:${port}. Ctrl-C stops it.`);
   await Promise.all(watchers);
 }

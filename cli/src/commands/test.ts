@@ -47,7 +47,7 @@ export async function test({ suites }: { suites: readonly Suite[] }): Promise<vo
   if (findRunning(paths)) throw new Trouble('The tests are running already in this checkout.');
   mkdirSync(REPORTS, { recursive: true });
   noteRunning(paths, '');
-  atEnd(() => Promise.resolve(forgetRunning(paths)));
+  atEnd(() => forgetRunning(paths));
   await ensureDebianPackages([MARIADB, CHROMIUM]);
   await build();
   const tallies: Tally[] = [];

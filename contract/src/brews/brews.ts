@@ -9,7 +9,6 @@ import {
   ValidateNested,
 } from 'class-validator';
 import {
-  TASTING_STAGES,
   VERDICTS,
   type BrewPlan,
   type BrewResult,
@@ -118,11 +117,6 @@ export class TastingDto {
   @ValidateNested()
   @Type(() => IntensitiesDto)
   intensities!: IntensitiesDto;
-}
-
-export class TastingStageParam {
-  @OneOf({ label: 'Stage', values: TASTING_STAGES })
-  stage!: TastingStage;
 }
 
 export class VerdictDto {

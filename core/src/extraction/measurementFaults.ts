@@ -1,4 +1,4 @@
-export type MeasurementFaultReason = 'beverage-heavier-than-water' | 'reading-out-of-range';
+type MeasurementFaultReason = 'beverage-heavier-than-water' | 'reading-out-of-range';
 
 /** A weighed or read figure that cannot be right; `allowed` is the range it should be in. */
 export interface MeasurementFault {

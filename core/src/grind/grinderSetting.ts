@@ -6,8 +6,6 @@ export interface CalibrationPoint {
   grindUm: number;
 }
 
-export type GrinderReason = 'too-few-points' | 'not-monotone' | 'finer-than-reach' | 'coarser-than-reach';
-
 /** A failure to reach a size still says how near the grinder gets. */
 export interface OutOfReach {
   ok: false;

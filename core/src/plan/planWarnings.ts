@@ -1,7 +1,7 @@
 import { planRatio, planWaterG, type BrewPlan } from './plan.js';
 import { formatRatio } from '../quantity/ratio.js';
 
-export type PlanWarningReason = 'ratio-unusual' | 'bloom-unusual' | 'kettle-unusual' | 'mean-flow-unusual';
+type PlanWarningReason = 'ratio-unusual' | 'bloom-unusual' | 'kettle-unusual' | 'mean-flow-unusual';
 
 /** A plan that can be brewed but steps outside what the trade does; `advice` says what to do about it. */
 export interface PlanWarning {

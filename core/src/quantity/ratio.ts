@@ -1,4 +1,4 @@
-import { failure, success, type Result } from '../result.js';
+import { failure, type Result } from '../result.js';
 import { parseNumber } from './parseNumber.js';
 
 export type RatioReason = 'empty' | 'not-a-ratio';

@@ -15,11 +15,11 @@ export interface StartingFacts {
 }
 
 /** From here up a lot counts as grown high, m (common practice). */
-export const HIGH_ELEVATION_M = 1700;
+const HIGH_ELEVATION_M = 1700;
 /** Up to here a lot counts as grown low, m (common practice). */
-export const LOW_ELEVATION_M = 1200;
+const LOW_ELEVATION_M = 1200;
 
-export function middleElevationM({ elevation }: Pick<StartingFacts, 'elevation'>): number | null {
+function middleElevationM({ elevation }: Pick<StartingFacts, 'elevation'>): number | null {
   return elevation === null ? null : (elevation.fromM + elevation.toM) / 2;
 }
 

@@ -2,7 +2,7 @@ import type { Figure } from './figures.js';
 import { isHighGrown, isLongFermented, isLowGrown, type StartingFacts } from './facts.js';
 
 /** One push of a rule on one figure. */
-export interface RulePush {
+interface RulePush {
   figure: Figure;
   /** Signed size in the unit of the figure. */
   by: number;

@@ -4,16 +4,16 @@ import type { BrewModel } from './brew.model.js';
 
 /** The water of a brew: as written down, else as the plan says, and which of the two it is. */
 export function brewWater(brew: BrewModel): { waterG: number; basis: 'as-weighed' | 'as-planned' } {
-  if (brew.waterG !== null) return { waterG: Number(brew.waterG), basis: 'as-weighed' };
+  if (brew.waterG !== null) return { waterG: brew.waterG, basis: 'as-weighed' };
   return pouredWaterG({ plan: brew.plan, done: brew.steps });
 }
 
-export function resultOf(brew: BrewModel): BrewResult | null {
+function resultOf(brew: BrewModel): BrewResult | null {
   return brewResult({
-    doseG: Number(brew.doseG),
+    doseG: brew.doseG,
     waterG: brewWater(brew).waterG,
-    beverageG: brew.beverageG === null ? null : Number(brew.beverageG),
-    readingsPercent: brew.readings.map(({ tdsPercent }) => Number(tdsPercent)),
+    beverageG: brew.beverageG,
+    readingsPercent: brew.readings.map(({ tdsPercent }) => tdsPercent),
   });
 }
 
@@ -28,9 +28,9 @@ export function brewListItem(brew: BrewModel, number: number): BrewListItem {
     startedAt: brew.startedAt.toISOString(),
     plan: brew.plan,
     steps: brew.steps,
-    doseG: Number(brew.doseG),
+    doseG: brew.doseG,
     waterG: brewWater(brew).waterG,
-    beverageG: brew.beverageG === null ? null : Number(brew.beverageG),
+    beverageG: brew.beverageG,
     result: resultOf(brew),
     verdict: brew.verdict,
     isSetAside: brew.setAsideAt !== null,

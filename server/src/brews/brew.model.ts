@@ -7,6 +7,7 @@ import { RecipeVersionModel } from '../recipes/recipe-version.model.js';
 import { CorrectionModel } from './correction.model.js';
 import { ReadingModel } from './reading.model.js';
 import { TastingModel } from './tasting.model.js';
+import { DecimalColumn } from '../database/decimal-column.js';
 
 @Table({ tableName: 'brews', version: 'revision' })
 export class BrewModel extends Model {
@@ -20,9 +21,9 @@ export class BrewModel extends Model {
   /** The plan as it was when the brew was made. */
   @Column(DataType.JSON) declare plan: BrewPlan;
   @Column(DataType.JSON) declare steps: StepDone[];
-  @Column(DataType.DECIMAL(6, 1)) declare doseG: number;
-  @Column(DataType.DECIMAL(6, 1)) declare waterG: number | null;
-  @Column(DataType.DECIMAL(6, 1)) declare beverageG: number | null;
+  @DecimalColumn(6, 1) declare doseG: number;
+  @DecimalColumn(6, 1) declare waterG: number | null;
+  @DecimalColumn(6, 1) declare beverageG: number | null;
   @Column(DataType.TEXT) declare note: string;
   @Column(DataType.STRING) declare verdict: Verdict | null;
   @Column(DataType.STRING) declare verdictReason: string;

@@ -1,18 +1,34 @@
-import { Body, Controller, Delete, Get, HttpCode, Param, Patch, Post, Put } from '@nestjs/common';
+import {
+  Body,
+  Controller,
+  Delete,
+  Get,
+  HttpCode,
+  Param,
+  ParseEnumPipe,
+  Patch,
+  Post,
+  Put,
+} from '@nestjs/common';
+import { TASTING_STAGES, type TastingStage } from '@vendu/core';
 import {
   BrewKeyParam,
   NewReadingDto,
   PutBrewDto,
   TastingDto,
-  TastingStageParam,
   VerdictDto,
   WeighBrewDto,
   type BrewView,
 } from '@vendu/contract';
 import type { PersonModel } from '../people/person.model.js';
 import { IdPipe } from '../problem/id.pipe.js';
+import { notFound } from '../problem/problem-error.js';
 import { SignedIn } from '../session/access.js';
 import { BrewsService } from './brews.service.js';
+
+const STAGE_PIPE = new ParseEnumPipe(Object.fromEntries(TASTING_STAGES.map((stage) => [stage, stage])), {
+  exceptionFactory: () => notFound('tasting stage'),
+});
 
 @Controller('brews')
 export class BrewsController {
@@ -70,7 +86,7 @@ export class BrewsController {
   @Put(':brewId/tastings/:stage')
   putTasting(
     @Param('brewId', IdPipe) id: number,
-    @Param() { stage }: TastingStageParam,
+    @Param('stage', STAGE_PIPE) stage: TastingStage,
     @Body() tasting: TastingDto,
     @SignedIn() person: PersonModel,
   ): Promise<BrewView> {

@@ -102,7 +102,7 @@ export class BrewsService {
       roastAgeDays: roastAgeAtBrew(row),
       note: row.note,
       verdictReason: row.verdictReason,
-      readings: row.readings.map((reading) => ({ id: reading.id, tdsPercent: Number(reading.tdsPercent) })),
+      readings: row.readings.map((reading) => ({ id: reading.id, tdsPercent: reading.tdsPercent })),
       tastings: row.tastings.map(({ stage, notes, intensities, taster }) => ({
         stage,
         notes,
@@ -199,8 +199,8 @@ function correctionView({
 }: CorrectionModel): CorrectionView {
   return {
     field,
-    fromValue: numberOrNull(fromValue),
-    toValue: numberOrNull(toValue),
+    fromValue,
+    toValue,
     by: corrector.name,
     at: createdAt.toISOString(),
   };

@@ -2,6 +2,7 @@ import { BelongsTo, Column, DataType, Model, Table } from 'sequelize-typescript'
 import type { NonAttribute } from 'sequelize';
 import type { CorrectionView } from '@vendu/contract';
 import { PersonModel } from '../people/person.model.js';
+import { DecimalColumn } from '../database/decimal-column.js';
 
 /** What a weighed figure was before it was altered. */
 @Table({ tableName: 'corrections', updatedAt: false })
@@ -10,8 +11,8 @@ export class CorrectionModel extends Model {
   declare createdAt: Date;
   @Column(DataType.INTEGER) declare brewId: number;
   @Column(DataType.STRING) declare field: CorrectionView['field'];
-  @Column(DataType.DECIMAL(8, 1)) declare fromValue: number | null;
-  @Column(DataType.DECIMAL(8, 1)) declare toValue: number | null;
+  @DecimalColumn(8, 1) declare fromValue: number | null;
+  @DecimalColumn(8, 1) declare toValue: number | null;
   @Column(DataType.INTEGER) declare correctedBy: number;
   @BelongsTo(() => PersonModel, 'correctedBy') declare corrector: NonAttribute<PersonModel>;
 }

@@ -9,7 +9,6 @@ import {
   seededRandom,
   startingRecipe,
   type BrewPlan,
-  type BrewerShape,
 } from '@vendu/core';
 import { LotFactsDto } from '@vendu/contract';
 import { BrewModel } from '../brews/brew.model.js';
@@ -103,7 +102,7 @@ async function loadLot(lot: DemoLot, ground: Ground): Promise<void> {
         : { fromM: lot.facts.elevationFromM, toM: lot.facts.elevationToM ?? lot.facts.elevationFromM },
     roastLevel: lot.roastLevel,
     roastAgeDays: roastAgeDays({ roastedOn, onDate: dateDaysAgo(firstDaysAgo) }),
-    brewer: { shape: brewer.shape as BrewerShape, usualDoseG: Number(brewer.usualDoseG) },
+    brewer: { shape: brewer.shape, usualDoseG: brewer.usualDoseG },
     labElevationM: HOUSE.elevationM,
   });
   let version = await RecipeVersionModel.create(

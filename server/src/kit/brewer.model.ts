@@ -1,5 +1,6 @@
 import { Column, DataType, Model, Table } from 'sequelize-typescript';
 import type { BrewerShape } from '@vendu/core';
+import { DecimalColumn } from '../database/decimal-column.js';
 
 @Table({ tableName: 'brewers' })
 export class BrewerModel extends Model {
@@ -8,6 +9,6 @@ export class BrewerModel extends Model {
   @Column(DataType.STRING) declare shape: BrewerShape;
   @Column(DataType.STRING) declare outlet: string;
   @Column(DataType.STRING) declare paper: string;
-  @Column(DataType.DECIMAL(5, 1)) declare usualDoseG: number;
+  @DecimalColumn(5, 1) declare usualDoseG: number;
   @Column(DataType.INTEGER) declare capacityG: number;
 }

@@ -1,4 +1,5 @@
 import { Column, DataType, Model, Table } from 'sequelize-typescript';
+import { DecimalColumn } from '../database/decimal-column.js';
 
 /** One row: the lab itself. Its windows are house data, not constants of nature. */
 @Table({ tableName: 'house' })
@@ -7,8 +8,8 @@ export class HouseModel extends Model {
   @Column(DataType.STRING) declare name: string;
   @Column(DataType.STRING) declare place: string;
   @Column(DataType.INTEGER) declare elevationM: number;
-  @Column(DataType.DECIMAL(4, 2)) declare tdsLowPercent: number;
-  @Column(DataType.DECIMAL(4, 2)) declare tdsHighPercent: number;
-  @Column(DataType.DECIMAL(4, 1)) declare yieldLowPercent: number;
-  @Column(DataType.DECIMAL(4, 1)) declare yieldHighPercent: number;
+  @DecimalColumn(4, 2) declare tdsLowPercent: number;
+  @DecimalColumn(4, 2) declare tdsHighPercent: number;
+  @DecimalColumn(4, 1) declare yieldLowPercent: number;
+  @DecimalColumn(4, 1) declare yieldHighPercent: number;
 }

@@ -23,10 +23,10 @@ export class KitService {
       place: row.place,
       elevationM: row.elevationM,
       window: {
-        tdsLowPercent: Number(row.tdsLowPercent),
-        tdsHighPercent: Number(row.tdsHighPercent),
-        yieldLowPercent: Number(row.yieldLowPercent),
-        yieldHighPercent: Number(row.yieldHighPercent),
+        tdsLowPercent: row.tdsLowPercent,
+        tdsHighPercent: row.tdsHighPercent,
+        yieldLowPercent: row.yieldLowPercent,
+        yieldHighPercent: row.yieldHighPercent,
       },
     };
   }
@@ -45,9 +45,9 @@ export class KitService {
 }
 
 function brewerView({ id, name, shape, outlet, paper, usualDoseG, capacityG }: BrewerModel): BrewerView {
-  return { id, name, shape, outlet, paper, usualDoseG: Number(usualDoseG), capacityG };
+  return { id, name, shape, outlet, paper, usualDoseG, capacityG };
 }
 
 function grinderView({ id, name, burrSet, settingStep, points }: GrinderModel): GrinderView {
-  return { id, name, burrSet, settingStep: Number(settingStep), points };
+  return { id, name, burrSet, settingStep, points };
 }

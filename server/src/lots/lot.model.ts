@@ -2,6 +2,7 @@ import { Column, DataType, HasMany, Model, Table } from 'sequelize-typescript';
 import type { NonAttribute } from 'sequelize';
 import type { Process } from '@vendu/core';
 import { RoastBatchModel } from './roast-batch.model.js';
+import { DecimalColumn } from '../database/decimal-column.js';
 
 @Table({ tableName: 'lots', version: 'revision' })
 export class LotModel extends Model {
@@ -20,7 +21,7 @@ export class LotModel extends Model {
   @Column(DataType.STRING) declare harvest: string;
   @Column(DataType.STRING) declare drying: string;
   @Column(DataType.STRING) declare labelNotes: string;
-  @Column(DataType.DECIMAL(9, 1)) declare stockG: number | null;
+  @DecimalColumn(9, 1) declare stockG: number | null;
   @Column(DataType.INTEGER) declare createdBy: number;
   declare revision: number;
   @HasMany(() => RoastBatchModel, 'lotId') declare roastBatches: NonAttribute<RoastBatchModel[]>;

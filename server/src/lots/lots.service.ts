@@ -134,7 +134,7 @@ function grams(
   trail: readonly BrewListItem[],
 ): { gramsLeftG: number | null; gramsBrewedG: number } {
   const gramsBrewedG = Math.round(trail.reduce((sum, { doseG }) => sum + doseG, 0) * 10) / 10;
-  return { gramsBrewedG, gramsLeftG: row.stockG === null ? null : Number(row.stockG) - gramsBrewedG };
+  return { gramsBrewedG, gramsLeftG: row.stockG === null ? null : row.stockG - gramsBrewedG };
 }
 
 function facts(row: LotModel): LotFactsDto {
@@ -153,7 +153,7 @@ function facts(row: LotModel): LotFactsDto {
     harvest: row.harvest,
     drying: row.drying,
     labelNotes: row.labelNotes,
-    stockG: row.stockG === null ? null : Number(row.stockG),
+    stockG: row.stockG,
   };
 }
 

@@ -2,27 +2,28 @@ import type { INestApplication } from '@nestjs/common';
 import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
 import { defaultMetadataStorage } from 'class-transformer/cjs/storage.js';
 import { validationMetadatasToSchemas } from 'class-validator-jsonschema';
+import type { Choice, NumberRange, TextLength } from '@vendu/contract';
 import type { ISchemaConverters } from 'class-validator-jsonschema/build/defaultConverters.js';
 
 /** How the contract's own decorators read as JSON Schema; keyed by constraint name. */
 const CONVERTERS: ISchemaConverters = {
   numberBetween: ({ constraints }) => {
-    const { min, max, whole } = constraintOf<{ min: number; max: number; whole?: boolean }>(constraints);
+    const { min, max, whole } = constraintOf(constraints) as NumberRange;
     return { type: whole ? 'integer' : 'number', minimum: min, maximum: max };
   },
   textUpTo: ({ constraints }) => {
-    const { max, required } = constraintOf<{ max: number; required?: boolean }>(constraints);
+    const { max, required } = constraintOf(constraints) as TextLength;
     return { type: 'string', maxLength: max, ...(required ? { minLength: 1 } : {}) };
   },
   oneOf: ({ constraints }) => ({
     type: 'string',
-    enum: [...constraintOf<{ values: string[] }>(constraints).values],
+    enum: [...(constraintOf(constraints) as Choice).values],
   }),
   calendarDate: () => ({ type: 'string', format: 'date' }),
 };
 
-function constraintOf<T>(constraints: unknown): T {
-  return (constraints as [T])[0];
+function constraintOf(constraints: unknown): unknown {
+  return (constraints as [unknown])[0];
 }
 
 /** Serves the OpenAPI document at `/api/docs`, its schemas made from the same classes that check input. */

@@ -20,7 +20,7 @@ export class ProblemFilter implements ExceptionFilter {
       status,
       detail,
       instance: request.originalUrl,
-      requestId: String(request.id ?? ''),
+      requestId: response.get('X-Request-Id') ?? '',
       errors,
     };
     response.status(status).type('application/problem+json').send(JSON.stringify(problem));

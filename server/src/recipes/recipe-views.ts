@@ -22,7 +22,7 @@ export function settingFor(
   return { grinderSetting: Math.round(steps * grinder.settingStep * 100) / 100, grinderNote: '' };
 }
 
-export function signature(person: PersonModel | null, at: Date | null): Signature | null {
+function signature(person: PersonModel | null, at: Date | null): Signature | null {
   return person && at ? { by: person.name, at: at.toISOString() } : null;
 }
 

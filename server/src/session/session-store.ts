@@ -10,30 +10,37 @@ export const SESSION_AGE_MS = 14 * 24 * 3_600_000;
 /** Keeps sessions in MariaDB, on the application's own pool. Every read checks the expiry. */
 export class SessionStore extends Store {
   override get(id: string, callback: (error: unknown, session?: SessionData | null) => void): void {
-    SessionModel.findOne({ where: { id, expiresAt: { [Op.gt]: new Date() } } }).then(
+    void SessionModel.findOne({ where: { id, expiresAt: { [Op.gt]: new Date() } } }).then(
       (row) => callback(null, row ? (JSON.parse(row.data) as SessionData) : null),
       callback,
     );
   }
 
   override set(id: string, session: SessionData, callback?: Callback): void {
-    const expiresAt = session.cookie.expires ?? new Date(Date.now() + SESSION_AGE_MS);
-    SessionModel.upsert({ id, data: JSON.stringify(session), expiresAt }).then(() => callback?.(), callback);
+    const expiresAt = expiryOf(session);
+    void SessionModel.upsert({ id, data: JSON.stringify(session), expiresAt }).then(
+      () => callback?.(),
+      callback,
+    );
   }
 
   override destroy(id: string, callback?: Callback): void {
     // Signing out is also when the dead sessions of others are swept out.
-    SessionModel.destroy({ where: { [Op.or]: [{ id }, { expiresAt: { [Op.lt]: new Date() } }] } }).then(
+    void SessionModel.destroy({ where: { [Op.or]: [{ id }, { expiresAt: { [Op.lt]: new Date() } }] } }).then(
       () => callback?.(),
       callback,
     );
   }
 
   override touch(id: string, session: SessionData, callback?: () => void): void {
-    const expiresAt = session.cookie.expires ?? new Date(Date.now() + SESSION_AGE_MS);
-    SessionModel.update({ expiresAt }, { where: { id } }).then(
+    const expiresAt = expiryOf(session);
+    void SessionModel.update({ expiresAt }, { where: { id } }).then(
       () => callback?.(),
       () => callback?.(),
     );
   }
+}
+
+function expiryOf({ cookie }: SessionData): Date {
+  return new Date(Date.now() + (cookie.maxAge ?? SESSION_AGE_MS));
 }

@@ -3,10 +3,10 @@ import { useCallback, useState } from 'react';
 const PREFIX = 'vendu.draft.';
 
 /** Reads a draft; anything unreadable counts as none. */
-export function readDraft<T>(key: string): T | null {
+export function readDraft(key: string): unknown {
   try {
     const text = localStorage.getItem(PREFIX + key);
-    return text === null ? null : (JSON.parse(text) as T);
+    return text === null ? null : (JSON.parse(text) as unknown);
   } catch {
     return null;
   }
@@ -29,9 +29,9 @@ export function useDraft<T>(
   key: string,
   initial: T,
 ): [value: T, change: (next: T) => void, drop: () => void] {
-  const [state, setState] = useState(() => ({ key, value: readDraft<T>(key) ?? initial }));
+  const [state, setState] = useState(() => ({ key, value: (readDraft(key) as T | null) ?? initial }));
   // Another key is another draft; React lets state be set while rendering for this.
-  if (state.key !== key) setState({ key, value: readDraft<T>(key) ?? initial });
+  if (state.key !== key) setState({ key, value: (readDraft(key) as T | null) ?? initial });
   const change = useCallback(
     (value: T) => {
       writeDraft(key, value);

@@ -14,7 +14,7 @@ const BENCH_DRAFT = 'bench';
 
 /** The store. What runs on the bench is read from this device at the start and kept there at every change. */
 export function createStore() {
-  const kept = readDraft<RootState['bench']>(BENCH_DRAFT);
+  const kept = readDraft(BENCH_DRAFT) as RootState['bench'] | null;
   const store = configureStore({
     reducer: rootReducer,
     middleware: (getDefault) => getDefault().concat(api.middleware),

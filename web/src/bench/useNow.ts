@@ -9,7 +9,6 @@ export function useNow(everyMs: number | null): number {
   const [nowMs, setNowMs] = useState(() => Date.now());
   useEffect(() => {
     if (everyMs === null) return;
-    setNowMs(Date.now());
     const timer = setInterval(() => setNowMs(Date.now()), everyMs);
     return () => clearInterval(timer);
   }, [everyMs]);

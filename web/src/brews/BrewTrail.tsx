@@ -19,7 +19,7 @@ export function BrewTrail({ brews }: { brews: readonly BrewListItem[] }) {
           <th className={`${HEAD} text-right`}>Drained</th>
           <th className={`${HEAD} text-right`}>Strength, %</th>
           <th className={`${HEAD} text-right`}>Yield, %</th>
-          <th className={`${HEAD} pr-0`}>Verdict</th>
+          <th className={HEAD}>Verdict</th>
         </tr>
       </thead>
       <tbody>
@@ -47,7 +47,7 @@ export function BrewTrail({ brews }: { brews: readonly BrewListItem[] }) {
                 {brew.result ? yieldWords(brew.result) : '–'}
                 {brew.result?.yield.basis === 'assumed' && <div className="caption font-words">assumed</div>}
               </td>
-              <td className={`${CELL} pr-0`}>
+              <td className={CELL}>
                 {brew.verdict ? VERDICT_WORDS[brew.verdict] : <span className="text-quiet">none yet</span>}
               </td>
             </tr>

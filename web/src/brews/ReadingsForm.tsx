@@ -1,5 +1,5 @@
 import { X } from 'lucide-react';
-import type { FormEvent } from 'react';
+import type { SubmitEvent } from 'react';
 import { useState } from 'react';
 import { parseWithUnit, readingFault } from '@vendu/core';
 import type { BrewView } from '@vendu/contract';
@@ -17,12 +17,18 @@ export function ReadingsForm({ brew }: { brew: BrewView }) {
   const [add, { error, isLoading }] = useAddReadingMutation();
   const [setRemoved] = useSetReadingRemovedMutation();
 
-  async function send(event: FormEvent) {
+  async function send(event: SubmitEvent) {
     event.preventDefault();
     const parsed = parseWithUnit(text, '%');
-    if (!parsed.ok) return setComplaint(parsed.message);
+    if (!parsed.ok) {
+      setComplaint(parsed.message);
+      return;
+    }
     const fault = readingFault({ tdsPercent: parsed.value });
-    if (fault) return setComplaint(fault.message);
+    if (fault) {
+      setComplaint(fault.message);
+      return;
+    }
     setComplaint(undefined);
     const { data } = await add({ id: brew.id, tdsPercent: parsed.value });
     if (data) setText('');

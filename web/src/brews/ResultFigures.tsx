@@ -3,7 +3,7 @@ import type { BrewView } from '@vendu/contract';
 import { Explain } from '../ui/Explain';
 import { Figure } from '../ui/Figure';
 import { Notice } from '../ui/Notice';
-import { strengthWords, yieldWords } from './resultWords';
+import { yieldWords } from './resultWords';
 
 const NOTE_WORDS: Record<ReadingNote, string> = {
   'too-few': 'Fewer than three readings: their spread says nothing yet. Read once more.',
@@ -23,11 +23,12 @@ export function ResultFigures({ brew }: { brew: BrewView }) {
   }
   return (
     <div className="flex flex-col gap-4">
-      <div className="flex flex-wrap gap-x-12 gap-y-4">
+      <div className="flex flex-wrap gap-x-10 gap-y-4">
         <Figure
           size="large"
           label="Strength"
-          value={strengthWords(result)}
+          value={result.strength.meanPercent.toFixed(2)}
+          spread={`± ${result.strength.uncertaintyPercent.toFixed(2)}`}
           unit="% TDS"
           hue="text-strength"
           note={<StrengthTrail brew={brew} result={result} />}
@@ -35,7 +36,10 @@ export function ResultFigures({ brew }: { brew: BrewView }) {
         <Figure
           size="large"
           label={result.yield.basis === 'weighed' ? 'Yield' : 'Yield, assumed'}
-          value={yieldWords(result)}
+          value={result.yield.basis === 'weighed' ? result.yield.yieldPercent.toFixed(1) : yieldWords(result)}
+          spread={
+            result.yield.basis === 'weighed' ? `± ${result.yield.uncertaintyPoints.toFixed(1)}` : undefined
+          }
           unit="% of dose"
           hue="text-yield"
           note={<YieldTrail brew={brew} result={result} />}

@@ -37,6 +37,12 @@ export function TastingSheets({ brew }: { brew: BrewView }) {
   );
 }
 
+function intensityWords(intensities: TastingView['intensities']): string {
+  return INTENSITIES.flatMap((name) =>
+    intensities[name] === null ? [] : [`${name} ${intensities[name]}`],
+  ).join(', ');
+}
+
 const NOTHING_SAID = Object.fromEntries(INTENSITIES.map((name) => [name, null])) as Record<
   Intensity,
   number | null
@@ -69,10 +75,13 @@ function Sheet({
       <h3 className="font-semibold">
         {name} <span className="caption font-normal">{hint}</span>
       </h3>
-      {others.map(({ by, notes }) => (
-        <p key={by} className="border-l-2 border-rule pl-2 text-small">
-          {notes} <span className="caption">{by}</span>
-        </p>
+      {others.map(({ by, notes, intensities }) => (
+        <div key={by} className="border-l-2 border-edge pl-2 text-small">
+          <p>
+            {notes} <span className="caption">{by}</span>
+          </p>
+          <p className="caption">{intensityWords(intensities)}</p>
+        </div>
       ))}
       <Field label="What it tastes of">
         {(control) => (

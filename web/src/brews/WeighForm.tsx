@@ -64,10 +64,11 @@ export function WeighForm({ brew }: { brew: BrewView }) {
           label="Beverage"
           quantity={within(GRAMS, { label: 'Beverage', min: 10, max: 5000 })}
           value={figures.beverageG}
-          onCommit={(beverageG) => {
+          onOffer={(beverageG) => {
             const fault = beverageFault({ beverageG, waterG: figures.waterG ?? brew.waterG });
             if (fault) return fault.message;
-            return set({ beverageG });
+            set({ beverageG });
+            return undefined;
           }}
           onClear={() => set({ beverageG: null })}
           placeholder="not weighed"

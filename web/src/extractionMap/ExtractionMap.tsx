@@ -2,11 +2,11 @@ import {
   CartesianGrid,
   ErrorBar,
   Label,
-  Line,
-  LineChart,
   ReferenceArea,
   ReferenceLine,
   ResponsiveContainer,
+  Scatter,
+  ScatterChart,
   XAxis,
   YAxis,
 } from 'recharts';
@@ -50,17 +50,13 @@ export function ExtractionMap({ brews, currentId, window, height = 320 }: Extrac
   return (
     <figure aria-label={label}>
       <ResponsiveContainer width="100%" height={height}>
-        <LineChart
-          data={points}
-          margin={{ top: 14, right: 26, bottom: 18, left: 4 }}
-          accessibilityLayer={false}
-        >
+        <ScatterChart margin={{ top: 14, right: 26, bottom: 18, left: 4 }} accessibilityLayer={false}>
           <CartesianGrid stroke="var(--color-rule)" strokeDasharray="1 4" />
           <XAxis
             dataKey="yieldPercent"
             type="number"
             domain={xDomain}
-            tickCount={xDomain[1] - xDomain[0] + 1}
+            ticks={ticks(xDomain, 1)}
             stroke="var(--color-ink)"
             tick={TICK}
             tickLine={false}
@@ -77,6 +73,7 @@ export function ExtractionMap({ brews, currentId, window, height = 320 }: Extrac
             dataKey="tdsPercent"
             type="number"
             domain={yDomain}
+            ticks={ticks(yDomain, 0.1)}
             stroke="var(--color-ink)"
             tick={TICK}
             tickLine={false}
@@ -103,12 +100,12 @@ export function ExtractionMap({ brews, currentId, window, height = 320 }: Extrac
             stroke="var(--color-edge)"
             strokeDasharray="4 3"
           >
-            <Label value="house window" position="insideTopLeft" className="fill-quiet text-[11px]" />
+            <Label value="house window" position="insideBottomRight" className="fill-quiet text-[11px]" />
           </ReferenceArea>
           {ratios.map((ratio) => (
             <ReferenceLine
               key={ratio}
-              segment={ratioSegment(ratio, xDomain)}
+              segment={ratioSegment(ratio, xDomain, yDomain)}
               stroke="var(--color-edge)"
               strokeWidth={1}
               ifOverflow="hidden"
@@ -121,24 +118,15 @@ export function ExtractionMap({ brews, currentId, window, height = 320 }: Extrac
               />
             </ReferenceLine>
           ))}
-          <Line
-            dataKey="tdsPercent"
-            stroke="var(--color-quiet)"
-            strokeWidth={1}
-            strokeDasharray="2 3"
+          <Scatter
+            data={points}
+            line={{ stroke: 'var(--color-quiet)', strokeWidth: 1, strokeDasharray: '2 3' }}
             isAnimationActive={false}
-            activeDot={false}
-            dot={({ cx, cy, payload }: { cx?: number; cy?: number; payload?: MapPoint }) =>
+            shape={({ cx, cy, payload }: { cx?: number; cy?: number; payload?: MapPoint }) =>
               payload && cx !== undefined && cy !== undefined ? (
-                <BrewDot
-                  key={payload.id}
-                  cx={cx}
-                  cy={cy}
-                  point={payload}
-                  isCurrent={payload.id === last?.id}
-                />
+                <BrewDot cx={cx} cy={cy} point={payload} isCurrent={payload.id === last?.id} />
               ) : (
-                <g key="none" />
+                <g />
               )
             }
           >
@@ -148,7 +136,6 @@ export function ExtractionMap({ brews, currentId, window, height = 320 }: Extrac
               width={5}
               stroke="var(--color-strength)"
               strokeWidth={1.2}
-              isAnimationActive={false}
             />
             <ErrorBar
               dataKey="yieldError"
@@ -156,10 +143,9 @@ export function ExtractionMap({ brews, currentId, window, height = 320 }: Extrac
               width={5}
               stroke="var(--color-yield)"
               strokeWidth={1.2}
-              isAnimationActive={false}
             />
-          </Line>
-        </LineChart>
+          </Scatter>
+        </ScatterChart>
       </ResponsiveContainer>
       {points.length === 0 && (
         <figcaption className="caption -mt-2 pl-14">The first reading puts the first point here.</figcaption>
@@ -240,13 +226,25 @@ function domains(
   };
 }
 
+/** The line of one ratio across the map, cut where it leaves it. */
 function ratioSegment(
   ratio: number,
   [fromYield, toYield]: [number, number],
+  [fromTds, toTds]: [number, number],
 ): [{ x: number; y: number }, { x: number; y: number }] {
   const at = (yieldPercent: number) => ({
     x: yieldPercent,
     y: ratioLineTdsPercent({ yieldPercent, waterPerDose: ratio }),
   });
-  return [at(fromYield), at(toYield)];
+  // Strength is proportional to yield on such a line, so the yield at a strength is found by proportion.
+  const perYield = at(1).y;
+  return [at(Math.max(fromYield, fromTds / perYield)), at(Math.min(toYield, toTds / perYield))];
+}
+
+/** Every step from low to high, both ends too. */
+function ticks([low, high]: [number, number], step: number): number[] {
+  return Array.from(
+    { length: Math.round((high - low) / step) + 1 },
+    (_, index) => Math.round((low + index * step) * 100) / 100,
+  );
 }

@@ -24,16 +24,15 @@ interface LotFormProps {
 /** The facts of a lot. Typed text is kept on this device until the lot is stored. */
 export function LotForm({ draftKey, initial, purpose, trouble, isSending, onSend, backTo }: LotFormProps) {
   const form = useForm<LotFormText>({
-    defaultValues: { ...initial, ...readDraft<LotFormText>(draftKey) },
+    defaultValues: { ...initial, ...(readDraft(draftKey) as LotFormText | null) },
     resolver: lotFormResolver(purpose),
     mode: 'onTouched',
   });
-  const { register, handleSubmit, watch, setError, formState } = form;
+  const { register, handleSubmit, subscribe, setError, formState } = form;
 
   useEffect(() => {
-    const following = watch((values) => writeDraft(draftKey, values));
-    return () => following.unsubscribe();
-  }, [watch, draftKey]);
+    return subscribe({ formState: { values: true }, callback: ({ values }) => writeDraft(draftKey, values) });
+  }, [subscribe, draftKey]);
 
   useEffect(() => {
     for (const { field, message } of trouble?.errors ?? []) {

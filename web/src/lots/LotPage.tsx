@@ -41,7 +41,15 @@ export function LotPage() {
           <section>
             <h2 className="heading mb-3">Recipes</h2>
             <Recipes lot={lot} />
-            {kit && <StartRecipe lot={lot} kit={kit} />}
+            {kit && lot.recipes.length === 0 && <StartRecipe lot={lot} kit={kit} />}
+            {kit && lot.recipes.length > 0 && (
+              <details className="mt-2">
+                <summary className="text-small text-quiet underline underline-offset-3 hover:text-ink">
+                  A recipe for another brewer
+                </summary>
+                <StartRecipe lot={lot} kit={kit} />
+              </details>
+            )}
           </section>
           <section>
             <h2 className="heading mb-2">Trail of brews</h2>

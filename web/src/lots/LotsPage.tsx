@@ -45,10 +45,11 @@ function NoLots() {
   );
 }
 
-const HEAD = 'border-b border-ink pb-1.5 pr-4 text-left align-bottom text-tiny font-medium text-quiet';
-const NUMBER_HEAD = `${HEAD} text-right`;
-const CELL = 'border-b border-rule py-3 pr-4 align-top';
-const NUMBER = `${CELL} reading text-right`;
+const HEAD = 'border-b border-ink pb-1.5 pr-5 text-left align-bottom text-tiny font-medium text-quiet';
+const NUMBER_HEAD =
+  'border-b border-ink pb-1.5 pl-3 text-right align-bottom text-tiny font-medium text-quiet';
+const CELL = 'border-b border-rule py-3 pr-5 align-top';
+const NUMBER = 'reading border-b border-rule py-3 pl-3 text-right align-top';
 
 function LotTable({ lots }: { lots: LotListItem[] }) {
   return (
@@ -63,7 +64,7 @@ function LotTable({ lots }: { lots: LotListItem[] }) {
           <th className={NUMBER_HEAD}>Brews</th>
           <th className={NUMBER_HEAD}>Last strength</th>
           <th className={NUMBER_HEAD}>Last yield</th>
-          <th className={`${NUMBER_HEAD} pr-0`}>Left</th>
+          <th className={NUMBER_HEAD}>Left</th>
         </tr>
       </thead>
       <tbody>
@@ -131,7 +132,7 @@ function LotRow({ lot }: { lot: LotListItem }) {
         )}
         {lot.lastYieldBasis === 'assumed' && <div className="caption font-words">assumed</div>}
       </td>
-      <td className={`${NUMBER} pr-0`}>
+      <td className={NUMBER}>
         {lot.gramsLeftG === null ? <Unread /> : <Reading value={Math.round(lot.gramsLeftG)} unit="g" />}
       </td>
     </tr>

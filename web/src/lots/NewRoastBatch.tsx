@@ -1,4 +1,4 @@
-import { useState, type FormEvent } from 'react';
+import { useState, type SubmitEvent } from 'react';
 import { ROAST_LEVELS, type RoastLevel } from '@vendu/core';
 import { byField, troubleOf } from '../api/problem';
 import { Button } from '../ui/Button';
@@ -13,7 +13,7 @@ export function NewRoastBatch({ lotId }: { lotId: number }) {
   const [level, setLevel] = useState<RoastLevel | ''>('');
   const trouble = troubleOf(error);
   const errors = byField(trouble?.errors ?? []);
-  async function send(event: FormEvent) {
+  async function send(event: SubmitEvent) {
     event.preventDefault();
     const { data } = await add({ id: lotId, batch: { roastedOn, level: level || null } });
     if (data) setRoastedOn('');

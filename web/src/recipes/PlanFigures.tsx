@@ -20,7 +20,7 @@ export function PlanFigures({ plan, onEdit, faults, settingHint }: PlanFiguresPr
     return undefined;
   }
   return (
-    <div className="grid grid-cols-3 gap-x-4 gap-y-3">
+    <div className="grid grid-cols-3 gap-x-3 gap-y-3 md:grid-cols-6">
       <QuantityField
         label="Dose"
         quantity={within(GRAMS, { label: 'Dose', min: 5, max: 120 })}
@@ -32,14 +32,14 @@ export function PlanFigures({ plan, onEdit, faults, settingHint }: PlanFiguresPr
         label="Ratio"
         quantity={within(RATIO, { label: 'Ratio', min: 5, max: 40 })}
         value={planRatio(plan)}
-        onCommit={(ratio) => rewater(Math.round(plan.doseG * ratio))}
+        onOffer={(ratio) => rewater(Math.round(plan.doseG * ratio))}
         hint="moves the water"
       />
       <QuantityField
         label="Water"
         quantity={within(GRAMS, { label: 'Water', min: 20, max: 5000 })}
         value={waterG}
-        onCommit={rewater}
+        onOffer={rewater}
       />
       <QuantityField
         label="Kettle"

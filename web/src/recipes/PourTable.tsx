@@ -88,7 +88,7 @@ export function PourTable({ plan, onEdit, faults }: PourTableProps) {
                     label={`${name}, amount`}
                     quantity={amount}
                     value={pour.amountG}
-                    onCommit={(amountG) => take(setPourAmount({ pours: plan.pours, index, amountG }))}
+                    onOffer={(amountG) => take(setPourAmount({ pours: plan.pours, index, amountG }))}
                     error={faults[`pours.${index}.amountG`]}
                   />
                 </td>
@@ -98,7 +98,7 @@ export function PourTable({ plan, onEdit, faults }: PourTableProps) {
                     label={`${name}, running total`}
                     quantity={GRAMS}
                     value={totals[index] ?? null}
-                    onCommit={(totalG) => take(setRunningTotal({ pours: plan.pours, index, totalG }))}
+                    onOffer={(totalG) => take(setRunningTotal({ pours: plan.pours, index, totalG }))}
                   />
                 </td>
                 <td className={`${CELL} w-28`}>

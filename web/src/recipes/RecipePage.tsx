@@ -6,7 +6,7 @@ import { byField, troubleOf } from '../api/problem';
 import { BrewTrail } from '../brews/BrewTrail';
 import { AdditionsNote } from '../lots/AdditionsNote';
 import { useKitQuery } from '../lots/lotsApi';
-import { Staircase } from '../staircase/Staircase';
+import { FittedStaircase } from '../staircase/FittedStaircase';
 import { Button, ButtonLink } from '../ui/Button';
 import { Field, INPUT } from '../ui/Field';
 import { Loading } from '../ui/Loading';
@@ -105,13 +105,13 @@ function RecipeSheet({
       </header>
 
       <div className="grid gap-10 xl:grid-cols-[minmax(0,1fr)_400px]">
-        <div className="flex min-w-0 flex-col gap-6">
+        <div className="flex min-w-0 flex-col gap-4">
           <div className="bg-raised">
-            <Staircase
+            <FittedStaircase
               plan={plan}
               behind={compared?.plan ?? (editor.isChanged ? newest.plan : undefined)}
-              width={820}
-              height={280}
+
+              height={236}
               label={`Staircase of the plan: ${plan.pours.length} pours, drained at ${plan.drawdownS} seconds`}
             />
           </div>
@@ -157,7 +157,13 @@ function RecipeSheet({
                 >
                   Save as version {newest.number + 1}
                 </Button>
-                <Button weight="quiet" onClick={() => (editor.drop(), reset())}>
+                <Button
+                  weight="quiet"
+                  onClick={() => {
+                    editor.drop();
+                    reset();
+                  }}
+                >
                   Let the changes go
                 </Button>
               </div>

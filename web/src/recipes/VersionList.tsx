@@ -138,7 +138,11 @@ function Signatures({ recipe, version }: { recipe: RecipeView; version: RecipeVe
         </p>
       )}
       {!version.accepted && version.brewCount > 0 && (
-        <Button className="self-start" onClick={() => void setAccepted({ versionId, accepted: true })}>
+        <Button
+          weight={number === recipe.versions[0]?.number ? 'plain' : 'quiet'}
+          className={number === recipe.versions[0]?.number ? 'self-start' : '-ml-3 self-start'}
+          onClick={() => void setAccepted({ versionId, accepted: true })}
+        >
           Accept version {number}
         </Button>
       )}

@@ -1,4 +1,4 @@
-import { useState, type FormEvent } from 'react';
+import { useState, type SubmitEvent } from 'react';
 import { Navigate, useLocation } from 'react-router';
 import type { BrewPlan } from '@vendu/core';
 import { byField, troubleOf } from '../api/problem';
@@ -33,7 +33,7 @@ export function SignInPage() {
 
   const trouble = troubleOf(error);
   const errors = byField(trouble?.errors ?? []);
-  const submit = (event: FormEvent) => {
+  const submit = (event: SubmitEvent) => {
     event.preventDefault();
     void signIn({ email, password });
   };
@@ -41,7 +41,7 @@ export function SignInPage() {
     <main className="grid min-h-dvh lg:grid-cols-[1.25fr_1fr]">
       <section className="hidden flex-col justify-between border-r border-ink bg-raised p-12 lg:flex">
         <h1 className="flex items-center gap-3 text-[2.5rem] leading-none font-bold tracking-tight">
-          <Mark />
+          <Mark height={34} />
           Vendu
         </h1>
         <Staircase plan={DRAWING} width={620} height={340} label="A staircase of water against time" />

@@ -7,8 +7,10 @@ interface QuantityFieldProps {
   label: string;
   quantity: Quantity;
   value: number | null;
-  /** Called with a figure that could be read; an answer is shown as what is wrong with it. */
-  onCommit: (value: number) => string | undefined | void;
+  /** Called with a figure that could be read. */
+  onCommit?: (value: number) => void;
+  /** The same where the figure may still be refused: the answer is shown as what is wrong with it. */
+  onOffer?: (value: number) => string | undefined;
   /** Called when the field was emptied; without it an empty field is an error. */
   onClear?: () => void;
   error?: string | undefined;
@@ -28,6 +30,7 @@ export function QuantityField({
   quantity,
   value,
   onCommit,
+  onOffer,
   onClear,
   error,
   hint,
@@ -50,15 +53,23 @@ export function QuantityField({
 
   function commit() {
     isEditing.current = false;
-    if (text === shown) return setComplaint(undefined);
+    if (text === shown) {
+      setComplaint(undefined);
+      return;
+    }
     if (text.trim() === '' && onClear) {
       setComplaint(undefined);
-      return onClear();
+      onClear();
+      return;
     }
     const parsed = quantity.parse(text);
-    if (!parsed.ok) return setComplaint(parsed.message);
-    const refused = onCommit(parsed.value);
-    setComplaint(refused ?? undefined);
+    if (!parsed.ok) {
+      setComplaint(parsed.message);
+      return;
+    }
+    onCommit?.(parsed.value);
+    const refused = onOffer?.(parsed.value);
+    setComplaint(refused);
     // What was refused stays as typed; what was taken is written in the house's form.
     if (!refused) setText(quantity.format(parsed.value));
   }

@@ -7,17 +7,13 @@ export function StageLadder({ stage }: { stage: LotStage }) {
   const at = LOT_STAGES.indexOf(stage);
   return (
     <div role="img" aria-label={`${STAGE_WORDS[stage]}, step ${at + 1} of ${LOT_STAGES.length}`}>
-      <div aria-hidden className="flex h-3 items-end gap-1">
+      <div aria-hidden className="flex h-4 w-fit items-end gap-[7px] border-b border-edge px-px">
         {LOT_STAGES.map((each, index) => (
           <span
             key={each}
             className={classes(
-              'w-3 border-b-2',
-              index === at
-                ? 'h-3 border-l-2 border-ink'
-                : index < at
-                  ? 'h-1.5 border-ink'
-                  : 'h-1.5 border-rule',
+              'w-[3px]',
+              index === at ? 'h-4 bg-ink' : index < at ? 'h-2 bg-ink' : 'h-2 bg-rule',
             )}
           />
         ))}

@@ -34,13 +34,6 @@ export const GRAMS = plain('g', 'text-water', 1);
 export const MICROMETRES = plain('µm', 'text-ink', 0);
 export const FLOW = plain('g/s', 'text-flow', 1);
 
-export const STRENGTH: Quantity = {
-  unit: '%',
-  hue: 'text-strength',
-  format: (value) => value.toFixed(2),
-  parse: (text) => parseWithUnit(text, '%'),
-};
-
 export const CELSIUS: Quantity = {
   unit: '°C',
   hue: 'text-temperature',

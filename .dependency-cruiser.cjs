@@ -1,0 +1,54 @@
+/** The rooms of the house and the way imports may run: web and server -> contract -> core, nothing backwards. */
+const room = (name, mayUse) => ({
+  name: `${name}-imports`,
+  comment: `${name} may import only: ${mayUse.join(', ') || 'packages'}`,
+  severity: 'error',
+  from: { path: `^${name}/` },
+  to: {
+    path: '^(core|contract|server|web|cli|e2e)/',
+    pathNot: [`^${name}/`, ...mayUse.map((other) => `^${other}/`)],
+  },
+});
+
+module.exports = {
+  forbidden: [
+    room('core', []),
+    room('contract', ['core']),
+    room('server', ['contract', 'core']),
+    room('web', ['contract', 'core']),
+    room('cli', []),
+    {
+      name: 'core-is-pure',
+      comment: 'core computes: no framework, no input or output, only general-purpose mathematics and dates',
+      severity: 'error',
+      from: { path: '^core/src/', pathNot: '\\.test\\.ts$' },
+      to: { pathNot: ['^core/', '^node_modules/(simple-statistics|date-fns)/'] },
+    },
+    {
+      name: 'web-features-behind-ui',
+      comment: 'the design system knows no feature',
+      severity: 'error',
+      from: { path: '^web/src/(ui|staircase|extractionMap)/' },
+      to: { path: '^web/src/', pathNot: '^web/src/(ui|staircase|extractionMap|api/problem)' },
+    },
+    {
+      name: 'no-circles',
+      severity: 'error',
+      from: {},
+      to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } },
+    },
+    { name: 'not-to-unresolvable', severity: 'error', from: {}, to: { couldNotResolve: true } },
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    exclude: { path: ['(^|/)dist/', '\\.d\\.ts$'] },
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: 'tsconfig.base.json' },
+    enhancedResolveOptions: {
+      conditionNames: ['vendu-source', 'import', 'require', 'node', 'default', 'types'],
+      exportsFields: ['exports'],
+      extensions: ['.ts', '.tsx', '.js', '.jsx', '.cjs', '.mjs', '.json', '.css'],
+      mainFields: ['module', 'main', 'types'],
+    },
+  },
+};

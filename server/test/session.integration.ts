@@ -1,0 +1,113 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import type { Problem, SessionView } from '@vendu/contract';
+import { DEMO_ACCOUNTS } from '../src/demo/accounts.js';
+import { SessionModel } from '../src/session/session.model.js';
+import { startRecipe, startTestApplication, takeInLot, type TestApplication } from './support/application.js';
+
+let app: TestApplication;
+beforeAll(async () => {
+  app = await startTestApplication();
+});
+afterAll(() => app.close());
+
+describe('a visitor', () => {
+  it('sees health, the session and published recipes only', async () => {
+    expect((await app.visitor.get('/api/health').expect(200)).body).toEqual({ status: 'ok' });
+    await app.visitor.get('/api/session').expect(200);
+    await app.visitor.get('/api/published').expect(200);
+    for (const path of ['/api/lots', '/api/lots/1', '/api/recipes/1', '/api/brews/1', '/api/kit']) {
+      const response = await app.visitor.get(path);
+      expect([path, response.status, (response.body as Problem).type]).toEqual([
+        path,
+        401,
+        '/problems/not-signed-in',
+      ]);
+    }
+    await app.visitor.post('/api/lots').send({}).expect(401);
+  });
+
+  it('learns nothing of the lab from the public card', async () => {
+    const { body } = await app.visitor.get('/api/published/umuseke-ridge-kittiwake-60').expect(200);
+    expect(Object.keys(body as object)).not.toEqual(expect.arrayContaining(['brews', 'stockG', 'reasons']));
+  });
+
+  it('can read the OpenAPI document, with the ranges of the fields', async () => {
+    const { body } = await app.visitor.get('/api/docs/json').expect(200);
+    expect(body).toMatchObject({
+      openapi: expect.stringMatching(/^3\./) as string,
+      components: {
+        schemas: { PlanDto: { properties: { doseG: { type: 'number', minimum: 5, maximum: 120 } } } },
+      },
+    });
+  });
+});
+
+describe('signing in', () => {
+  it('gives an http-only cookie, a new one each time, and keeps no password', async () => {
+    const { email, password } = DEMO_ACCOUNTS[1]!;
+    const first = await app.visitor
+      .post('/api/session')
+      .send({ email: email.toUpperCase(), password })
+      .expect(200);
+    const cookie = String(first.headers['set-cookie']);
+    expect(cookie).toMatch(/HttpOnly/);
+    expect(cookie).toMatch(/SameSite=Lax/);
+    const again = await app.visitor.post('/api/session').send({ email, password }).expect(200);
+    expect(String(again.headers['set-cookie']).split(';')[0]).not.toBe(cookie.split(';')[0]);
+    const rows = await SessionModel.findAll();
+    expect(rows.map(({ data }) => data).join()).not.toContain(password);
+    await app.visitor.delete('/api/session').expect(200);
+    await app.visitor.get('/api/lots').expect(401);
+  });
+
+  it('tells a wrong password and an unknown e-mail apart to nobody', async () => {
+    const wrong = await app.visitor
+      .post('/api/session')
+      .send({ email: DEMO_ACCOUNTS[0]!.email, password: 'x' });
+    const unknown = await app.visitor
+      .post('/api/session')
+      .send({ email: 'nobody@ninthmole.example', password: 'x' });
+    expect([wrong.status, unknown.status]).toEqual([401, 401]);
+    expect((wrong.body as Problem).detail).toBe((unknown.body as Problem).detail);
+  });
+
+  it('ends when the session has expired', async () => {
+    const { email, password } = DEMO_ACCOUNTS[2]!;
+    await app.visitor.post('/api/session').send({ email, password }).expect(200);
+    await SessionModel.update({ expiresAt: new Date(Date.now() - 1000) }, { where: {} });
+    await app.visitor.get('/api/lots').expect(401);
+    const { body } = await app.visitor.get('/api/session');
+    expect((body as SessionView).person).toBeNull();
+    await app.restart();
+  });
+});
+
+describe('roles', () => {
+  it('a barista accepts but neither signs off nor publishes', async () => {
+    const recipe = await startRecipe(app.barista, (await takeInLot(app.barista)).id);
+    const versionId = recipe.versions[0]!.id;
+    await app.barista.put(`/api/recipe-versions/${versionId}/acceptance`).expect(200);
+    for (const response of [
+      await app.barista.put(`/api/recipe-versions/${versionId}/sign-off`),
+      await app.barista.post('/api/publications').send({ recipeVersionId: versionId, introduction: '' }),
+    ]) {
+      expect(response.status).toBe(403);
+      expect((response.body as Problem).type).toBe('/problems/not-allowed');
+    }
+  });
+
+  it('sign-off wants an accepted version, publishing a signed-off one, and neither is pulled from under a public recipe', async () => {
+    const recipe = await startRecipe(app.barista, (await takeInLot(app.barista)).id);
+    const versionId = recipe.versions[0]!.id;
+    const signOff = `/api/recipe-versions/${versionId}/sign-off`;
+    const acceptance = `/api/recipe-versions/${versionId}/acceptance`;
+    const publication = { recipeVersionId: versionId, introduction: '' };
+    await app.lead.put(signOff).expect(409);
+    await app.lead.post('/api/publications').send(publication).expect(409);
+    await app.lead.put(acceptance).expect(200);
+    await app.lead.put(signOff).expect(200);
+    await app.lead.delete(acceptance).expect(409);
+    await app.lead.post('/api/publications').send(publication).expect(201);
+    await app.lead.delete(signOff).expect(409);
+  });
+});

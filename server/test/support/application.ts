@@ -1,0 +1,125 @@
+import 'reflect-metadata';
+import type { NestExpressApplication } from '@nestjs/platform-express';
+import { createConnection } from 'mariadb';
+import { randomBytes, randomUUID } from 'node:crypto';
+import request from 'supertest';
+import type TestAgent from 'supertest/lib/agent.js';
+import type { BrewView, LotView, RecipeView } from '@vendu/contract';
+import { createApplication } from '../../src/application.js';
+import { readConfiguration, type Configuration } from '../../src/configuration.js';
+import { connect } from '../../src/database/connection.js';
+import { migrate } from '../../src/database/migrate.js';
+import { MODELS } from '../../src/database/models.js';
+import { DEMO_ACCOUNTS } from '../../src/demo/accounts.js';
+import { loadDemo } from '../../src/demo/load-demo.js';
+
+/** The application on a database of its own, made by the migrations and filled with the demo. */
+export interface TestApplication {
+  configuration: Configuration;
+  visitor: TestAgent;
+  barista: TestAgent;
+  secondBarista: TestAgent;
+  lead: TestAgent;
+  /** Ends the application and opens it again on the same database. */
+  restart: () => Promise<void>;
+  close: () => Promise<void>;
+}
+
+export async function startTestApplication(changes: Partial<Configuration> = {}): Promise<TestApplication> {
+  const name = `vendu_it_${randomBytes(5).toString('hex')}`;
+  const configuration: Configuration = {
+    ...readConfiguration({ ...process.env, VENDU_DB_NAME: name, VENDU_DEMO: '1', VENDU_LOG_LEVEL: 'silent' }),
+    signInsPerMinute: 1000,
+    ...changes,
+  };
+  await administer(configuration, `CREATE DATABASE ${name}`);
+  const sequelize = connect(configuration, MODELS);
+  await migrate(sequelize);
+  await loadDemo(sequelize);
+  await sequelize.close();
+
+  let app = await open(configuration);
+  const started: TestApplication = {
+    configuration,
+    ...(await agentsOf(app)),
+    restart: async () => {
+      await app.close();
+      app = await open(configuration);
+      Object.assign(started, await agentsOf(app));
+    },
+    close: async () => {
+      await app.close();
+      await administer(configuration, `DROP DATABASE ${name}`);
+    },
+  };
+  return started;
+}
+
+async function open(configuration: Configuration): Promise<NestExpressApplication> {
+  const app = await createApplication(configuration);
+  await app.init();
+  return app;
+}
+
+async function agentsOf(app: NestExpressApplication) {
+  const [lead, barista, secondBarista] = await Promise.all(
+    DEMO_ACCOUNTS.map(async ({ email, password }) => {
+      const agent = request.agent(app.getHttpServer());
+      await agent.post('/api/session').send({ email, password }).expect(200);
+      return agent;
+    }),
+  );
+  return {
+    visitor: request.agent(app.getHttpServer()),
+    lead: lead!,
+    barista: barista!,
+    secondBarista: secondBarista!,
+  };
+}
+
+async function administer({ database }: Configuration, statement: string): Promise<void> {
+  const connection = await createConnection({
+    host: database.host,
+    port: database.port,
+    user: database.user,
+    password: database.password,
+  });
+  await connection.query(statement);
+  await connection.end();
+}
+
+/** The smallest lot that can be taken in. */
+export const SMALLEST_LOT = { name: 'Test lot', country: 'RW', process: 'washed', roastedOn: '2026-01-15' };
+
+export async function takeInLot(agent: TestAgent, changes: object = {}): Promise<LotView> {
+  const response = await agent
+    .post('/api/lots')
+    .send({ ...SMALLEST_LOT, ...changes })
+    .expect(201);
+  return response.body as LotView;
+}
+
+export async function startRecipe(agent: TestAgent, lotId: number): Promise<RecipeView> {
+  const response = await agent
+    .post(`/api/lots/${lotId}/recipes`)
+    .send({ brewerId: 1, grinderId: 1 })
+    .expect(201);
+  return response.body as RecipeView;
+}
+
+/** What the bench sends for a brew of a version, done as planned. */
+export function brewOf(recipe: RecipeView, changes: object = {}) {
+  return {
+    recipeVersionId: recipe.versions[0]?.id,
+    roastBatchId: recipe.latestRoastBatchId,
+    startedAt: '2026-02-01T09:30:00.000Z',
+    steps: [{ stepIndex: 0, atS: 0, skipped: false, totalG: null }],
+    note: '',
+    ...changes,
+  };
+}
+
+export async function storeBrew(agent: TestAgent, recipe: RecipeView): Promise<BrewView> {
+  const response = await agent.put(`/api/brews/by-key/${randomUUID()}`).send(brewOf(recipe)).expect(200);
+  return response.body as BrewView;
+}
