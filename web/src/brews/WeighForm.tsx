@@ -1,4 +1,4 @@
-import { beverageFault } from '@vendu/core';
+import { beverageFault, planWaterG } from '@vendu/core';
 import type { BrewView, CorrectionView } from '@vendu/contract';
 import { byField, troubleOf } from '../api/problem';
 import { useDraft } from '../app/draft';
@@ -57,7 +57,7 @@ export function WeighForm({ brew }: { brew: BrewView }) {
           value={figures.waterG}
           onCommit={(waterG) => set({ waterG })}
           onClear={() => set({ waterG: null })}
-          placeholder={`plan ${brew.waterG}`}
+          placeholder={`plan ${planWaterG(brew.plan)}`}
           error={errors['waterG']}
         />
         <QuantityField

@@ -1,0 +1,30 @@
+import { defineConfig } from '@playwright/test';
+
+export default defineConfig({
+  testDir: 'tests',
+  outputDir: '../test-results',
+  workers: 1,
+  retries: 0,
+  timeout: 60_000,
+  expect: { timeout: 8000 },
+  forbidOnly: true,
+  reporter: [['list'], ['json']],
+  use: {
+    baseURL: process.env['VENDU_URL'],
+    viewport: { width: 1280, height: 800 },
+    trace: 'retain-on-failure',
+    actionTimeout: 8000,
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+  },
+});

@@ -1,0 +1,89 @@
+import { expect, test } from '@playwright/test';
+import { signIn } from '../support/people';
+import { benchPath, startRecipe } from '../support/work';
+
+test.beforeEach(async ({ page }) => {
+  await signIn(page, 'barista');
+});
+
+test('the bench is worked by keys alone, with a swirl left out and a mark taken back', async ({ page }) => {
+  const recipe = await startRecipe(page, 'Keys only');
+  await page.goto(benchPath(recipe));
+  await expect(page.getByText('Before the clock')).toBeVisible();
+  await page.keyboard.press('Space');
+  await expect(page.getByRole('button', { name: /Swirl now/ })).toBeVisible();
+  await page.keyboard.press('s');
+  await expect(page.getByRole('row', { name: /Swirl/ })).toContainText('left out');
+  await page.keyboard.press('u');
+  await expect(page.getByRole('row', { name: /Swirl/ })).not.toContainText('left out');
+  await page.keyboard.press('Space');
+  await page.keyboard.press('d');
+  await expect(page.locator('[data-theme=dark]')).toBeVisible();
+  await page.keyboard.press('d');
+  for (const name of [/Pour 2 now/, /Pour 3 now/, /Drained now/]) {
+    await expect(page.getByRole('button', { name })).toBeVisible();
+    await page.keyboard.press('Space');
+  }
+  await page.getByRole('button', { name: 'Store the brew and weigh it' }).press('Enter');
+  await expect(page.getByRole('heading', { name: 'Brew 1' })).toBeVisible();
+});
+
+test('the clock is the wall’s: leaving the page and sleeping lose no second', async ({ page }) => {
+  await page.clock.install({ time: new Date('2026-11-23T10:00:00Z') });
+  const recipe = await startRecipe(page, 'Wall clock');
+  await page.goto(benchPath(recipe));
+  await expect(page.getByText('Before the clock')).toBeVisible();
+  await page.keyboard.press('Space');
+  await page.clock.fastForward('00:30');
+  await page.getByRole('link', { name: /Leave/ }).click();
+  await expect(page.getByRole('link', { name: /Wall clock/ }).first()).toContainText('0:3');
+  await page.clock.fastForward('01:00');
+  await page.getByRole('link', { name: /Back to the bench/ }).click();
+  await expect(page.getByRole('timer')).toHaveText(/1:3\d/);
+  await page.clock.fastForward('05:00');
+  await page.reload();
+  await expect(page.getByRole('timer')).toHaveText(/6:3\d/);
+});
+
+test('a brew outlives a server that does not answer, and is stored once', async ({ page }) => {
+  const recipe = await startRecipe(page, 'Lost server');
+  await page.goto(benchPath(recipe));
+  await expect(page.getByText('Before the clock')).toBeVisible();
+  for (let mark = 0; mark < 5; mark++) await page.keyboard.press('Space');
+  const store = page.getByRole('button', { name: 'Store the brew and weigh it' });
+  await expect(store).toBeVisible();
+
+  await page.route('**/api/brews/**', (route) => route.abort());
+  await store.click();
+  await expect(page.getByRole('alert')).toContainText('The server does not answer');
+  await page.reload();
+  await expect(store).toBeVisible();
+
+  // The answer is lost but the brew arrived: sending it again must not store it twice.
+  await page.unroute('**/api/brews/**');
+  await page.route('**/api/brews/**', async (route) => {
+    await route.fetch();
+    await route.abort();
+  });
+  await store.click();
+  await expect(page.getByRole('alert')).toContainText('The server does not answer');
+  await page.unroute('**/api/brews/**');
+  await store.click();
+  await expect(page.getByRole('heading', { name: 'Brew 1' })).toBeVisible();
+  await page.goto(`/lots/${recipe.lot.id}`);
+  await expect(page.getByRole('link', { name: /^Brew \d/ })).toHaveCount(1);
+});
+
+test('one bench, one brew: another version waits; clearing can be undone', async ({ page }) => {
+  const first = await startRecipe(page, 'First on the bench');
+  const second = await startRecipe(page, 'Second in line');
+  await page.goto(benchPath(first));
+  await expect(page.getByText('Before the clock')).toBeVisible();
+  for (let mark = 0; mark < 5; mark++) await page.keyboard.press('Space');
+  await page.goto(benchPath(second));
+  await expect(page.getByRole('heading', { name: 'Another brew is on the bench' })).toBeVisible();
+  await page.getByRole('link', { name: 'Go to it' }).click();
+  await page.getByRole('button', { name: 'Clear without storing' }).click();
+  await page.getByRole('button', { name: 'Undo', exact: true }).last().click();
+  await expect(page.getByRole('button', { name: 'Store the brew and weigh it' })).toBeVisible();
+});
