@@ -31,7 +31,7 @@ export default tseslint.config(
   },
   { files: ['web/**/*.{ts,tsx}'], ...reactHooks.configs.flat.recommended },
   {
-    files: ['**/*.test.ts', '**/*.integration.ts', 'e2e/**/*.ts'],
+    files: ['**/*.test.{ts,tsx}', '**/test/**/*.ts', 'e2e/**/*.ts'],
     rules: { '@typescript-eslint/no-non-null-assertion': 'off' },
   },
   // RTK Query writes `void` for an endpoint without an argument.

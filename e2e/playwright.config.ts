@@ -1,7 +1,11 @@
 import { defineConfig } from '@playwright/test';
 
 export default defineConfig({
-  testDir: 'tests',
+  projects: [
+    { name: 'tests', testDir: 'tests' },
+    // Not a proof but a camera: see pictures/pictures.spec.ts.
+    { name: 'pictures', testDir: 'pictures' },
+  ],
   outputDir: '../test-results',
   workers: 1,
   retries: 0,

@@ -2,7 +2,7 @@
 export * from './vocabulary.js';
 export { failure, success, type Failure, type Result, type Success } from './result.js';
 
-export { formatDuration, parseDurationS } from './quantity/duration.js';
+export { formatClock, formatDuration, parseDurationS } from './quantity/duration.js';
 export { formatElevation, parseElevation, type ElevationRange } from './quantity/elevation.js';
 export { parseMassOrMultipleG } from './quantity/massOrMultiple.js';
 export { parseNumber, parseWithUnit } from './quantity/parseNumber.js';

@@ -3,7 +3,7 @@ import type { BrewView, LotView, RecipeView } from '@vendu/contract';
 
 // Short cuts through the API to where a test begins. The main job is walked by hand in its own test.
 
-export async function takeInLot(page: Page, name: string): Promise<LotView> {
+async function takeInLot(page: Page, name: string): Promise<LotView> {
   const data = { name, country: 'UG', process: 'washed', roastedOn: '2026-01-15', stockG: 1000 };
   return (await (await page.request.post('/api/lots', { data })).json()) as LotView;
 }

@@ -27,13 +27,15 @@ describe('a visitor', () => {
   });
 
   it('learns nothing of the lab from the public card', async () => {
-    const { body } = await app.visitor.get('/api/published/umuseke-ridge-kittiwake-60').expect(200);
-    expect(Object.keys(body as object)).not.toEqual(expect.arrayContaining(['brews', 'stockG', 'reasons']));
+    const response = await app.visitor.get('/api/published/umuseke-ridge-kittiwake-60').expect(200);
+    expect(Object.keys(response.body as object)).not.toEqual(
+      expect.arrayContaining(['brews', 'stockG', 'reasons']),
+    );
   });
 
   it('can read the OpenAPI document, with the ranges of the fields', async () => {
-    const { body } = await app.visitor.get('/api/docs/json').expect(200);
-    expect(body).toMatchObject({
+    const response = await app.visitor.get('/api/docs/json').expect(200);
+    expect(response.body).toMatchObject({
       openapi: expect.stringMatching(/^3\./) as string,
       components: {
         schemas: { PlanDto: { properties: { doseG: { type: 'number', minimum: 5, maximum: 120 } } } },
@@ -76,8 +78,8 @@ describe('signing in', () => {
     await app.visitor.post('/api/session').send({ email, password }).expect(200);
     await SessionModel.update({ expiresAt: new Date(Date.now() - 1000) }, { where: {} });
     await app.visitor.get('/api/lots').expect(401);
-    const { body } = await app.visitor.get('/api/session');
-    expect((body as SessionView).person).toBeNull();
+    const response = await app.visitor.get('/api/session');
+    expect((response.body as SessionView).person).toBeNull();
     await app.restart();
   });
 });

@@ -143,7 +143,7 @@ async function runPlaywright(database: Database, secrets: Secrets): Promise<Tall
   atEnd(server.stop);
   try {
     const done = await step('tests: end to end', () =>
-      execa('playwright', ['test', '--config', 'e2e/playwright.config.ts'], {
+      execa('playwright', ['test', '--config', 'e2e/playwright.config.ts', '--project', 'tests'], {
         cwd: ROOT,
         preferLocal: true,
         stdio: ['ignore', 'inherit', 'inherit'],

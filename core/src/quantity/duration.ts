@@ -31,6 +31,16 @@ export function parseDurationS(text: string): Result<number, DurationReason> {
 }
 
 /**
+ * A moment of a running or stopped clock, as a stopwatch shows it: the seconds that are full.
+ *
+ * @param seconds - 0 or more
+ * @example formatClock(148.9) // '2:28'
+ */
+export function formatClock(seconds: number): string {
+  return formatDuration(Math.floor(seconds));
+}
+
+/**
  * @param seconds - rounded to whole seconds; negative values keep their sign
  * @example formatDuration(100) // '1:40'
  */

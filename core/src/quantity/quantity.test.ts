@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import fc from 'fast-check';
 import { celsiusToFahrenheit, fahrenheitToCelsius } from '../temperature/scales.js';
-import { formatDuration, parseDurationS } from './duration.js';
+import { formatClock, formatDuration, parseDurationS } from './duration.js';
 import { formatElevation, parseElevation } from './elevation.js';
 import { parseMassOrMultipleG } from './massOrMultiple.js';
 import { parseNumber, parseWithUnit } from './parseNumber.js';
@@ -53,6 +53,10 @@ describe('a time on the brew clock', () => {
         expect(parseDurationS(formatDuration(seconds))).toEqual({ ok: true, value: seconds });
       }),
     );
+  });
+
+  it('shows a running clock as a stopwatch does: full seconds only', () => {
+    expect([0, 59.9, 60, 148.5].map(formatClock)).toEqual(['0:00', '0:59', '1:00', '2:28']);
   });
 
   it('keeps the sign of a lead, and has no minus zero', () => {

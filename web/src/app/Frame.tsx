@@ -24,7 +24,9 @@ export function Frame() {
           Vendu
         </Link>
         <nav aria-label="Parts" className="flex h-full gap-1">
-          <Place to="/lots">Lots</Place>
+          <Place to="/lots" alsoAt={/^\/(recipes|brews)\//}>
+            Lots
+          </Place>
           <Place to="/r">Published</Place>
         </nav>
         <div className="ml-auto flex items-center gap-3 text-small">
@@ -45,14 +47,19 @@ export function Frame() {
   );
 }
 
-function Place({ to, children }: { to: string; children: string }) {
+/** `alsoAt` names the pages that lie under a place without sharing its address. */
+function Place({ to, alsoAt, children }: { to: string; alsoAt?: RegExp; children: string }) {
+  const { pathname } = useLocation();
+  const isUnder = alsoAt?.test(pathname) ?? false;
   return (
     <NavLink
       to={to}
       className={({ isActive }) =>
         classes(
           'flex h-full items-center border-b-3 px-3 text-small',
-          isActive ? 'border-ink font-semibold text-ink' : 'border-transparent text-quiet hover:text-ink',
+          isActive || isUnder
+            ? 'border-ink font-semibold text-ink'
+            : 'border-transparent text-quiet hover:text-ink',
         )
       }
     >

@@ -4,6 +4,7 @@ import {
   actualStaircase,
   benchMoment,
   benchSteps,
+  formatClock,
   formatDuration,
   formatRatio,
   markedTimesS,
@@ -95,9 +96,9 @@ export function Bench({ brew, onStart }: BenchProps) {
           <div
             role="timer"
             aria-label="Brew clock"
-            className="reading text-[clamp(6rem,17vw,14.5rem)] leading-[0.9] font-semibold tracking-tighter text-time"
+            className="reading text-[clamp(6rem,17vw,14.5rem)] leading-[0.9] font-semibold tracking-[-0.02em] text-time"
           >
-            {formatDuration(Math.floor(moment.elapsedS))}
+            {formatClock(moment.elapsedS)}
           </div>
           {moment.phase === 'done' ? (
             <Finish brew={brew} done={done} />
@@ -192,18 +193,23 @@ function Instruction({
         {dueInS === null ? 'First' : dueInS >= 0 ? 'Next' : 'Due'}
         {current && <span className="opacity-75"> (now: {stepWords(current).doing.toLowerCase()})</span>}
       </p>
-      <p className="flex flex-wrap items-baseline gap-x-6 text-[clamp(2.5rem,5.4vw,4.75rem)] leading-tight font-bold">
+      <p className="flex flex-wrap items-baseline gap-x-6 text-[clamp(2.5rem,5.6vw,5rem)] leading-tight font-bold">
         {doing}
-        {figure && <span className={classes('reading', !isFlashing && 'text-water')}>to {figure}</span>}
-      </p>
-      <p className="text-title">
-        {next.kind === 'pour' && <span className="reading">+{next.amountG} g </span>}
-        <span className="reading">at {formatDuration(next.plannedS)}</span>
-        {dueInS !== null && (
-          <span className="reading ml-6 font-semibold">
-            {dueInS >= 0 ? `in ${Math.ceil(dueInS)} s` : `late by ${Math.floor(-dueInS)} s`}
+        {figure && (
+          <span className={classes('reading', !isFlashing && 'text-water')}>
+            <span className="text-[0.55em] font-normal">to </span>
+            {figure}
           </span>
         )}
+      </p>
+      {dueInS !== null && (
+        <p className="reading text-[clamp(2.5rem,5.6vw,5rem)] leading-tight font-semibold">
+          {dueInS >= 0 ? `in ${Math.ceil(dueInS)} s` : `late ${Math.floor(-dueInS)} s`}
+        </p>
+      )}
+      <p className="reading mt-2 text-title">
+        {next.kind === 'pour' && <span className="mr-6">+{next.amountG} g</span>}
+        at {formatDuration(next.plannedS)}
       </p>
     </div>
   );

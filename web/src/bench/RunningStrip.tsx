@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import { benchMoment, benchSteps, formatDuration } from '@vendu/core';
+import { benchMoment, benchSteps, formatClock } from '@vendu/core';
 import { useAppSelector } from '../app/store';
 import { selectBenchBrew } from './benchSlice';
 import { stepWords } from './stepWords';
@@ -16,7 +16,7 @@ export function RunningStrip() {
       to={`/bench/${brew.recipeVersionId}`}
       className="flex items-baseline gap-4 bg-ink px-6 py-1.5 text-small text-sheet"
     >
-      <span className="reading text-large font-semibold">{formatDuration(elapsedS)}</span>
+      <span className="reading text-large font-semibold">{formatClock(elapsedS)}</span>
       <span>{brew.lotName}</span>
       <span className="opacity-80">
         {phase === 'done'

@@ -1,4 +1,10 @@
-import { formatDuration, planAgainstActual, type StepComparison, type StepDone } from '@vendu/core';
+import {
+  formatClock,
+  formatDuration,
+  planAgainstActual,
+  type StepComparison,
+  type StepDone,
+} from '@vendu/core';
 import { useAppDispatch } from '../app/store';
 import { classes } from '../ui/classes';
 import { QuantityField } from '../ui/QuantityField';
@@ -56,11 +62,12 @@ export function StepList({ brew, done }: { brew: BenchBrew; done: readonly StepD
 
 function Done({ row }: { row: StepComparison }) {
   if (row.skipped) return <span className="font-words">left out</span>;
-  if (row.doneS === null || row.lateByS === null) return <span>–</span>;
-  const late = Math.round(row.lateByS);
+  if (row.doneS === null) return <span>–</span>;
+  // By the figures shown, so that plan, done and lateness add up to the eye.
+  const late = Math.floor(row.doneS) - row.step.plannedS;
   return (
     <>
-      <span className="font-semibold text-ink">{formatDuration(row.doneS)}</span>
+      <span className="font-semibold text-ink">{formatClock(row.doneS)}</span>
       {late !== 0 && (
         <span className={classes('ml-2 text-tiny', Math.abs(late) > 5 ? 'text-alarm' : 'text-quiet')}>
           {late > 0 ? `${late} s late` : `${-late} s early`}

@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import { formatDuration, planChanges } from '@vendu/core';
+import { formatClock, planChanges } from '@vendu/core';
 import type { BrewListItem } from '@vendu/contract';
 import { dayOf } from '../ui/dates';
 import { VERDICT_WORDS } from '../ui/words';
@@ -76,5 +76,5 @@ function Changes({ brew, before }: { brew: BrewListItem; before: BrewListItem | 
 /** The last step of every plan is the drawdown. */
 export function drainedWords({ steps }: Pick<BrewListItem, 'steps'>): string {
   const last = steps.at(-1);
-  return last && !last.skipped ? formatDuration(last.atS) : '–';
+  return last && !last.skipped ? formatClock(last.atS) : '–';
 }

@@ -71,7 +71,7 @@ export function WeighForm({ brew }: { brew: BrewView }) {
             return undefined;
           }}
           onClear={() => set({ beverageG: null })}
-          placeholder="not weighed"
+          placeholder="none"
           error={errors['beverageG']}
         />
       </div>

@@ -110,12 +110,7 @@ export function ExtractionMap({ brews, currentId, window, height = 320 }: Extrac
               strokeWidth={1}
               ifOverflow="hidden"
             >
-              <Label
-                value={formatRatio(ratio)}
-                position="end"
-                className="reading fill-quiet text-[11px]"
-                offset={4}
-              />
+              <Label content={({ viewBox }) => <RatioName ratio={ratio} box={viewBox} />} />
             </ReferenceLine>
           ))}
           <Scatter
@@ -160,6 +155,16 @@ export function ExtractionMap({ brews, currentId, window, height = 320 }: Extrac
 }
 
 const TICK = { fill: 'var(--color-quiet)', fontSize: 11, fontFamily: 'var(--font-readings)' };
+
+/** Names a ratio at the upper end of its line. */
+function RatioName({ ratio, box }: { ratio: number; box: unknown }) {
+  const { x = 0, y = 0, width = 0 } = (box ?? {}) as { x?: number; y?: number; width?: number };
+  return (
+    <text x={x + width - 4} y={y + 18} textAnchor="end" className="reading fill-quiet text-[11px]">
+      {formatRatio(ratio)}
+    </text>
+  );
+}
 
 function BrewDot({
   cx,

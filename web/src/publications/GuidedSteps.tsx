@@ -1,4 +1,4 @@
-import { benchSteps, formatDuration, type BenchStep, type BrewPlan } from '@vendu/core';
+import { benchSteps, formatClock, formatDuration, type BenchStep, type BrewPlan } from '@vendu/core';
 import { useDraft } from '../app/draft';
 import { useNow } from '../bench/useNow';
 import { Button } from '../ui/Button';
@@ -20,7 +20,7 @@ export function GuidedSteps({ plan }: { plan: BrewPlan }) {
           aria-label="Clock"
           className="reading text-[3.25rem] leading-none font-semibold text-time"
         >
-          {formatDuration(Math.floor(elapsedS ?? 0))}
+          {formatClock(elapsedS ?? 0)}
         </span>
         {elapsedS !== null && next && (
           <span className="text-large">

@@ -78,7 +78,11 @@ export function Staircase({ plan, width, height, actual, nowS, behind, label }: 
             >
               {formatDuration(pour.startS)}
             </text>
-            <text x={endX + 2} y={y(totalG) - 7} className="reading fill-water text-[13px] font-semibold">
+            <text
+              x={endX + 2}
+              y={y(totalG) - 7}
+              className="reading halo fill-water text-[13px] font-semibold"
+            >
               {totalG}
               <tspan className="text-[11px] font-normal"> g</tspan>
             </text>

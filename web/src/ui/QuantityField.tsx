@@ -102,7 +102,7 @@ export function QuantityField({
         inputMode="text"
         autoComplete="off"
         className={classes(
-          'reading w-full min-w-0 self-center bg-transparent px-2 text-body font-medium outline-none',
+          'reading w-full min-w-0 self-center bg-transparent px-2 placeholder:font-normal placeholder:text-quiet text-body font-medium outline-none',
           quantity.hue,
         )}
         value={text}
@@ -111,8 +111,14 @@ export function QuantityField({
           isEditing.current = true;
           event.currentTarget.select();
         }}
-        onChange={(event) => setText(event.currentTarget.value)}
-        onBlur={commit}
+        onChange={(event) => {
+          isEditing.current = true;
+          setText(event.currentTarget.value);
+        }}
+        // After Enter or Escape there is nothing left to take.
+        onBlur={() => {
+          if (isEditing.current) commit();
+        }}
         onKeyDown={onKeyDown}
       />
       {quantity.unit && <span className="self-center text-tiny text-quiet">{quantity.unit}</span>}

@@ -1,0 +1,26 @@
+import { describe, expect, it } from 'vitest';
+import { readCommand } from './arguments.js';
+
+describe('the command line', () => {
+  it('reads commands with their defaults', () => {
+    expect(readCommand([])).toEqual({ name: 'help' });
+    expect(readCommand(['demo'])).toEqual({ name: 'demo', port: 4600, reset: false });
+    expect(readCommand(['demo', '--port', '4711', '--reset'])).toEqual({
+      name: 'demo',
+      port: 4711,
+      reset: true,
+    });
+    expect(readCommand(['test'])).toMatchObject({ suites: ['checks', 'unit', 'integration', 'e2e'] });
+    expect(readCommand(['test', 'unit'])).toMatchObject({ suites: ['unit'] });
+  });
+
+  it.each([
+    [['brew'], 'no command “brew”'],
+    [['demo', '--port', '80'], '1024 to 65535'],
+    [['demo', '--port', 'x'], '1024 to 65535'],
+    [['demo', '--fast'], '--fast'],
+    [['test', 'speed'], 'no suite “speed”'],
+  ])('refuses %j and says what there is', (words, message) => {
+    expect(() => readCommand(words)).toThrow(message);
+  });
+});

@@ -1,0 +1,63 @@
+import { join } from 'node:path';
+import { test, type Page } from '@playwright/test';
+import { signIn } from '../support/people';
+
+// Refreshes docs/screenshots from a freshly loaded demo: `./vendu demo --reset`, then `npm run pictures`.
+const FOLDER = join(import.meta.dirname, '..', '..', 'docs', 'screenshots');
+/** Lets charts and fonts settle before the picture is taken, ms. */
+const SETTLE_MS = 800;
+
+async function shoot(page: Page, name: string): Promise<void> {
+  await page.waitForTimeout(SETTLE_MS);
+  await page.screenshot({ path: join(FOLDER, `${name}.png`) });
+}
+
+for (const [name, path] of [
+  ['sign-in', '/sign-in'],
+  ['public-card', '/r/umuseke-ridge-kittiwake-60'],
+] as const) {
+  test(`${name}, as a visitor sees it`, async ({ page }) => {
+    await page.goto(path);
+    await shoot(page, name);
+  });
+}
+
+test('public card on a phone', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto('/r/umuseke-ridge-kittiwake-60');
+  await shoot(page, 'public-card-phone');
+});
+
+test('the lab’s own pages', async ({ page }) => {
+  await signIn(page, 'lead');
+  for (const [name, path] of [
+    ['lots', '/lots'],
+    ['new-lot', '/lots/new'],
+    ['lot', '/lots/2'],
+    ['brew', '/brews/3'],
+  ] as const) {
+    await page.goto(path);
+    await shoot(page, name);
+  }
+  await page.getByRole('heading', { name: 'Tasting' }).evaluate((heading) => heading.scrollIntoView());
+  await shoot(page, 'tasting');
+  await page.goto('/recipes/2');
+  await page.getByRole('button', { name: 'Where kettle comes from' }).click();
+  await shoot(page, 'recipe');
+});
+
+test('the bench, on a clock moved by hand', async ({ page }) => {
+  await signIn(page, 'barista');
+  await page.goto('/bench/3?recipe=1');
+  await page.getByText('Before the clock').waitFor();
+  await shoot(page, 'bench-ready');
+  await page.clock.install();
+  await page.keyboard.press('Space');
+  await page.clock.fastForward(6000);
+  await page.keyboard.press('Space');
+  await page.clock.fastForward(36_000);
+  await shoot(page, 'bench-running');
+  await page.keyboard.press('d');
+  await page.clock.fastForward(5000);
+  await shoot(page, 'bench-dark');
+});

@@ -1,0 +1,67 @@
+import 'reflect-metadata';
+import { describe, expect, it } from 'vitest';
+import type { LotView } from '@vendu/contract';
+import { EMPTY_LOT, lotFormText, readLotForm, type LotFormText } from './lotForm';
+
+const TYPED: LotFormText = {
+  ...EMPTY_LOT,
+  name: ' Ridge ',
+  country: 'RW',
+  process: 'washed',
+  roastedOn: '2026-01-10',
+};
+
+function read(changes: Partial<LotFormText>) {
+  return readLotForm({ ...TYPED, ...changes }, { kind: 'new' });
+}
+
+describe('the form of a lot', () => {
+  it('sends what was typed in the contract’s units', () => {
+    const { lot, errors } = read({ elevation: '1,700 - 1,950 m', stock: '2500 g', roastLevel: 'light' });
+    expect(errors).toEqual([]);
+    expect(lot).toMatchObject({
+      name: 'Ridge',
+      elevationFromM: 1700,
+      elevationToM: 1950,
+      stockG: 2500,
+      roastLevel: 'light',
+    });
+  });
+
+  it('leaves out what is not known', () => {
+    expect(read({}).lot).toMatchObject({
+      elevationFromM: null,
+      elevationToM: null,
+      stockG: null,
+      roastLevel: null,
+    });
+  });
+
+  it.each<[Partial<LotFormText>, string, string]>([
+    [{ name: '' }, 'name', 'Name is required.'],
+    [{ elevation: 'very high' }, 'elevation', 'is not an elevation'],
+    [{ elevation: '9000' }, 'elevation', 'Elevation must be a whole number from 0 to 3000 m.'],
+    [{ stock: '2,5,0' }, 'stock', 'is not a number'],
+    [{ stock: '-4' }, 'stock', 'Stock must be 0 to 1000000 g.'],
+    [{ roastedOn: '' }, 'roastedOn', 'Roast date is required.'],
+  ])('names the field of %j in its own words', (change, field, message) => {
+    const found = read(change).errors.find((error) => error.field === field);
+    expect(found?.message).toContain(message);
+  });
+
+  it('reads a stored lot back into the same text it would send', () => {
+    const stored = {
+      ...read({ elevation: '1850', stock: '400', region: 'north' }).lot,
+      revision: 3,
+    } as unknown as LotView;
+    const { lot, errors } = readLotForm(lotFormText(stored), { kind: 'edit', revision: 3 });
+    expect(errors).toEqual([]);
+    expect(lot).toMatchObject({
+      elevationFromM: 1850,
+      elevationToM: 1850,
+      stockG: 400,
+      region: 'north',
+      revision: 3,
+    });
+  });
+});

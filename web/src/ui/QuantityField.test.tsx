@@ -1,0 +1,89 @@
+// @vitest-environment jsdom
+import { render, screen } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { describe, expect, it, vi } from 'vitest';
+import { QuantityField } from './QuantityField';
+import { CELSIUS, CLOCK, GRAMS, RATIO, within } from './quantities';
+
+describe('a quantity field', () => {
+  it.each([
+    ['a time', CLOCK, '1:40', 100, '1:40'],
+    ['a time in seconds', CLOCK, '95', 95, '1:35'],
+    ['Fahrenheit', CELSIUS, '203f', 95, '95'],
+    ['a ratio', RATIO, '1:15,5', 15.5, '1:15.5'],
+    ['grams with a comma', GRAMS, '18,5 g', 18.5, '18.5'],
+  ])('takes %s the way it is spoken, on Enter', async (_, quantity, typed, value, shown) => {
+    const onCommit = vi.fn();
+    render(<QuantityField label="Figure" quantity={quantity} value={null} onCommit={onCommit} />);
+    await userEvent.type(screen.getByLabelText('Figure'), `${typed}{Enter}`);
+    expect(onCommit).toHaveBeenCalledExactlyOnceWith(value);
+    expect(screen.getByLabelText('Figure')).toHaveProperty('value', shown);
+  });
+
+  it('keeps what cannot be read, says why, and takes nothing', async () => {
+    const onCommit = vi.fn();
+    render(<QuantityField label="Dose" quantity={GRAMS} value={16} onCommit={onCommit} />);
+    const field = screen.getByLabelText('Dose');
+    await userEvent.clear(field);
+    await userEvent.type(field, 'about 16{Tab}');
+    expect(field).toHaveProperty('value', 'about 16');
+    expect(field.getAttribute('aria-invalid')).toBe('true');
+    expect(screen.getByRole('alert').textContent).toBe('“about 16” is not a number in g.');
+    expect(onCommit).not.toHaveBeenCalled();
+  });
+
+  it('keeps a figure that is refused, with the answer under it', async () => {
+    render(<QuantityField label="Total" quantity={GRAMS} value={100} onOffer={() => 'Too much.'} />);
+    const field = screen.getByLabelText('Total');
+    await userEvent.clear(field);
+    await userEvent.type(field, '900{Enter}');
+    expect(screen.getByRole('alert').textContent).toBe('Too much.');
+    expect(field).toHaveProperty('value', '900');
+  });
+
+  it('goes back on Escape and follows a value that changes elsewhere', async () => {
+    const { rerender } = render(
+      <QuantityField label="Dose" quantity={GRAMS} value={16} onCommit={() => undefined} />,
+    );
+    const field = screen.getByLabelText('Dose');
+    await userEvent.type(field, '9{Escape}');
+    expect(field).toHaveProperty('value', '16');
+    rerender(<QuantityField label="Dose" quantity={GRAMS} value={18} onCommit={() => undefined} />);
+    expect(field).toHaveProperty('value', '18');
+  });
+
+  it('does not take the field away from someone who is typing in it', async () => {
+    const { rerender } = render(
+      <QuantityField label="Dose" quantity={GRAMS} value={16} onCommit={() => undefined} />,
+    );
+    const field = screen.getByLabelText('Dose');
+    await userEvent.clear(field);
+    await userEvent.type(field, '17');
+    rerender(<QuantityField label="Dose" quantity={GRAMS} value={20} onCommit={() => undefined} />);
+    expect(field).toHaveProperty('value', '17');
+  });
+
+  it('tells empty from unreadable where a figure may be unknown', async () => {
+    const onClear = vi.fn();
+    render(
+      <QuantityField
+        label="Beverage"
+        quantity={GRAMS}
+        value={200}
+        onCommit={() => undefined}
+        onClear={onClear}
+      />,
+    );
+    const field = screen.getByLabelText('Beverage');
+    await userEvent.clear(field);
+    await userEvent.tab();
+    expect(onClear).toHaveBeenCalledOnce();
+    expect(screen.queryByRole('alert')).toBeNull();
+  });
+
+  it('names field and range when a figure leaves its range', () => {
+    const dose = within(GRAMS, { label: 'Dose', min: 5, max: 120 });
+    expect(dose.parse('0')).toMatchObject({ ok: false, message: 'Dose must be 5 to 120 g.' });
+    expect(dose.parse('5')).toEqual({ ok: true, value: 5 });
+  });
+});
