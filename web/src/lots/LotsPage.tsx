@@ -102,8 +102,8 @@ function LotRow({ lot }: { lot: LotListItem }) {
           <Link to={`/recipes/${recipe.id}`} className="flex items-center gap-3 hover:underline">
             <StaircaseThumb plan={recipe.plan} />
             <span>
-              <span className="reading text-small text-water">{formatRatio(planRatio(recipe.plan))}</span>{' '}
-              <span className="reading text-small text-temperature">{recipe.plan.kettleC} °C</span>
+              <span className="reading text-small text-water">{formatRatio(planRatio(recipe.plan))}</span>
+              <span className="reading ml-2 text-small text-temperature">{recipe.plan.kettleC} °C</span>
               <span className="caption block">
                 {recipe.brewerName}, v{recipe.latestVersion}
               </span>

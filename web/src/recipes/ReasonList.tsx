@@ -62,7 +62,7 @@ function ReasonRow({ reason }: { reason: FigureReason }) {
             <tbody>
               <tr>
                 <td className="py-1 pr-3">house recipe</td>
-                <td className="reading py-1 text-right">{print(reason.houseValue)}</td>
+                <td className="reading py-1 text-right whitespace-nowrap">{print(reason.houseValue)}</td>
               </tr>
               {reason.steps.map(({ ruleId, because, by, overruledBy }) => (
                 <tr key={ruleId} className={overruledBy ? 'text-quiet line-through' : ''}>
@@ -79,7 +79,7 @@ function ReasonRow({ reason }: { reason: FigureReason }) {
               )}
               <tr className="border-t border-ink font-semibold">
                 <td className="py-1 pr-3">proposed</td>
-                <td className="reading py-1 text-right">{print(reason.value)}</td>
+                <td className="reading py-1 text-right whitespace-nowrap">{print(reason.value)}</td>
               </tr>
             </tbody>
           </table>
