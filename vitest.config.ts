@@ -17,7 +17,7 @@ export default defineConfig({
         // The server's sources on the compiled core and contract, and a real MariaDB.
         test: {
           name: 'integration',
-          include: ['server/test/**/*.integration.ts'],
+          include: ['{server,cli}/test/**/*.integration.ts'],
           testTimeout: 20_000,
           hookTimeout: 60_000,
         },

@@ -1,0 +1,227 @@
+// @vitest-environment jsdom
+import { fireEvent, screen, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { describe, expect, it } from 'vitest';
+import { brewResult } from '@vendu/core';
+import { brewItem, brewView, PLAN } from '../testing/fixtures';
+import { problem, renderPart, standInServer, type Answer } from '../testing/renderPart';
+import { BesideTable } from './BesideTable';
+import { BrewTrail } from './BrewTrail';
+import { ReadingsForm } from './ReadingsForm';
+import { ResultFigures } from './ResultFigures';
+import { TastingSheets } from './TastingSheets';
+import { VerdictForm } from './VerdictForm';
+import { WeighForm } from './WeighForm';
+
+describe('the trail of brews', () => {
+  it('is newest first and shows only what changed between neighbours', () => {
+    const first = brewItem();
+    const second = brewItem({ id: 22, number: 2, plan: { ...PLAN, kettleC: 96 } });
+    const third = brewItem({ id: 23, number: 3, plan: { ...PLAN, kettleC: 96 }, verdict: 'on-aim' });
+    renderPart(<BrewTrail brews={[first, second, third]} />);
+    const rows = screen
+      .getAllByRole('row')
+      .slice(1)
+      .map(({ textContent }) => textContent);
+    expect(rows[0]).toContain('Brew 3');
+    expect(rows[0]).toContain('nothing, a repeat');
+    expect(rows[0]).toContain('On aim');
+    expect(rows[1]).toContain('kettle 94 °C → 96 °C');
+    expect(rows[1]).not.toContain('grind');
+    expect(rows[2]).toContain('first brew');
+    expect(rows[2]).toContain('2:38');
+  });
+
+  it('marks an assumed yield as such, with its band', () => {
+    const result = brewResult({ doseG: 16, waterG: 250, beverageG: null, readingsPercent: [1.4] });
+    renderPart(<BrewTrail brews={[brewItem({ beverageG: null, result })]} />);
+    // Computed: 1.40 x (250 - 2.3 x 16) / 16 and 1.40 x (250 - 1.2 x 16) / 16.
+    expect(screen.getByText(/18\.7–20\.2/)).toBeTruthy();
+    expect(screen.getByText('assumed')).toBeTruthy();
+  });
+});
+
+describe('a brew beside its siblings', () => {
+  it('stands in order, with what the plans differ in', () => {
+    const brew = brewView({
+      number: 2,
+      id: 22,
+      siblings: [brewItem({ plan: { ...PLAN, grindUm: 640 }, beverageG: null })],
+    });
+    renderPart(<BesideTable brew={brew} />);
+    expect(screen.getAllByRole('columnheader').map(({ textContent }) => textContent)).toEqual([
+      'Figure',
+      'Brew 1',
+      'Brew 2',
+    ]);
+    expect(screen.getByRole('row', { name: /Plan differs in/ }).textContent).toContain('grind');
+    expect(screen.getByRole('row', { name: /Beverage/ }).textContent).toContain('not weighed');
+  });
+
+  it('says what goes there when it is alone', () => {
+    renderPart(<BesideTable brew={brewView()} />);
+    expect(screen.getByText(/first brew of this recipe/)).toBeTruthy();
+  });
+});
+
+describe('strength and yield', () => {
+  it('wait for readings', () => {
+    renderPart(<ResultFigures brew={brewView({ result: null, readings: [] })} />);
+    expect(screen.getByText(/Enter three readings/)).toBeTruthy();
+  });
+
+  it('open to the formula with its figures, and to the error of taking water for beverage', async () => {
+    renderPart(<ResultFigures brew={brewView()} />);
+    await userEvent.click(screen.getByRole('button', { name: 'Where the yield comes from' }));
+    const trail = screen.getByRole('dialog');
+    // Computed: 1.40 x 219 / 16 = 19.16; with the water poured 1.40 x 250 / 16 = 21.9.
+    expect(trail.textContent).toContain('1.400 % x 219 g / 16 g = 19.16 %');
+    expect(trail.textContent).toContain('21.9 %');
+  });
+
+  it('say when readings disagree', () => {
+    const result = brewResult({ doseG: 16, waterG: 250, beverageG: 219, readingsPercent: [1.3, 1.4, 1.5] });
+    renderPart(<ResultFigures brew={brewView({ result })} />);
+    expect(screen.getByText(/zero on clean water and read again/)).toBeTruthy();
+  });
+});
+
+describe('the readings', () => {
+  it('are checked before they are sent, and kept as typed', async () => {
+    const sent = standInServer({});
+    renderPart(<ReadingsForm brew={brewView()} />);
+    const field = screen.getByLabelText('Reading 4, % TDS');
+    await userEvent.type(field, '135{Enter}');
+    expect(screen.getByRole('alert').textContent).toContain('if 1.35 was meant');
+    await userEvent.clear(field);
+    await userEvent.type(field, 'x{Enter}');
+    expect(screen.getByRole('alert').textContent).toContain('not a number');
+    expect(sent).toEqual([]);
+    expect(field).toHaveProperty('value', 'x');
+  });
+
+  it('empty the field only once the server has the reading', async () => {
+    const answers: Record<string, Answer> = {
+      'POST brews/21/readings': problem('unavailable', 'The database does not answer.'),
+    };
+    const sent = standInServer(answers);
+    renderPart(<ReadingsForm brew={brewView()} />);
+    const field = screen.getByLabelText('Reading 4, % TDS');
+    await userEvent.type(field, '1,41{Enter}');
+    expect(await screen.findByText('The database does not answer.')).toBeTruthy();
+    expect(field).toHaveProperty('value', '1,41');
+    answers['POST brews/21/readings'] = { body: brewView() };
+    await userEvent.click(screen.getByRole('button', { name: 'Add' }));
+    await expect.poll(() => (field as HTMLInputElement).value).toBe('');
+    expect(sent.map(({ body }) => body)).toEqual([{ tdsPercent: 1.41 }, { tdsPercent: 1.41 }]);
+  });
+});
+
+describe('what was weighed', () => {
+  async function typeBeverage(text: string) {
+    const field = screen.getByLabelText('Beverage');
+    await userEvent.clear(field);
+    await userEvent.type(field, `${text}{Enter}`);
+  }
+
+  it('is not taken when the cup is heavier than the water', async () => {
+    renderPart(<WeighForm brew={brewView()} />);
+    await typeBeverage('260');
+    expect(screen.getByText(/no lighter than the 250 g poured/)).toBeTruthy();
+    expect(screen.queryByRole('button', { name: 'Save what was weighed' })).toBeNull();
+  });
+
+  it('is sent with the revision it was read at, and survives a reload until then', async () => {
+    const sent = standInServer({ 'PATCH brews/21': { body: brewView({ revision: 3 }) } });
+    const { unmount } = renderPart(<WeighForm brew={brewView()} />);
+    await typeBeverage('221.5');
+    unmount();
+    renderPart(<WeighForm brew={brewView()} />);
+    expect(screen.getByLabelText('Beverage')).toHaveProperty('value', '221.5');
+    await userEvent.click(screen.getByRole('button', { name: 'Save what was weighed' }));
+    expect(sent.find(({ method }) => method === 'PATCH')?.body).toEqual({
+      doseG: 16,
+      waterG: null,
+      beverageG: 221.5,
+      note: '',
+      revision: 2,
+    });
+  });
+
+  it('is kept when somebody else saved first', async () => {
+    standInServer({
+      'PATCH brews/21': problem('stale', 'Saved by somebody else.'),
+      'GET brews/21': { body: brewView() },
+    });
+    renderPart(<WeighForm brew={brewView()} />);
+    await typeBeverage('221.5');
+    await userEvent.click(screen.getByRole('button', { name: 'Save what was weighed' }));
+    expect(await screen.findByText(/Your figures are kept here/)).toBeTruthy();
+    expect(screen.getByLabelText('Beverage')).toHaveProperty('value', '221.5');
+  });
+
+  it('shows what was written first when it was corrected', () => {
+    const corrections = [
+      { field: 'beverageG' as const, fromValue: 210, toValue: 219, by: 'Joss', at: '2026-11-21T10:00:00Z' },
+    ];
+    renderPart(<WeighForm brew={brewView({ corrections })} />);
+    expect(screen.getByText(/Beverage first written/).textContent).toContain(
+      '210 g, corrected to 219 g by Joss',
+    );
+  });
+});
+
+describe('the tasting sheets', () => {
+  it('keep what was typed for each stage apart, and send it whole', async () => {
+    const sent = standInServer({ 'PUT brews/21/tastings/warm': { body: brewView() } });
+    renderPart(<TastingSheets brew={brewView()} />);
+    const warm = within(screen.getByRole('region', { name: 'Warm tasting' }));
+    await userEvent.type(warm.getByLabelText('What it tastes of'), 'currant');
+    fireEvent.keyDown(warm.getByRole('slider', { name: 'Acidity' }), { key: 'ArrowRight' });
+    await userEvent.click(warm.getByRole('button', { name: 'Save the warm tasting' }));
+    expect(sent.find(({ method }) => method === 'PUT')).toMatchObject({
+      path: 'brews/21/tastings/warm',
+      body: { notes: 'currant', intensities: { acidity: 1, body: null } },
+    });
+    expect(
+      within(screen.getByRole('region', { name: 'Hot tasting' })).queryByRole('button', { name: /Save/ }),
+    ).toBeNull();
+  });
+
+  it('show what others tasted beside an empty sheet of one’s own', () => {
+    standInServer({});
+    const intensities = {
+      acidity: 6,
+      sweetness: null,
+      body: null,
+      bitterness: null,
+      dryness: null,
+      clarity: null,
+      aftertaste: null,
+    };
+    renderPart(
+      <TastingSheets
+        brew={brewView({ tastings: [{ stage: 'hot', personId: 9, by: 'Joss', notes: 'plum', intensities }] })}
+      />,
+    );
+    const hot = screen.getByRole('region', { name: 'Hot tasting' });
+    expect(hot.textContent).toContain('plum Joss');
+    expect(hot.textContent).toContain('acidity 6');
+    expect(within(hot).getByLabelText('What it tastes of')).toHaveProperty('value', '');
+  });
+});
+
+describe('the verdict', () => {
+  it('is given against what the label promises', async () => {
+    const sent = standInServer({ 'PUT brews/21/verdict': { body: brewView() } });
+    renderPart(<VerdictForm brew={brewView()} />);
+    expect(screen.getByText(/the label promises currant/)).toBeTruthy();
+    await userEvent.click(screen.getByRole('radio', { name: 'Close' }));
+    await userEvent.type(screen.getByLabelText('Because'), 'a little thin');
+    await userEvent.click(screen.getByRole('button', { name: 'Save the verdict' }));
+    expect(sent.find(({ method }) => method === 'PUT')?.body).toEqual({
+      verdict: 'close',
+      reason: 'a little thin',
+    });
+  });
+});

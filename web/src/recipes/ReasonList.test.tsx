@@ -1,0 +1,47 @@
+// @vitest-environment jsdom
+import { render, screen, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { describe, expect, it } from 'vitest';
+import { startingRecipe } from '@vendu/core';
+import { ReasonList } from './ReasonList';
+
+const { reasons } = startingRecipe({
+  process: 'anaerobic',
+  elevation: { fromM: 1000, toM: 1100 },
+  roastLevel: 'medium',
+  roastAgeDays: 9,
+  brewer: { shape: 'cone', usualDoseG: 16 },
+  labElevationM: 0,
+});
+
+describe('the reasons of a starting recipe', () => {
+  it('show the sign that spoke, and the one that was overruled beside it', () => {
+    render(<ReasonList reasons={reasons} />);
+    const kettle = screen.getByText('Kettle').closest('li')!;
+    expect(kettle.textContent).toContain('low elevation: softer bean');
+    expect(kettle.textContent).toContain('against: long or closed fermentation');
+    expect(within(kettle).getByText('95 °C')).toBeTruthy();
+  });
+
+  it('open to the way from the house recipe, and say that it is no measurement', async () => {
+    render(<ReasonList reasons={reasons} />);
+    await userEvent.click(screen.getByRole('button', { name: 'Where kettle comes from' }));
+    const trail = screen.getByRole('dialog', { name: 'Where kettle comes from' });
+    expect(
+      within(trail)
+        .getAllByRole('row')
+        .map(({ textContent }) => textContent),
+    ).toEqual([
+      'house recipe94 °C',
+      expect.stringContaining('+1') as string,
+      expect.stringContaining('−3') as string,
+      'proposed95 °C',
+    ]);
+    expect(trail.textContent).toContain('not measurements');
+  });
+
+  it('say so where no sign speaks', () => {
+    render(<ReasonList reasons={reasons} />);
+    expect(screen.getByText('Bloom').closest('li')?.textContent).toContain('as in the house recipe');
+  });
+});

@@ -1,0 +1,98 @@
+import { brewResult, type BrewPlan } from '@vendu/core';
+import type { BrewListItem, BrewView, RecipeVersionView, RecipeView } from '@vendu/contract';
+
+// Small true-to-shape objects for component tests; every test changes only what it is about.
+
+export const PLAN: BrewPlan = {
+  doseG: 16,
+  kettleC: 94,
+  grindUm: 700,
+  drawdownS: 160,
+  pours: [
+    { startS: 0, amountG: 40, flowGps: 8, agitation: 'swirl', isBloom: true },
+    { startS: 40, amountG: 100, flowGps: 8, agitation: 'none', isBloom: false },
+    { startS: 75, amountG: 110, flowGps: 8, agitation: 'none', isBloom: false },
+  ],
+};
+
+export function version(changes: Partial<RecipeVersionView> = {}): RecipeVersionView {
+  return {
+    id: 11,
+    number: 1,
+    basedOn: null,
+    plan: PLAN,
+    grinderSetting: 5.2,
+    grinderNote: '',
+    note: 'Starting recipe',
+    reasons: null,
+    created: { by: 'Tamsin', at: '2026-11-20T09:00:00Z' },
+    accepted: null,
+    signedOff: null,
+    brewCount: 1,
+    ...changes,
+  };
+}
+
+export function recipe(changes: Partial<RecipeView> = {}): RecipeView {
+  return {
+    id: 7,
+    lot: { id: 3, name: 'Ridge', country: 'RW', process: 'washed', additions: '' },
+    brewerId: 1,
+    brewerName: 'Cone',
+    brewerPaper: 'white',
+    grinderId: 1,
+    grinderName: 'Grinder',
+    versions: [version()],
+    brews: [],
+    publications: [],
+    latestRoastBatchId: 4,
+    ...changes,
+  };
+}
+
+export function brewItem(changes: Partial<BrewListItem> = {}): BrewListItem {
+  return {
+    id: 21,
+    number: 1,
+    recipeId: 7,
+    versionNumber: 1,
+    brewedBy: 'Tamsin',
+    startedAt: '2026-11-21T09:00:00Z',
+    plan: PLAN,
+    steps: [
+      { stepIndex: 0, atS: 0, skipped: false, totalG: 41 },
+      { stepIndex: 4, atS: 158.7, skipped: false, totalG: null },
+    ],
+    doseG: 16,
+    waterG: 250,
+    beverageG: 219,
+    result: brewResult({ doseG: 16, waterG: 250, beverageG: 219, readingsPercent: [1.4, 1.4, 1.4] }),
+    verdict: null,
+    isSetAside: false,
+    ...changes,
+  };
+}
+
+export function brewView(changes: Partial<BrewView> = {}): BrewView {
+  return {
+    ...brewItem(),
+    revision: 2,
+    lot: { id: 3, name: 'Ridge', process: 'washed', additions: '', labelNotes: 'currant' },
+    recipeVersionId: 11,
+    brewerName: 'Cone',
+    waterBasis: 'as-planned',
+    roastedOn: '2026-11-10',
+    roastAgeDays: 11,
+    note: '',
+    verdictReason: '',
+    readings: [
+      { id: 1, tdsPercent: 1.4 },
+      { id: 2, tdsPercent: 1.4 },
+      { id: 3, tdsPercent: 1.4 },
+    ],
+    tastings: [],
+    corrections: [],
+    siblings: [],
+    ...changes,
+  };
+}
