@@ -53,6 +53,7 @@ export async function prepareDatabase(settings: ApplicationSettings): Promise<vo
 
 /** A running server. Plain functions, since a promise inside a promise would be awaited by accident. */
 export interface Server {
+  pid: number | null;
   ended: () => Promise<void>;
   stop: () => Promise<void>;
 }
@@ -71,7 +72,11 @@ export async function startServer(settings: ApplicationSettings, paths: ProfileP
   const deadlineMs = Date.now() + ANSWER_TIMEOUT_MS;
   while (Date.now() < deadlineMs && server.exitCode === null) {
     if (await isHealthy(settings.port)) {
-      return { ended: () => server.then(() => undefined), stop: () => stopServer(server) };
+      return {
+        pid: server.pid ?? null,
+        ended: () => server.then(() => undefined),
+        stop: () => stopServer(server),
+      };
     }
     await sleep(150);
   }

@@ -5,7 +5,7 @@ import { afterAll, describe, expect, it } from 'vitest';
 import { hashOf } from './build.js';
 import { stopLeftover } from './mariadb.js';
 import { profilePaths } from './paths.js';
-import { findRunning } from './running.js';
+import { endOrphanedServer, findRunning } from './running.js';
 import { ensureSecrets } from './secrets.js';
 
 const root = mkdtempSync(join(tmpdir(), 'vendu-files-'));
@@ -48,10 +48,11 @@ describe('what a killed run leaves', () => {
     const paths = profilePaths('demo', join(root, 'left'));
     mkdirSync(paths.folder, { recursive: true });
     // This very process: alive, but neither a demo nor a database of that folder.
-    writeFileSync(paths.running, JSON.stringify({ pid: process.pid, url: '' }));
+    writeFileSync(paths.running, JSON.stringify({ pid: process.pid, url: '', serverPid: process.pid }));
     writeFileSync(paths.databasePid, String(process.pid));
     writeFileSync(paths.socket, '');
     expect(findRunning(paths)).toBeNull();
+    expect(await endOrphanedServer(paths)).toBe(false);
     expect(await stopLeftover(paths)).toBe(false);
     expect(() => statSync(paths.socket)).toThrow();
   });

@@ -6,12 +6,15 @@ import type { ProfilePaths } from './paths.js';
 export interface Running {
   pid: number;
   url: string;
+  /** The application's server, which outlives a killed `./vendu`. */
+  serverPid: number | null;
 }
 
 const STOP_TIMEOUT_MS = 40_000;
+const SERVER = 'server/dist/main.js';
 
-export function noteRunning({ running }: ProfilePaths, url: string): void {
-  writeFileSync(running, JSON.stringify({ pid: process.pid, url } satisfies Running));
+export function noteRunning({ running }: ProfilePaths, note: Omit<Running, 'pid'>): void {
+  writeFileSync(running, JSON.stringify({ pid: process.pid, ...note } satisfies Running));
 }
 
 export function forgetRunning({ running }: ProfilePaths): void {
@@ -20,9 +23,8 @@ export function forgetRunning({ running }: ProfilePaths): void {
 
 /** The live run of a profile; a note left by a killed one counts as none. */
 export function findRunning({ running }: ProfilePaths): Running | null {
-  if (!existsSync(running)) return null;
-  const note = JSON.parse(readFileSync(running, 'utf8')) as Running;
-  return isAlive(note.pid) ? note : null;
+  const note = readNote(running);
+  return note && isAlive(note.pid, 'cli/dist/main.js') ? note : null;
 }
 
 /** Asks a run to end and waits until it has cleaned up. */
@@ -31,14 +33,28 @@ export async function endRunning(paths: ProfilePaths): Promise<boolean> {
   if (found === null) return false;
   process.kill(found.pid, 'SIGTERM');
   const deadlineMs = Date.now() + STOP_TIMEOUT_MS;
-  while (isAlive(found.pid) && Date.now() < deadlineMs) await sleep(100);
+  while (isAlive(found.pid, 'cli/dist/main.js') && Date.now() < deadlineMs) await sleep(100);
   return true;
 }
 
-/** Alive, and one of ours: process numbers are used again. */
-function isAlive(pid: number): boolean {
+/** Ends the server of a run that was killed before it could do so itself. */
+export async function endOrphanedServer({ running }: ProfilePaths): Promise<boolean> {
+  const serverPid = readNote(running)?.serverPid ?? null;
+  if (serverPid === null || !isAlive(serverPid, SERVER)) return false;
+  process.kill(serverPid, 'SIGTERM');
+  const deadlineMs = Date.now() + STOP_TIMEOUT_MS;
+  while (isAlive(serverPid, SERVER) && Date.now() < deadlineMs) await sleep(100);
+  return true;
+}
+
+function readNote(running: string): Running | null {
+  return existsSync(running) ? (JSON.parse(readFileSync(running, 'utf8')) as Running) : null;
+}
+
+/** Alive, and the program we mean: process numbers are used again. */
+function isAlive(pid: number, program: string): boolean {
   try {
-    return readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes('cli/dist/main.js');
+    return readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes(program);
   } catch {
     return false;
   }

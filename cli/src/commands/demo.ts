@@ -6,7 +6,7 @@ import { ensureDebianPackages, MARIADB } from '../debian.js';
 import { ensureDatabase, startDatabase } from '../mariadb.js';
 import { profilePaths } from '../paths.js';
 import { step, Trouble } from '../report.js';
-import { endRunning, findRunning, forgetRunning, noteRunning } from '../running.js';
+import { endOrphanedServer, endRunning, findRunning, forgetRunning, noteRunning } from '../running.js';
 import { ensureSecrets } from '../secrets.js';
 
 /** Everything from a fresh checkout to a served application; runs until it is stopped. */
@@ -19,6 +19,7 @@ export async function demo({ port, reset }: { port: number; reset: boolean }): P
     return;
   }
   if (running) await step('stopping the demo that runs', () => endRunning(paths));
+  if (await endOrphanedServer(paths)) console.log('→ ended the server of a run that was killed');
   if (await isHealthy(port))
     throw new Trouble(`Port ${port} is taken by another Vendu; try --port ${port + 1}.`);
   if (reset) rmSync(paths.folder, { recursive: true, force: true });
@@ -42,7 +43,7 @@ export async function demo({ port, reset }: { port: number; reset: boolean }): P
   await prepareDatabase(settings);
   const server = await step('starting the server', () => startServer(settings, paths));
   atEnd(server.stop);
-  noteRunning(paths, url);
+  noteRunning(paths, { url, serverPid: server.pid });
   atEnd(() => forgetRunning(paths));
   console.log(`\nVendu is at ${url}. Ctrl-C stops it.`);
   await server.ended();

@@ -46,7 +46,7 @@ const REPORTS = join(paths.folder, 'reports');
 export async function test({ suites }: { suites: readonly Suite[] }): Promise<void> {
   if (findRunning(paths)) throw new Trouble('The tests are running already in this checkout.');
   mkdirSync(REPORTS, { recursive: true });
-  noteRunning(paths, '');
+  noteRunning(paths, { url: '', serverPid: null });
   atEnd(() => forgetRunning(paths));
   await ensureDebianPackages([MARIADB, CHROMIUM]);
   await build();
