@@ -84,7 +84,7 @@ export async function startServer(settings: ApplicationSettings, paths: ProfileP
   throw new Trouble(`The server did not start; its log is ${paths.serverLog}.`);
 }
 
-export async function isHealthy(port: number): Promise<boolean> {
+async function isHealthy(port: number): Promise<boolean> {
   try {
     return (await fetch(`http://127.0.0.1:${port}/api/health`)).ok;
   } catch {

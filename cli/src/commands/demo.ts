@@ -1,5 +1,6 @@
 import { rmSync } from 'node:fs';
-import { isHealthy, prepareDatabase, startServer, type ApplicationSettings } from '../application.js';
+import getPort from 'get-port';
+import { prepareDatabase, startServer, type ApplicationSettings } from '../application.js';
 import { build } from '../build.js';
 import { atEnd } from '../cleanup.js';
 import { ensureDebianPackages, MARIADB } from '../debian.js';
@@ -20,8 +21,8 @@ export async function demo({ port, reset }: { port: number; reset: boolean }): P
   }
   if (running) await step('stopping the demo that runs', () => endRunning(paths));
   if (await endOrphanedServer(paths)) console.log('→ ended the server of a run that was killed');
-  if (await isHealthy(port))
-    throw new Trouble(`Port ${port} is taken by another Vendu; try --port ${port + 1}.`);
+  const free = await getPort({ port, host: '127.0.0.1' });
+  if (free !== port) throw new Trouble(`Port ${port} is taken by another program; try --port ${port + 1}.`);
   if (reset) rmSync(paths.folder, { recursive: true, force: true });
 
   await ensureDebianPackages([MARIADB]);

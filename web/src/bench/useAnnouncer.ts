@@ -2,6 +2,8 @@ import { useEffect, useRef } from 'react';
 
 /** Warning this long before a step is due, s. */
 const AHEAD_S = 3;
+/** A call later than this after its moment would only confuse, s; browsers tick hidden pages once a second. */
+const LATEST_CALL_S = 2;
 const WARNING_HZ = 520;
 const DUE_HZ = 880;
 
@@ -27,7 +29,7 @@ export function useAnnouncer({
     if (dueInS <= 0 && !said.current.called) {
       said.current.called = said.current.warned = true;
       // A step that was overdue when it became the next one is not called: its moment has passed.
-      if (dueInS > -1) tone(audio, DUE_HZ);
+      if (dueInS > -LATEST_CALL_S) tone(audio, DUE_HZ);
     } else if (dueInS <= AHEAD_S && !said.current.warned) {
       said.current.warned = true;
       tone(audio, WARNING_HZ);
@@ -36,6 +38,8 @@ export function useAnnouncer({
 }
 
 function tone(audio: { current: AudioContext | null }, frequencyHz: number): void {
+  // A machine without sound must not stop a brew: the flash remains.
+  if (typeof AudioContext === 'undefined') return;
   audio.current ??= new AudioContext();
   const context = audio.current;
   const oscillator = context.createOscillator();

@@ -1,0 +1,69 @@
+import { BadRequestException, NotFoundException } from '@nestjs/common';
+import {
+  ConnectionRefusedError,
+  ForeignKeyConstraintError,
+  OptimisticLockError,
+  UniqueConstraintError,
+} from 'sequelize';
+import { describe, expect, it } from 'vitest';
+import { PROBLEM_KINDS } from '@vendu/contract';
+import { classify, PROBLEMS } from './classify.js';
+import { IdPipe } from './id.pipe.js';
+import { invalidField, notFound, ProblemError } from './problem-error.js';
+
+describe('anything thrown becomes one of the problems', () => {
+  const parserError = (status: number) => Object.assign(new Error('parser'), { status });
+
+  it.each<[string, unknown, string]>([
+    ['an expected failure', new ProblemError('stale', 'x'), 'stale'],
+    ['a route that is none', new NotFoundException(), 'not-found'],
+    ['a bad request of the framework', new BadRequestException(), 'not-json'],
+    ['a body the parser could not read', parserError(400), 'not-json'],
+    ['a body too large', parserError(413), 'too-large'],
+    ['a duplicate', new UniqueConstraintError({}), 'conflict'],
+    ['a reference to nothing', new ForeignKeyConstraintError({}), 'conflict'],
+    ['two people at once', new OptimisticLockError({}), 'stale'],
+    ['a database that is gone', new ConnectionRefusedError(new Error('gone')), 'unavailable'],
+    ['a fault of ours', new TypeError('undefined is not a function'), 'defect'],
+    ['something that is no error at all', 'oops', 'defect'],
+  ])('%s', (_, thrown, kind) => {
+    expect(classify(thrown).kind).toBe(kind);
+  });
+
+  it('never lets the words of a fault out', () => {
+    expect(classify(new Error('password is hunter2')).detail).not.toContain('hunter2');
+  });
+
+  it('each with a status that fits HTTP', () => {
+    for (const kind of PROBLEM_KINDS) {
+      expect(PROBLEMS[kind].status).toBeGreaterThanOrEqual(400);
+      expect(PROBLEMS[kind].status).toBeLessThan(600);
+    }
+  });
+});
+
+describe('helpers for services', () => {
+  it('name the thing and the field', () => {
+    expect(notFound('lot').detail).toContain('no such lot');
+    expect(invalidField({ field: 'doseG', message: 'Too much.' })).toMatchObject({
+      kind: 'invalid-input',
+      detail: 'Too much.',
+      errors: [{ field: 'doseG' }],
+    });
+  });
+});
+
+describe('an id in an address', () => {
+  const read = (text: string) => new IdPipe().transform(text, { type: 'param', data: 'lotId' });
+
+  it('is a whole number from 1', () => {
+    expect(read('12')).toBe(12);
+  });
+
+  it.each(['0', '-1', '1.5', 'abc', '', '1e3', '99999999999', '2147483648', '1 OR 1=1'])(
+    '%j is no lot',
+    (text) => {
+      expect(() => read(text)).toThrow('There is no such lot');
+    },
+  );
+});

@@ -1,0 +1,211 @@
+// @vitest-environment jsdom
+import { act, fireEvent, screen } from '@testing-library/react';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { useAppSelector } from '../app/store';
+import { PLAN } from '../testing/fixtures';
+import { renderPart, standInServer } from '../testing/renderPart';
+import { Bench } from './Bench';
+import { brewLaidOut, selectBenchBrew, stepMarked, type LaidOutBrew } from './benchSlice';
+
+const LAID_OUT: LaidOutBrew = {
+  key: '4f6b1f0e-7c0b-4b52-9a53-7d9c2f3a1b10',
+  lotId: 3,
+  lotName: 'Ridge',
+  additions: 'mango pulp',
+  recipeId: 7,
+  brewerName: 'Cone',
+  paper: 'white',
+  grinderName: 'Grinder',
+  grinderSetting: 5.2,
+  recipeVersionId: 11,
+  versionNumber: 2,
+  roastBatchId: 4,
+  plan: PLAN,
+};
+const START = new Date('2026-11-23T10:00:00Z');
+
+beforeEach(() => {
+  vi.useFakeTimers({ toFake: ['setInterval', 'clearInterval', 'Date'], now: START });
+});
+afterEach(() => {
+  vi.useRealTimers();
+  vi.unstubAllGlobals();
+});
+
+function RunningBench() {
+  const brew = useAppSelector(selectBenchBrew);
+  return brew && <Bench brew={brew} />;
+}
+
+/** A bench whose clock was started at `START`. */
+function startedBench() {
+  const rendered = renderPart(<RunningBench />);
+  act(() => {
+    rendered.store.dispatch(brewLaidOut(LAID_OUT));
+    rendered.store.dispatch(stepMarked({ atMs: START.getTime() }));
+  });
+  return rendered;
+}
+
+/** Lets time pass second by second, as a screen would see it. */
+function pass(seconds: number) {
+  for (let left = seconds; left > 0; left -= 1) {
+    act(() => {
+      vi.advanceTimersByTime(Math.min(left, 1) * 1000);
+    });
+  }
+}
+
+const press = (key: string) => fireEvent.keyDown(document.body, { key });
+const clock = () => screen.getByRole('timer', { name: 'Brew clock' }).textContent;
+
+describe('the bench before the clock', () => {
+  it('lists what to have ready, in both scales, with the allergen fact', () => {
+    const onStart = vi.fn();
+    renderPart(<Bench brew={{ ...LAID_OUT, run: { marks: [] }, totalsG: {}, note: '' }} onStart={onStart} />);
+    expect(screen.getByText('Before the clock')).toBeTruthy();
+    expect(screen.getByText('(201 °F)')).toBeTruthy();
+    expect(screen.getByText(/Co-fermented with mango pulp/)).toBeTruthy();
+    press(' ');
+    expect(onStart).toHaveBeenCalledExactlyOnceWith(START.getTime());
+  });
+});
+
+describe('the bench running', () => {
+  it('says the next thing with its total, counts down to it and says when it is late', () => {
+    startedBench();
+    press(' ');
+    pass(20);
+    expect(clock()).toBe('0:20');
+    expect(screen.getByText('in 20 s')).toBeTruthy();
+    expect(screen.getByText(/at 0:40/).textContent).toContain('+100 g');
+    pass(23);
+    expect(screen.getByText('late 3 s')).toBeTruthy();
+  });
+
+  it('marks steps with their real times', () => {
+    const { store } = startedBench();
+    pass(7);
+    press(' ');
+    pass(35.5);
+    press(' ');
+    const marks = selectBenchBrew(store.getState())?.run.marks.map(
+      ({ atMs }) => (atMs - START.getTime()) / 1000,
+    );
+    expect(marks).toEqual([0, 7, 42.5]);
+    expect(screen.getByRole('row', { name: /Pour 2/ }).textContent).toContain('0:422 s late');
+  });
+
+  it('lets only agitation be left out, and takes a mark back', () => {
+    const { store } = startedBench();
+    press('s');
+    expect(selectBenchBrew(store.getState())?.run.marks.at(-1)).toMatchObject({
+      stepIndex: 1,
+      skipped: true,
+    });
+    press('s');
+    expect(selectBenchBrew(store.getState())?.run.marks).toHaveLength(2);
+    press('u');
+    expect(selectBenchBrew(store.getState())?.run.marks).toHaveLength(1);
+  });
+
+  it('does not take typing for keys', () => {
+    const { store } = startedBench();
+    const note = screen.getByPlaceholderText(/level, bed, stream/);
+    fireEvent.keyDown(note, { key: ' ' });
+    fireEvent.keyDown(note, { key: 'u' });
+    fireEvent.change(note, { target: { value: 'sour smell' } });
+    expect(selectBenchBrew(store.getState())).toMatchObject({
+      note: 'sour smell',
+      run: { marks: [{ stepIndex: 0 }] },
+    });
+  });
+
+  it('ignores a key held down', () => {
+    const { store } = startedBench();
+    fireEvent.keyDown(document.body, { key: ' ', repeat: true });
+    expect(selectBenchBrew(store.getState())?.run.marks).toHaveLength(1);
+  });
+
+  it('sounds a warning and a call for each step, once, unless it is muted', () => {
+    const tones: number[] = [];
+    vi.stubGlobal(
+      'AudioContext',
+      class {
+        currentTime = 0;
+        destination = {};
+        createOscillator() {
+          const frequency = { value: 0 };
+          return {
+            frequency,
+            connect: (to: unknown) => to,
+            start: () => tones.push(frequency.value),
+            stop: () => undefined,
+          };
+        }
+        createGain() {
+          const ramp = () => undefined;
+          return {
+            gain: { setValueAtTime: ramp, exponentialRampToValueAtTime: ramp },
+            connect: (to: unknown) => to,
+          };
+        }
+      },
+    );
+    startedBench();
+    pass(1);
+    press(' ');
+    pass(30);
+    tones.length = 0;
+    pass(15);
+    expect(tones).toEqual([520, 880]);
+    press(' ');
+    press('m');
+    pass(40);
+    expect(tones).toEqual([520, 880]);
+  });
+});
+
+describe('the bench when it is drained', () => {
+  function drain() {
+    const rendered = startedBench();
+    for (const seconds of [6, 36, 34, 84]) {
+      pass(seconds);
+      press(' ');
+    }
+    return rendered;
+  }
+
+  it('stops its clock and takes no more marks', () => {
+    const { store } = drain();
+    expect(clock()).toBe('2:40');
+    pass(60);
+    press(' ');
+    expect(clock()).toBe('2:40');
+    expect(selectBenchBrew(store.getState())?.run.marks).toHaveLength(5);
+  });
+
+  it('sends what was done, with the totals that were read and no others', async () => {
+    const sent = standInServer({ [`PUT brews/by-key/${LAID_OUT.key}`]: { body: { id: 21 } } });
+    const { store } = drain();
+    vi.useRealTimers();
+    const field = screen.getByLabelText('Bloom, scale showed');
+    fireEvent.focus(field);
+    fireEvent.change(field, { target: { value: '43' } });
+    fireEvent.keyDown(field, { key: 'Enter' });
+    fireEvent.click(screen.getByRole('button', { name: 'Store the brew and weigh it' }));
+    await expect.poll(() => selectBenchBrew(store.getState())).toBeNull();
+    expect(sent[0]?.body).toMatchObject({
+      recipeVersionId: 11,
+      roastBatchId: 4,
+      startedAt: START.toISOString(),
+      steps: [
+        { stepIndex: 0, atS: 0, skipped: false, totalG: 43 },
+        { stepIndex: 1, atS: 6, totalG: null },
+        { stepIndex: 2, atS: 42, totalG: null },
+        { stepIndex: 3, atS: 76, totalG: null },
+        { stepIndex: 4, atS: 160, totalG: null },
+      ],
+    });
+  });
+});

@@ -1,0 +1,58 @@
+// @vitest-environment jsdom
+import { act, fireEvent, render, screen } from '@testing-library/react';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { PLAN } from '../testing/fixtures';
+import { GuidedSteps } from './GuidedSteps';
+
+beforeEach(() => {
+  vi.useFakeTimers({ now: new Date('2026-11-23T10:00:00Z') });
+});
+afterEach(() => {
+  vi.useRealTimers();
+});
+
+function pass(seconds: number) {
+  act(() => {
+    vi.advanceTimersByTime(seconds * 1000);
+  });
+}
+
+const currentStep = () => document.querySelector('[aria-current=step]')?.textContent;
+
+describe('the customer’s guided steps', () => {
+  it('say every step in words, with totals to pour to', () => {
+    render(<GuidedSteps plan={PLAN} />);
+    expect(screen.getAllByRole('listitem').map(({ textContent }) => textContent)).toEqual([
+      '0:00Bloom: wet all grounds, 40 g on the scale',
+      '0:05Swirl the brewer gently',
+      '0:40Pour 100 g, to 140 g on the scale',
+      '1:15Pour 110 g, to 250 g on the scale',
+      '2:40The stream turns to drops: done',
+    ]);
+    expect(currentStep()).toBeUndefined();
+  });
+
+  it('walk along with the clock and count down to the next', () => {
+    render(<GuidedSteps plan={PLAN} />);
+    fireEvent.click(screen.getByRole('button', { name: 'Start with the first pour' }));
+    expect(currentStep()).toContain('Bloom');
+    pass(30);
+    expect(currentStep()).toContain('Swirl');
+    expect(screen.getByText('10 s')).toBeTruthy();
+    pass(60);
+    expect(currentStep()).toContain('to 250 g');
+    expect(screen.getByRole('timer').textContent).toBe('1:30');
+  });
+
+  it('go on through a reload of the page, and back to zero on request', () => {
+    const { unmount } = render(<GuidedSteps plan={PLAN} />);
+    fireEvent.click(screen.getByRole('button', { name: 'Start with the first pour' }));
+    pass(20);
+    unmount();
+    vi.setSystemTime(new Date('2026-11-23T10:00:50Z'));
+    render(<GuidedSteps plan={PLAN} />);
+    expect(screen.getByRole('timer').textContent).toBe('0:50');
+    fireEvent.click(screen.getByRole('button', { name: 'Back to zero' }));
+    expect(screen.getByRole('timer').textContent).toBe('0:00');
+  });
+});
