@@ -71,8 +71,10 @@ export { type StartingFacts } from './startingRecipe/facts.js';
 export { type Figure } from './startingRecipe/figures.js';
 export {
   startingRecipe,
+  type DerivedReason,
   type FigureReason,
   type FigureStep,
+  type StartingReasons,
   type StartingRecipe,
 } from './startingRecipe/startingRecipe.js';
 

@@ -29,7 +29,7 @@ describe('from a new lot to a public recipe', () => {
     const started = await startRecipe(app.barista, lot.id);
     const first = started.versions[0]!;
     expect(
-      first.reasons?.find(({ figure }) => figure === 'kettleC')?.steps.map(({ ruleId }) => ruleId),
+      first.reasons?.figures.find(({ figure }) => figure === 'kettleC')?.steps.map(({ ruleId }) => ruleId),
     ).toEqual(['high-washed', 'light-roast']);
 
     const edited = { ...first.plan, grindUm: first.plan.grindUm - 40 };

@@ -1,6 +1,6 @@
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, ValidateNested } from 'class-validator';
-import { AGITATIONS, type Agitation, type BrewPlan, type FigureReason, type Pour } from '@vendu/core';
+import { AGITATIONS, type Agitation, type BrewPlan, type Pour, type StartingReasons } from '@vendu/core';
 import type { BrewListItem } from '../brews/brews.js';
 import type { PublicationView } from '../publications/publications.js';
 import { NumberBetween, OneOf, TextUpTo } from '../validation/decorators.js';
@@ -85,7 +85,7 @@ export interface RecipeVersionView {
   grinderNote: string;
   note: string;
   /** Of the starting recipe only. */
-  reasons: FigureReason[] | null;
+  reasons: StartingReasons | null;
   created: Signature;
   accepted: Signature | null;
   signedOff: Signature | null;

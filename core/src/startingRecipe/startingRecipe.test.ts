@@ -21,7 +21,9 @@ const PLAIN: StartingFacts = {
 };
 
 function valueOf(facts: Partial<StartingFacts>, figure: Figure): number {
-  const reason = startingRecipe({ ...PLAIN, ...facts }).reasons.find((each) => each.figure === figure);
+  const reason = startingRecipe({ ...PLAIN, ...facts }).reasons.figures.find(
+    (each) => each.figure === figure,
+  );
   return reason?.value ?? Number.NaN;
 }
 
@@ -62,7 +64,7 @@ describe('the starting recipe', () => {
 
   it('lets the draining win for a long ferment grown low, and shows who was overruled', () => {
     const { reasons } = startingRecipe({ ...PLAIN, ...low, process: 'anaerobic' });
-    const kettle = reasons.find(({ figure }) => figure === 'kettleC');
+    const kettle = reasons.figures.find(({ figure }) => figure === 'kettleC');
     expect(kettle?.value).toBe(95);
     expect(kettle?.steps).toEqual([
       expect.objectContaining({ ruleId: 'low-elevation', by: 1, overruledBy: null }),
@@ -72,19 +74,25 @@ describe('the starting recipe', () => {
 
   it('caps the kettle at the boiling point of a high lab and says so', () => {
     const facts = { ...PLAIN, ...high, roastLevel: 'light' as const, labElevationM: 2000 };
-    const kettle = startingRecipe(facts).reasons.find(({ figure }) => figure === 'kettleC');
+    const kettle = startingRecipe(facts).reasons.figures.find(({ figure }) => figure === 'kettleC');
     // Computed: water boils at 93.32 °C at 2000 m.
     expect(kettle).toMatchObject({ limitedBy: 'boiling-point', value: 93 });
   });
 
   it('explains every figure: house value and pushes add up, unless a limit is named', () => {
     const { reasons } = startingRecipe({ ...PLAIN, ...high, roastLevel: 'light', roastAgeDays: 3 });
-    for (const { houseValue, steps, limitedBy, value } of reasons) {
+    for (const { houseValue, steps, limitedBy, value } of reasons.figures) {
       const sum = steps
         .filter(({ overruledBy }) => overruledBy === null)
         .reduce((total, { by }) => total + by, houseValue);
       if (limitedBy === null) expect(value).toBeCloseTo(sum, 6);
     }
+  });
+
+  it('says where dose, water and pour times come from, which no rule pushes', () => {
+    const { plan, reasons } = startingRecipe(PLAIN);
+    expect(reasons.derived.map(({ figure }) => figure)).toEqual(['dose', 'water', 'pour times']);
+    expect(reasons.derived[1]?.because).toContain(`${planWaterG(plan)} g`);
   });
 
   it('has no rule that no lot can reach', () => {

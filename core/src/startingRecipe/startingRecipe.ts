@@ -1,4 +1,5 @@
-import { pourEndS, roundToTenth, type BrewPlan, type Pour } from '../plan/plan.js';
+import { pourEndS, planWaterG, roundToTenth, type BrewPlan, type Pour } from '../plan/plan.js';
+import { formatDuration } from '../quantity/duration.js';
 import { boilingPointC } from '../water/boilingPoint.js';
 import type { StartingFacts } from './facts.js';
 import {
@@ -30,9 +31,21 @@ export interface FigureReason {
   value: number;
 }
 
+/** A figure of the plan that no rule pushes: it follows from others. */
+export interface DerivedReason {
+  figure: 'dose' | 'water' | 'pour times';
+  because: string;
+}
+
+/** Why the whole plan is what it is, figure by figure. */
+export interface StartingReasons {
+  figures: FigureReason[];
+  derived: DerivedReason[];
+}
+
 export interface StartingRecipe {
   plan: BrewPlan;
-  reasons: FigureReason[];
+  reasons: StartingReasons;
 }
 
 /** Share of the drain time in which the water should all be in the brewer (assumed). */
@@ -47,13 +60,14 @@ const SHORTEST_PAUSE_S = 5;
 export function startingRecipe(facts: StartingFacts): StartingRecipe {
   const active = STARTING_RULES.filter((rule) => rule.applies(facts));
   const boilingC = boilingPointC({ elevationM: facts.labElevationM });
-  const reasons = (Object.keys(HOUSE_FIGURES) as Figure[]).map((figure) =>
+  const figureReasons = (Object.keys(HOUSE_FIGURES) as Figure[]).map((figure) =>
     reasonFor({ figure, active, boilingC }),
   );
   const figures = Object.fromEntries(
-    reasons.map(({ figure, value }) => [figure, value]),
+    figureReasons.map(({ figure, value }) => [figure, value]),
   ) as unknown as StartingFigures;
-  return { plan: planFrom({ figures, doseG: facts.brewer.usualDoseG }), reasons };
+  const plan = planFrom({ figures, doseG: facts.brewer.usualDoseG });
+  return { plan, reasons: { figures: figureReasons, derived: derivedReasons(plan, figures) } };
 }
 
 function reasonFor({
@@ -99,6 +113,21 @@ function overruler({
     other.overrules?.some(({ ruleId, figures }) => ruleId === rule.id && figures.includes(figure)),
   );
   return winner?.id ?? null;
+}
+
+function derivedReasons(plan: BrewPlan, { ratio, mainPours }: StartingFigures): DerivedReason[] {
+  const lastEndS = Math.max(...plan.pours.map(pourEndS));
+  return [
+    { figure: 'dose', because: `${plan.doseG} g is the usual dose of this brewer` },
+    { figure: 'water', because: `${plan.doseG} g x ${ratio}, to the nearest 5 g: ${planWaterG(plan)} g` },
+    {
+      figure: 'pour times',
+      because:
+        mainPours === 1
+          ? 'one pour when the bloom is over'
+          : `${mainPours} equal pours, so that the water is in by ${formatDuration(lastEndS)} and the bed has the rest to drain`,
+    },
+  ];
 }
 
 function planFrom({ figures, doseG }: { figures: StartingFigures; doseG: number }): BrewPlan {

@@ -1,6 +1,6 @@
 import { BelongsTo, Column, DataType, HasMany, Model, Table } from 'sequelize-typescript';
 import type { NonAttribute } from 'sequelize';
-import type { BrewPlan, FigureReason } from '@vendu/core';
+import type { BrewPlan, StartingReasons } from '@vendu/core';
 import { PersonModel } from '../people/person.model.js';
 import { PublicationModel } from '../publications/publication.model.js';
 
@@ -13,7 +13,7 @@ export class RecipeVersionModel extends Model {
   @Column(DataType.INTEGER) declare number: number;
   @Column(DataType.INTEGER) declare basedOn: number | null;
   @Column(DataType.JSON) declare plan: BrewPlan;
-  @Column(DataType.JSON) declare reasons: FigureReason[] | null;
+  @Column(DataType.JSON) declare reasons: StartingReasons | null;
   @Column(DataType.STRING) declare note: string;
   @Column(DataType.INTEGER) declare createdBy: number;
   @Column(DataType.INTEGER) declare acceptedBy: number | null;

@@ -1,4 +1,4 @@
-import type { Figure, FigureReason } from '@vendu/core';
+import type { Figure, FigureReason, StartingReasons } from '@vendu/core';
 import { formatDuration } from '@vendu/core';
 import { Explain } from '../ui/Explain';
 
@@ -23,11 +23,17 @@ function signed(value: number): string {
 }
 
 /** Every figure of the starting recipe with what moved it; each opens to show the way from the house recipe. */
-export function ReasonList({ reasons }: { reasons: readonly FigureReason[] }) {
+export function ReasonList({ reasons }: { reasons: StartingReasons }) {
   return (
     <ul className="text-small">
-      {reasons.map((reason) => (
+      {reasons.figures.map((reason) => (
         <ReasonRow key={reason.figure} reason={reason} />
+      ))}
+      {reasons.derived.map(({ figure, because }) => (
+        <li key={figure} className="grid grid-cols-[6.5rem_1fr] gap-x-2 border-b border-rule py-1.5">
+          <span className="text-quiet first-letter:uppercase">{figure}</span>
+          <span>{because}</span>
+        </li>
       ))}
     </ul>
   );

@@ -54,12 +54,15 @@ export function problem(kind: string, detail: string, errors: Problem['errors'] 
   return { status: kind === 'invalid-input' ? 422 : 409, body };
 }
 
-/** Renders a part of a page with a store and a router of its own. */
-export function renderPart(part: ReactNode): RenderResult & { store: ReturnType<typeof createStore> } {
+/** Renders a part of a page with a store and a router of its own, at an address where that matters. */
+export function renderPart(
+  part: ReactNode,
+  address = '/',
+): RenderResult & { store: ReturnType<typeof createStore> } {
   const store = createStore();
   const rendered = render(
     <Provider store={store}>
-      <MemoryRouter>{part}</MemoryRouter>
+      <MemoryRouter initialEntries={[address]}>{part}</MemoryRouter>
     </Provider>,
   );
   return { ...rendered, store };

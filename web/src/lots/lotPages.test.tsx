@@ -1,0 +1,204 @@
+// @vitest-environment jsdom
+import { screen, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { Route, Routes } from 'react-router';
+import { describe, expect, it } from 'vitest';
+import type { LotListItem, LotView } from '@vendu/contract';
+import { PLAN } from '../testing/fixtures';
+import { problem, renderPart, standInServer, type Answer } from '../testing/renderPart';
+import { EditLotPage } from './EditLotPage';
+import { LotsPage } from './LotsPage';
+import { NewLotPage } from './NewLotPage';
+
+const LOT: LotListItem = {
+  id: 3,
+  name: 'Ridge',
+  country: 'RW',
+  region: 'west',
+  process: 'co-fermented',
+  additions: 'mango pulp',
+  elevationFromM: 1800,
+  elevationToM: 1950,
+  stage: 'dialling-in',
+  latestRoast: { id: 1, roastedOn: '2026-11-10', level: 'light', ageDays: 12 },
+  gramsLeftG: 936,
+  gramsBrewedG: 64,
+  brewCount: 4,
+  recipe: {
+    id: 7,
+    lotId: 3,
+    brewerName: 'Cone',
+    latestVersion: 3,
+    plan: PLAN,
+    accepted: false,
+    signedOff: false,
+    publishedSlug: null,
+  },
+  lastStrengthPercent: 1.334,
+  lastYieldPercent: 19.26,
+  lastYieldBasis: 'assumed',
+};
+
+describe('the lots', () => {
+  it('show each lot with units, its stage, and what was only assumed', async () => {
+    standInServer({ 'GET lots': { body: [LOT] } });
+    renderPart(<LotsPage />);
+    const row = (await screen.findByRole('link', { name: 'Ridge' })).closest('tr')!;
+    for (const words of [
+      'Rwanda, west',
+      'contains mango pulp',
+      '1800–1950 m',
+      '12 d',
+      '1.33 %',
+      '19.3 %',
+      'assumed',
+      '936 g',
+      '1:15.6',
+    ]) {
+      expect(row.textContent).toContain(words);
+    }
+    expect(within(row).getByRole('img', { name: 'Dialling in, step 3 of 7' })).toBeTruthy();
+  });
+
+  it('leave a dash where nothing is known', async () => {
+    const bare = {
+      ...LOT,
+      recipe: null,
+      lastStrengthPercent: null,
+      lastYieldPercent: null,
+      lastYieldBasis: null,
+      gramsLeftG: null,
+      elevationFromM: null,
+    };
+    standInServer({ 'GET lots': { body: [bare] } });
+    renderPart(<LotsPage />);
+    const row = (await screen.findByRole('link', { name: 'Ridge' })).closest('tr')!;
+    expect(within(row).getAllByLabelText('not known')).toHaveLength(3);
+    expect(row.textContent).toContain('elevation not known');
+  });
+
+  it('say what goes there when there are none, and offer the first step', async () => {
+    standInServer({ 'GET lots': { body: [] } });
+    renderPart(<LotsPage />);
+    expect(await screen.findByText(/Every green lot that needs a recipe stands here/)).toBeTruthy();
+    expect(screen.getAllByRole('link', { name: /Take in a lot/ })).toHaveLength(2);
+  });
+
+  it('can be asked for again when the server did not answer', async () => {
+    const answers: Record<string, Answer> = { 'GET lots': { status: 502, body: 'bad gateway' } };
+    standInServer(answers);
+    renderPart(<LotsPage />);
+    await screen.findByRole('heading', { name: 'Not available now' });
+    answers['GET lots'] = { body: [LOT] };
+    await userEvent.click(screen.getByRole('button', { name: 'Try again' }));
+    expect(await screen.findByRole('link', { name: 'Ridge' })).toBeTruthy();
+  });
+});
+
+describe('taking in a lot', () => {
+  async function fillIn() {
+    await userEvent.type(screen.getByLabelText(/^Name/), 'Ridge');
+    await userEvent.selectOptions(screen.getByLabelText(/^Country/), 'Rwanda');
+    await userEvent.selectOptions(screen.getByLabelText(/^Process/), 'Washed');
+    await userEvent.type(screen.getByLabelText(/^Roast date/), '2026-11-10');
+  }
+
+  it('sends nothing while a field is wrong', async () => {
+    const sent = standInServer({});
+    renderPart(<NewLotPage />);
+    await fillIn();
+    await userEvent.type(screen.getByLabelText('Elevation'), '1950-1700');
+    await userEvent.click(screen.getByRole('button', { name: 'Take in the lot' }));
+    expect(await screen.findByText(/range runs down from 1950 to 1700 m/)).toBeTruthy();
+    expect(sent).toEqual([]);
+  });
+
+  it('puts what the server refuses at its field, and keeps the form', async () => {
+    const refusal = problem('invalid-input', 'x', [
+      { field: 'stockG', message: 'Stock is more than the shelf holds.' },
+    ]);
+    standInServer({ 'POST lots': refusal });
+    renderPart(<NewLotPage />);
+    await fillIn();
+    await userEvent.type(screen.getByLabelText('Stock weighed in'), '900000');
+    await userEvent.click(screen.getByRole('button', { name: 'Take in the lot' }));
+    expect(await screen.findByText('Stock is more than the shelf holds.')).toBeTruthy();
+    expect(screen.getByLabelText('Stock weighed in')).toHaveProperty('value', '900000');
+  });
+
+  it('forgets its draft once the lot is stored', async () => {
+    const sent = standInServer({ 'POST lots': { status: 201, body: { id: 9 } } });
+    const { unmount } = renderPart(<NewLotPage />);
+    await fillIn();
+    await userEvent.click(screen.getByRole('button', { name: 'Take in the lot' }));
+    await expect.poll(() => sent.length).toBe(1);
+    expect(sent[0]?.body).toMatchObject({
+      name: 'Ridge',
+      country: 'RW',
+      process: 'washed',
+      roastedOn: '2026-11-10',
+      roastLevel: null,
+    });
+    await expect.poll(() => localStorage.getItem('vendu.draft.lot.new')).toBeNull();
+    unmount();
+    renderPart(<NewLotPage />);
+    expect(screen.getByLabelText(/^Name/)).toHaveProperty('value', '');
+  });
+});
+
+describe('editing the facts of a lot', () => {
+  const stored: Partial<LotView> = {
+    id: 3,
+    revision: 4,
+    name: 'Ridge',
+    country: 'RW',
+    process: 'washed',
+    region: 'west',
+    farm: '',
+    producer: '',
+    variety: '',
+    fermentationNote: '',
+    additions: '',
+    elevationFromM: 1800,
+    elevationToM: 1950,
+    harvest: '',
+    drying: '',
+    labelNotes: '',
+    stockG: 1000,
+  };
+
+  it('keeps mine when theirs was saved first, and saves it once I have seen theirs', async () => {
+    const answers: Record<string, Answer> = {
+      'GET lots/3': { body: stored },
+      'PATCH lots/3': problem('stale', 'This lot was saved by somebody else.'),
+    };
+    const sent = standInServer(answers);
+    renderPart(
+      <Routes>
+        <Route path="/lots/:lotId/edit" element={<EditLotPage />} />
+      </Routes>,
+      '/lots/3/edit',
+    );
+    const region = await screen.findByLabelText('Region');
+    await userEvent.clear(region);
+    await userEvent.type(region, 'south');
+    await userEvent.click(screen.getByRole('button', { name: 'Save the facts' }));
+    await screen.findByText(/saved by somebody else/);
+    expect(region).toHaveProperty('value', 'south');
+
+    answers['GET lots/3'] = { body: { ...stored, revision: 5, region: 'north' } };
+    answers['PATCH lots/3'] = { body: { ...stored, revision: 6 } };
+    await userEvent.click(screen.getByRole('button', { name: 'Go on with mine' }));
+    await expect.poll(() => screen.queryByText(/saved by somebody else/)).toBeNull();
+    await userEvent.click(screen.getByRole('button', { name: 'Save the facts' }));
+    const patches = () =>
+      sent
+        .filter(({ method }) => method === 'PATCH')
+        .map(({ body }) => body as { revision: number; region: string });
+    await expect.poll(() => patches().length).toBe(2);
+    expect(patches().map(({ revision, region: typed }) => [revision, typed])).toEqual([
+      [4, 'south'],
+      [5, 'south'],
+    ]);
+  });
+});
