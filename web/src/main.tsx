@@ -3,10 +3,10 @@ import { StrictMode, Suspense } from 'react';
 import { createRoot } from 'react-dom/client';
 import { Provider } from 'react-redux';
 import { RouterProvider } from 'react-router';
-import { Toaster } from 'sonner';
 import { router } from './app/routes';
 import { createStore } from './app/store';
 import { Loading } from './ui/Loading';
+import { Notices } from './ui/Notices';
 import './styles.css';
 
 const root = document.getElementById('root');
@@ -17,7 +17,7 @@ createRoot(root).render(
       <Suspense fallback={<Loading />}>
         <RouterProvider router={router} />
       </Suspense>
-      <Toaster position="bottom-left" duration={8000} toastOptions={{ className: 'vendu-toast' }} />
+      <Notices />
     </Provider>
   </StrictMode>,
 );

@@ -73,14 +73,19 @@ export function Bench({ brew, onStart }: BenchProps) {
   return (
     <main data-theme={isDark ? 'dark' : 'light'} className="flex min-h-dvh flex-col bg-sheet text-ink">
       <header className="flex items-baseline gap-5 border-b border-ink px-6 py-2">
-        <Link to={`/recipes/${brew.recipeId}`} className="text-small underline underline-offset-3">
+        <Link
+          to={`/recipes/${brew.recipeId}`}
+          className="text-small whitespace-nowrap underline underline-offset-3"
+        >
           Leave, the clock goes on
         </Link>
-        <h1 className="text-large font-bold">{brew.lotName}</h1>
-        <span className="text-small text-quiet">
+        <h1 className="min-w-0 truncate text-large font-bold" title={brew.lotName}>
+          {brew.lotName}
+        </h1>
+        <span className="text-small whitespace-nowrap text-quiet">
           {brew.brewerName}, version {brew.versionNumber}
         </span>
-        <span className="reading ml-auto flex gap-6 text-large">
+        <span className="reading ml-auto flex shrink-0 gap-6 text-large whitespace-nowrap">
           <span className="text-water">
             {brew.plan.doseG} g {formatRatio(planRatio(brew.plan))}
           </span>

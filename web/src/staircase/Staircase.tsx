@@ -22,6 +22,8 @@ interface StaircaseProps {
   label: string;
 }
 
+/** Closer than this two time labels would run into each other, px. */
+const LABEL_WIDTH_PX = 34;
 const MARGIN = { top: 22, right: 46, bottom: 26, left: 44 };
 
 /** The recipe's face: cumulative water against time, with totals and times at the steps they name. */
@@ -37,6 +39,10 @@ export function Staircase({ plan, width, height, actual, nowS, behind, label }: 
     ({ atS }) => x(atS),
     ({ totalG }) => y(totalG),
   );
+  const isCrowded = (index: number) => {
+    const [before, own] = [plan.pours[index - 1], plan.pours[index]];
+    return before !== undefined && own !== undefined && x(own.startS) - x(before.startS) < LABEL_WIDTH_PX;
+  };
   const points = staircase({ pours: plan.pours, endS: plan.drawdownS });
   const floor = y(0);
   const area = `${path(points) ?? ''}L${x(plan.drawdownS)},${floor}L${x(0)},${floor}Z`;
@@ -70,14 +76,16 @@ export function Staircase({ plan, width, height, actual, nowS, behind, label }: 
         return (
           <g key={index}>
             <line x1={x(pour.startS)} x2={x(pour.startS)} y1={floor} y2={floor + 5} className="stroke-time" />
-            <text
-              x={x(pour.startS)}
-              y={floor + 18}
-              textAnchor="middle"
-              className="reading fill-time text-[12px] font-medium"
-            >
-              {formatDuration(pour.startS)}
-            </text>
+            {!isCrowded(index) && (
+              <text
+                x={x(pour.startS)}
+                y={floor + 18}
+                textAnchor="middle"
+                className="reading fill-time text-[12px] font-medium"
+              >
+                {formatDuration(pour.startS)}
+              </text>
+            )}
             <text
               x={endX + 2}
               y={y(totalG) - 7}

@@ -130,7 +130,7 @@ export function QuantityField({
       <div className={className}>
         {control({ 'aria-label': label, 'aria-invalid': message !== undefined })}
         {message && (
-          <p role="alert" className="mt-1 max-w-64 text-tiny font-medium text-alarm">
+          <p role="alert" className="relative mt-1 -mr-32 w-60 text-tiny font-medium text-alarm">
             {message}
           </p>
         )}
