@@ -187,4 +187,16 @@ describe('two people at once', () => {
     expect((await weigh(brew.revision)).status).toBe(200);
     expect((await weigh(brew.revision)).status).toBe(409);
   });
+
+  it('a verdict does not make the weights that someone types stale', async () => {
+    const fresh = await storeBrew(app.barista, recipe);
+    await app.secondBarista
+      .put(`/api/brews/${fresh.id}/verdict`)
+      .send({ verdict: 'close', reason: '' })
+      .expect(200);
+    await app.barista
+      .patch(`/api/brews/${fresh.id}`)
+      .send({ revision: fresh.revision, doseG: 16, waterG: null, beverageG: 220, note: '' })
+      .expect(200);
+  });
 });

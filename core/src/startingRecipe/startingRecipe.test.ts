@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import fc from 'fast-check';
-import { planWaterG } from '../plan/plan.js';
+import { planWaterG, pourEndS } from '../plan/plan.js';
 import { planFaults } from '../plan/planFaults.js';
 import { USUAL } from '../plan/planWarnings.js';
 import { BREWER_SHAPES, PROCESSES, ROAST_LEVELS } from '../vocabulary.js';
@@ -138,6 +138,8 @@ describe('the starting recipe', () => {
             labElevationM,
           });
           expect(planFaults({ plan, boilingC: boilingPointC({ elevationM: labElevationM }) })).toEqual([]);
+          // The water is in, and the bed has at least half a minute to drain.
+          expect(plan.drawdownS - Math.max(...plan.pours.map(pourEndS))).toBeGreaterThanOrEqual(30);
           const ratio = planWaterG(plan) / plan.doseG;
           expect(ratio).toBeGreaterThanOrEqual(USUAL.ratio.low - 0.25);
           expect(ratio).toBeLessThanOrEqual(USUAL.ratio.high + 0.25);

@@ -154,15 +154,12 @@ function planFrom({ figures, doseG }: { figures: StartingFigures; doseG: number 
     agitation: 'none',
     isBloom: false,
   }));
-  const pours = [bloom, ...mainPours];
-  const lastEndS = Math.max(...pours.map(pourEndS));
   return {
     doseG,
     kettleC: figures.kettleC,
     grindUm: figures.grindUm,
-    pours,
-    // Many pours on a short plan may run past the drain time wanted: leave the bed time to drain.
-    drawdownS: Math.max(figures.drawdownS, roundTo(lastEndS + 30, FIGURE_LIMITS.drawdownS.step)),
+    pours: [bloom, ...mainPours],
+    drawdownS: figures.drawdownS,
   };
 }
 

@@ -1,7 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import { UniqueConstraintError } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
-import { beverageFault, readingFault, type TastingStage } from '@vendu/core';
+import { beverageFault, pouredWaterG, readingFault, type TastingStage } from '@vendu/core';
 import type {
   BrewView,
   CorrectionView,
@@ -123,8 +123,7 @@ export class BrewsService {
       throw new ProblemError('stale', 'This brew was saved by somebody else since you opened it.');
     }
     const next = { doseG: weighed.doseG, waterG: weighed.waterG, beverageG: weighed.beverageG };
-    const { waterG } =
-      weighed.waterG === null ? brewWater(row.set({ waterG: null })) : { waterG: weighed.waterG };
+    const waterG = weighed.waterG ?? pouredWaterG({ plan: row.plan, done: row.steps }).waterG;
     if (next.beverageG !== null) {
       const fault = beverageFault({ beverageG: next.beverageG, waterG });
       if (fault) throw invalidField({ field: 'beverageG', message: fault.message, allowed: fault.allowed });
@@ -171,15 +170,16 @@ export class BrewsService {
   }
 
   async giveVerdict(id: number, { verdict, reason }: VerdictDto): Promise<BrewView> {
-    const row = await this.row(id);
-    await row.update({ verdict, verdictReason: reason });
+    await this.row(id);
+    // Not through the instance: the revision guards what was weighed, which a verdict does not touch.
+    await BrewModel.update({ verdict, verdictReason: reason }, { where: { id } });
     return this.read(id);
   }
 
   /** A brew set aside stays in the record but leaves the trail, the map and the count. */
   async setAside(id: number, isSetAside: boolean): Promise<BrewView> {
-    const row = await this.row(id);
-    await row.update({ setAsideAt: isSetAside ? new Date() : null });
+    await this.row(id);
+    await BrewModel.update({ setAsideAt: isSetAside ? new Date() : null }, { where: { id } });
     return this.read(id);
   }
 

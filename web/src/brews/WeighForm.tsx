@@ -11,6 +11,8 @@ import { GRAMS, within } from '../ui/quantities';
 import { useWeighBrewMutation, useBrewQuery } from './brewsApi';
 
 interface WeighDraft {
+  /** The brew’s revision when the first figure was typed: whoever saves in between is not overwritten unseen. */
+  revision: number;
   doseG: number;
   waterG: number | null;
   beverageG: number | null;
@@ -20,6 +22,7 @@ interface WeighDraft {
 /** Dose, water and beverage as weighed. The first entry of each is kept when it is altered later. */
 export function WeighForm({ brew }: { brew: BrewView }) {
   const stored: WeighDraft = {
+    revision: brew.revision,
     doseG: brew.doseG,
     waterG: brew.waterBasis === 'as-weighed' ? brew.waterG : null,
     beverageG: brew.beverageG,
@@ -35,8 +38,12 @@ export function WeighForm({ brew }: { brew: BrewView }) {
     if (error) reset();
     change({ ...figures, ...changed });
   };
+  async function goOnWithMine() {
+    const { data: theirs } = await refetch();
+    if (theirs) set({ revision: theirs.revision });
+  }
   async function save() {
-    const { data } = await weigh({ id: brew.id, weighed: { ...figures, revision: brew.revision } });
+    const { data } = await weigh({ id: brew.id, weighed: figures });
     if (!data) return;
     change(null);
     drop();
@@ -89,7 +96,7 @@ export function WeighForm({ brew }: { brew: BrewView }) {
       {trouble?.kind === 'stale' ? (
         <Notice tone="alarm">
           {trouble.detail} Your figures are kept here.{' '}
-          <Button onClick={() => void refetch().then(reset)}>Go on with mine</Button>
+          <Button onClick={() => void goOnWithMine()}>Go on with mine</Button>
         </Notice>
       ) : (
         trouble && trouble.errors.length === 0 && <TroubleNotice trouble={trouble} />

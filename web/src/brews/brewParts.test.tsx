@@ -160,6 +160,19 @@ describe('what was weighed', () => {
     expect(screen.getByLabelText('Beverage')).toHaveProperty('value', '221.5');
   });
 
+  it('stays on the revision it was typed at, even when the brew was read again meanwhile', async () => {
+    const sent = standInServer({ 'PATCH brews/21': problem('stale', 'Saved by somebody else.') });
+    const { unmount } = renderPart(<WeighForm brew={brewView({ revision: 2 })} />);
+    await typeBeverage('221.5');
+    unmount();
+    renderPart(<WeighForm brew={brewView({ revision: 5, beverageG: 199 })} />);
+    await userEvent.click(screen.getByRole('button', { name: 'Save what was weighed' }));
+    expect(sent.find(({ method }) => method === 'PATCH')?.body).toMatchObject({
+      revision: 2,
+      beverageG: 221.5,
+    });
+  });
+
   it('shows what was written first when it was corrected', () => {
     const corrections = [
       { field: 'beverageG' as const, fromValue: 210, toValue: 219, by: 'Joss', at: '2026-11-21T10:00:00Z' },

@@ -1,26 +1,43 @@
+import { useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
-import type { EditLotDto } from '@vendu/contract';
+import type { EditLotDto, LotView } from '@vendu/contract';
 import { troubleOf } from '../api/problem';
-import { dropDraft } from '../app/draft';
+import { dropDraft, readDraft } from '../app/draft';
 import { Button } from '../ui/Button';
 import { Loading } from '../ui/Loading';
 import { Notice } from '../ui/Notice';
 import { Unavailable } from '../ui/Unavailable';
-import { lotFormText } from './lotForm';
+import { lotFormText, type LotDraft } from './lotForm';
 import { LotForm } from './LotForm';
 import { useEditLotMutation, useLotQuery } from './lotsApi';
 
 export function EditLotPage() {
   const id = Number(useParams()['lotId']);
   const { data: lot, error, isLoading, refetch } = useLotQuery(id);
-  const [edit, { error: refused, isLoading: isSending, reset }] = useEditLotMutation();
-  const navigate = useNavigate();
   if (isLoading) return <Loading />;
   if (!lot) return <Unavailable trouble={troubleOf(error)} onRetry={() => void refetch()} />;
+  return <EditLot key={id} lot={lot} />;
+}
 
+function EditLot({ lot }: { lot: LotView }) {
+  const { id } = lot;
   const draftKey = `lot.${id}`;
-  const trouble = troubleOf(refused);
+  // Text typed over an older revision stays on it: whoever saved in between is not overwritten unseen.
+  const [revision, setRevision] = useState(
+    () => (readDraft(draftKey) as LotDraft | null)?.revision ?? lot.revision,
+  );
+  const [edit, { error, isLoading: isSending, reset }] = useEditLotMutation();
+  const { refetch } = useLotQuery(id);
+  const navigate = useNavigate();
+  const trouble = troubleOf(error);
   const isStale = trouble?.kind === 'stale';
+
+  async function goOnWithMine() {
+    const { data: theirs } = await refetch();
+    if (!theirs) return;
+    setRevision(theirs.revision);
+    reset();
+  }
   async function send(facts: EditLotDto) {
     const { data } = await edit({ id, lot: facts });
     if (!data) return;
@@ -34,14 +51,14 @@ export function EditLotPage() {
         <div className="mb-5">
           <Notice tone="alarm">
             {trouble.detail} Open the lot in a second window to see theirs. To replace it, go on with yours
-            and save again. <Button onClick={() => void refetch().then(reset)}>Go on with mine</Button>
+            and save again. <Button onClick={() => void goOnWithMine()}>Go on with mine</Button>
           </Notice>
         </div>
       )}
       <LotForm
         draftKey={draftKey}
         initial={lotFormText(lot)}
-        purpose={{ kind: 'edit', revision: lot.revision }}
+        purpose={{ kind: 'edit', revision }}
         trouble={isStale ? null : trouble}
         isSending={isSending}
         onSend={(facts) => void send(facts as EditLotDto)}

@@ -9,7 +9,7 @@ import { COUNTRIES } from '../ui/countries';
 import { Field, INPUT } from '../ui/Field';
 import { TroubleNotice } from '../ui/Notice';
 import { PROCESS_WORDS, ROAST_WORDS } from '../ui/words';
-import { formFieldOf, lotFormResolver, readLotForm, type LotFormText } from './lotForm';
+import { formFieldOf, lotFormResolver, readLotForm, type LotDraft, type LotFormText } from './lotForm';
 
 interface LotFormProps {
   draftKey: string;
@@ -24,15 +24,19 @@ interface LotFormProps {
 /** The facts of a lot. Typed text is kept on this device until the lot is stored. */
 export function LotForm({ draftKey, initial, purpose, trouble, isSending, onSend, backTo }: LotFormProps) {
   const form = useForm<LotFormText>({
-    defaultValues: { ...initial, ...(readDraft(draftKey) as LotFormText | null) },
+    defaultValues: { ...initial, ...(readDraft(draftKey) as LotDraft | null) },
     resolver: lotFormResolver(purpose),
     mode: 'onTouched',
   });
+  const revision = purpose.kind === 'edit' ? purpose.revision : null;
   const { register, handleSubmit, subscribe, setError, formState } = form;
 
   useEffect(() => {
-    return subscribe({ formState: { values: true }, callback: ({ values }) => writeDraft(draftKey, values) });
-  }, [subscribe, draftKey]);
+    return subscribe({
+      formState: { values: true },
+      callback: ({ values }) => writeDraft(draftKey, { ...values, revision } satisfies LotDraft),
+    });
+  }, [subscribe, draftKey, revision]);
 
   useEffect(() => {
     for (const { field, message } of trouble?.errors ?? []) {

@@ -23,6 +23,9 @@ export interface LotFormText {
   roastLevel: RoastLevel | '';
 }
 
+/** The form as kept on the device, with the revision of the lot that it was typed over; `null` for a new lot. */
+export type LotDraft = LotFormText & { revision: number | null };
+
 export const EMPTY_LOT: LotFormText = {
   name: '',
   country: '',

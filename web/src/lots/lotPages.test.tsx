@@ -201,4 +201,29 @@ describe('editing the facts of a lot', () => {
       [5, 'south'],
     ]);
   });
+
+  it('stays on the revision it was typed at through a reload, so that nobody is overwritten unseen', async () => {
+    const answers: Record<string, Answer> = {
+      'GET lots/3': { body: stored },
+      'PATCH lots/3': problem('stale', 'This lot was saved by somebody else.'),
+    };
+    const sent = standInServer(answers);
+    const page = (
+      <Routes>
+        <Route path="/lots/:lotId/edit" element={<EditLotPage />} />
+      </Routes>
+    );
+    const { unmount } = renderPart(page, '/lots/3/edit');
+    await userEvent.type(await screen.findByLabelText('Region'), 'ern');
+    unmount();
+    answers['GET lots/3'] = { body: { ...stored, revision: 5, region: 'north' } };
+    renderPart(page, '/lots/3/edit');
+    expect(await screen.findByLabelText('Region')).toHaveProperty('value', 'western');
+    await userEvent.click(screen.getByRole('button', { name: 'Save the facts' }));
+    await screen.findByText(/saved by somebody else/);
+    expect(sent.find(({ method }) => method === 'PATCH')?.body).toMatchObject({
+      revision: 4,
+      region: 'western',
+    });
+  });
 });

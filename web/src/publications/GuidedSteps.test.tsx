@@ -21,7 +21,7 @@ const currentStep = () => document.querySelector('[aria-current=step]')?.textCon
 
 describe('the customer’s guided steps', () => {
   it('say every step in words, with totals to pour to', () => {
-    render(<GuidedSteps plan={PLAN} />);
+    render(<GuidedSteps slug="ridge-cone" plan={PLAN} />);
     expect(screen.getAllByRole('listitem').map(({ textContent }) => textContent)).toEqual([
       '0:00Bloom: wet all grounds, 40 g on the scale',
       '0:05Swirl the brewer gently',
@@ -33,7 +33,7 @@ describe('the customer’s guided steps', () => {
   });
 
   it('walk along with the clock and count down to the next', () => {
-    render(<GuidedSteps plan={PLAN} />);
+    render(<GuidedSteps slug="ridge-cone" plan={PLAN} />);
     fireEvent.click(screen.getByRole('button', { name: 'Start with the first pour' }));
     expect(currentStep()).toContain('Bloom');
     pass(30);
@@ -45,14 +45,27 @@ describe('the customer’s guided steps', () => {
   });
 
   it('go on through a reload of the page, and back to zero on request', () => {
-    const { unmount } = render(<GuidedSteps plan={PLAN} />);
+    const { unmount } = render(<GuidedSteps slug="ridge-cone" plan={PLAN} />);
     fireEvent.click(screen.getByRole('button', { name: 'Start with the first pour' }));
     pass(20);
     unmount();
     vi.setSystemTime(new Date('2026-11-23T10:00:50Z'));
-    render(<GuidedSteps plan={PLAN} />);
+    render(<GuidedSteps slug="ridge-cone" plan={PLAN} />);
     expect(screen.getByRole('timer').textContent).toBe('0:50');
     fireEvent.click(screen.getByRole('button', { name: 'Back to zero' }));
     expect(screen.getByRole('timer').textContent).toBe('0:00');
+  });
+
+  it('forget a clock that was left running, and keep one recipe’s clock out of another’s', () => {
+    const { unmount } = render(<GuidedSteps slug="ridge-cone" plan={PLAN} />);
+    fireEvent.click(screen.getByRole('button', { name: 'Start with the first pour' }));
+    unmount();
+    const other = render(<GuidedSteps slug="slope-cone" plan={PLAN} />);
+    expect(screen.getByRole('timer').textContent).toBe('0:00');
+    other.unmount();
+    vi.setSystemTime(new Date('2026-11-24T10:00:00Z'));
+    render(<GuidedSteps slug="ridge-cone" plan={PLAN} />);
+    expect(screen.getByRole('timer').textContent).toBe('0:00');
+    expect(screen.getByRole('button', { name: 'Start with the first pour' })).toBeTruthy();
   });
 });

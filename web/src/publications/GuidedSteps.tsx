@@ -4,10 +4,14 @@ import { useNow } from '../bench/useNow';
 import { Button } from '../ui/Button';
 import { classes } from '../ui/classes';
 
+/** A clock older than this was left running, ms: no filter brew takes so long. */
+const LONGEST_BREW_MS = 30 * 60_000;
+
 /** The steps in words, and a clock that walks through them. The clock is the wall's, so a locked phone loses nothing. */
-export function GuidedSteps({ plan }: { plan: BrewPlan }) {
-  const [startedMs, setStartedMs] = useDraft<number | null>('public.started', null);
-  const nowMs = useNow(startedMs === null ? null : 200);
+export function GuidedSteps({ slug, plan }: { slug: string; plan: BrewPlan }) {
+  const [kept, setStartedMs] = useDraft<number | null>(`public.${slug}`, null);
+  const nowMs = useNow(kept === null ? null : 200);
+  const startedMs = kept !== null && nowMs - kept < LONGEST_BREW_MS ? kept : null;
   const elapsedS = startedMs === null ? null : Math.max(0, (nowMs - startedMs) / 1000);
   const steps = benchSteps(plan);
   const currentIndex = elapsedS === null ? -1 : steps.findLastIndex((step) => step.plannedS <= elapsedS);

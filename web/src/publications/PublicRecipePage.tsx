@@ -92,7 +92,7 @@ function Card({ recipe }: { recipe: PublicRecipeView }) {
         height={230}
         label={`Water against time: ${planWaterG(plan)} grams, drained at ${plan.drawdownS} seconds`}
       />
-      <GuidedSteps plan={plan} />
+      <GuidedSteps slug={recipe.slug} plan={plan} />
       <section className="grid gap-4 text-small sm:grid-cols-2">
         <div>
           <h2 className="heading mb-2">If it tastes like</h2>
