@@ -22,7 +22,7 @@ module.exports = {
       comment: 'core computes: no framework, no input or output, only general-purpose mathematics and dates',
       severity: 'error',
       from: { path: '^core/src/', pathNot: '\\.test\\.ts$' },
-      to: { pathNot: ['^core/', '^node_modules/(simple-statistics|date-fns)/'] },
+      to: { pathNot: ['^core/', '^node_modules/(simple-statistics|jstat|date-fns)/'] },
     },
     {
       name: 'web-features-behind-ui',

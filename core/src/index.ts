@@ -11,6 +11,21 @@ export { parseTemperatureC } from './quantity/temperature.js';
 export { celsiusToFahrenheit, fahrenheitToCelsius } from './temperature/scales.js';
 
 export { boilingPointC } from './water/boilingPoint.js';
+export { waterDensityKgM3 } from './water/density.js';
+export { mixingTemperatureC } from './water/mixing.js';
+export { blendWaters, saltsForWater, type WaterBlend, type WaterTarget } from './water/mixWater.js';
+export { IONS, SALTS, type Ion, type Salt } from './water/salts.js';
+export { waterViscosityPaS } from './water/viscosity.js';
+export { GERMAN_DEGREE_MG_PER_L, waterChemistry, type WaterChemistry } from './water/waterChemistry.js';
+
+export {
+  discriminationPValue,
+  fewestCorrect,
+  type DiscriminationMethod,
+} from './statistics/discrimination.js';
+export { friedmanTest, type FriedmanResult } from './statistics/friedman.js';
+export { individualsChart, type IndividualsChart, type RunRule } from './statistics/individualsChart.js';
+export { servingOrders } from './statistics/servingOrders.js';
 
 export {
   brewResult,

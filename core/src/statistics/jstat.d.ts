@@ -1,0 +1,9 @@
+// The package ships without types; these are the functions used here.
+declare module 'jstat' {
+  interface JStat {
+    binomial: { cdf(successes: number, trials: number, probability: number): number };
+    chisquare: { cdf(value: number, degreesOfFreedom: number): number };
+  }
+  const jStat: JStat;
+  export default jStat;
+}
