@@ -23,6 +23,16 @@ export {
   fewestCorrect,
   type DiscriminationMethod,
 } from './statistics/discrimination.js';
+export { BREWER_CLASSES, PAPER_PER_M } from './brewModel/hardware.js';
+export { DEFAULT_LOT, simulateBrew } from './brewModel/simulateBrew.js';
+export type {
+  BrewerGeometry,
+  BrewForecast,
+  BrewModelInput,
+  BrewMoment,
+  LotFactors,
+} from './brewModel/types.js';
+
 export { friedmanTest, type FriedmanResult } from './statistics/friedman.js';
 export { individualsChart, type IndividualsChart, type RunRule } from './statistics/individualsChart.js';
 export { servingOrders } from './statistics/servingOrders.js';

@@ -1,0 +1,203 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { BREWER_CLASSES, PAPER_PER_M } from './hardware.js';
+import { particlesOf } from './particles.js';
+import { DEFAULT_LOT, simulateBrew } from './simulateBrew.js';
+import type { BrewModelInput } from './types.js';
+
+const CONE: BrewModelInput = {
+  doseG: 15,
+  grind: { d50Um: 680 },
+  kettleC: 96,
+  pours: [
+    { startS: 0, amountG: 50, flowGps: 5 },
+    { startS: 30, amountG: 100, flowGps: 5 },
+    { startS: 70, amountG: 100, flowGps: 5 },
+  ],
+  agitation: [{ atS: 10, kind: 'swirl' }],
+  brewer: BREWER_CLASSES.cone,
+  paperPerM: PAPER_PER_M.ordinary,
+  lot: DEFAULT_LOT,
+  ambientC: 22,
+  elevationM: 0,
+};
+const FLAT: BrewModelInput = {
+  ...CONE,
+  doseG: 16,
+  grind: { d50Um: 650 },
+  kettleC: 94,
+  pours: [
+    { startS: 0, amountG: 60, flowGps: 5 },
+    { startS: 30, amountG: 90, flowGps: 5 },
+    { startS: 65, amountG: 90, flowGps: 5 },
+  ],
+  agitation: [],
+  brewer: BREWER_CLASSES['flat-bottom'],
+  paperPerM: PAPER_PER_M.fast,
+};
+
+describe('the golden brew', () => {
+  // Computed by a second program written after the same equations: it guards against slips, it is no outside reference.
+  it.each([
+    [0.5, 164.072, 223.252, 1.352_52, 20.1301],
+    [0.25, 163.41, 223.228, 1.352_81, 20.1324],
+    [0.1, 163.158, 223.209, 1.353, 20.1335],
+    [0.02, 163.047, 223.199, 1.3531, 20.134],
+  ])(
+    'at a step of %d s drains at %d s with %d g, %d %%, %d %%',
+    (stepS, drawdownS, beverageG, tdsPercent, yieldPercent) => {
+      const brew = simulateBrew(CONE, { stepS });
+      expect(brew.drawdownS).toBeCloseTo(drawdownS, 3);
+      expect(brew.beverageG).toBeCloseTo(beverageG, 3);
+      expect(Math.abs(brew.tdsPercent - tdsPercent)).toBeLessThan(6e-6);
+      expect(Math.abs(brew.yieldPercent - yieldPercent)).toBeLessThan(1.01e-4);
+    },
+  );
+
+  it('splits its yield and reaches its level', () => {
+    const brew = simulateBrew(CONE);
+    expect(brew.yieldByClassPercent[0]).toBeCloseTo(6.5003, 4);
+    expect(brew.yieldByClassPercent[1]).toBeCloseTo(9.0801, 4);
+    expect(brew.yieldByClassPercent[2]).toBeCloseTo(4.552, 4);
+    expect(brew.maxLevelM * 1000).toBeCloseTo(55.499, 3);
+    expect(brew.overflows).toBe(false);
+  });
+
+  it.each([
+    [30, 0, 83.41, 18.48, 7.654],
+    [70, 23.619, 86.8, 92.72, 16.875],
+    [120, 37.25, 86.62, 179.57, 19.019],
+  ])(
+    'passes through its states: at %i s %d g above the bed, %d °C',
+    (atS, aboveBedG, slurryC, cupWaterG, yieldPercent) => {
+      const moment = simulateBrew(CONE).series.find((each) => Math.abs(each.atS - atS) < 1e-6);
+      expect(moment?.aboveBedG).toBeCloseTo(aboveBedG, 3);
+      expect(moment?.slurryC).toBeCloseTo(slurryC, 2);
+      // The cup holds the water and its solutes.
+      expect((moment?.beverageG ?? 0) * (1 - (moment?.tdsPercent ?? 0) / 100)).toBeCloseTo(cupWaterG, 2);
+      expect(moment?.yieldPercent).toBeCloseTo(yieldPercent, 3);
+    },
+  );
+
+  it('has a sister on a flat bottom', () => {
+    const brew = simulateBrew(FLAT);
+    expect(brew.drawdownS).toBeCloseTo(138.481, 3);
+    expect(brew.beverageG).toBeCloseTo(211.734, 3);
+    expect(Math.abs(brew.tdsPercent - 1.462_91)).toBeLessThan(1.01e-5);
+    expect(Math.abs(brew.yieldPercent - 19.3592)).toBeLessThan(1.01e-4);
+  });
+});
+
+describe('a grind', () => {
+  it('has the fines, the surface and the pools of the golden brew', () => {
+    const { finesShare, d32M, poolShares, poolRatesPerS } = particlesOf({ d50Um: 680 });
+    expect(finesShare).toBeCloseTo(0.123_48, 5);
+    expect(d32M * 1e6).toBeCloseTo(222.89, 2);
+    expect(poolShares[1]?.map((share) => share.toFixed(4))).toEqual([
+      '0.5566',
+      '0.1471',
+      '0.0368',
+      '0.2076',
+      '0.0519',
+    ]);
+    expect(poolRatesPerS.map((rate) => rate.toExponential(3))).toEqual([
+      '6.552e-3',
+      '2.621e-2',
+      '1.294e-3',
+      '5.177e-3',
+    ]);
+  });
+
+  it('shares itself out wholly, whatever its size', () => {
+    for (const d50Um of [100, 300, 680, 1200, 4000]) {
+      for (const shares of particlesOf({ d50Um }).poolShares) {
+        expect(shares.reduce((sum, share) => sum + share, 0)).toBeCloseTo(1, 12);
+        expect(Math.min(...shares)).toBeGreaterThanOrEqual(0);
+      }
+    }
+  });
+});
+
+describe('every brew', () => {
+  const brews = fc.record({
+    doseG: fc.integer({ min: 5, max: 45 }),
+    d50Um: fc.integer({ min: 350, max: 1300 }),
+    // Above the brewer’s 75 °C: a warm brewer may well heat cooler water.
+    kettleC: fc.integer({ min: 80, max: 100 }),
+    ratio: fc.integer({ min: 13, max: 18 }),
+    flowGps: fc.integer({ min: 2, max: 15 }),
+    gapS: fc.integer({ min: 10, max: 60 }),
+    swirlS: fc.double({ min: 0, max: 90, noNaN: true }),
+    elevationM: fc.integer({ min: 0, max: 2500 }),
+  });
+
+  it('keeps its water and its solutes to 1e-9, stays finite, and is never hotter than what is poured', () => {
+    fc.assert(
+      fc.property(brews, ({ doseG, d50Um, kettleC, ratio, flowGps, gapS, swirlS, elevationM }) => {
+        const amountG = (doseG * ratio) / 2;
+        const brew = simulateBrew(
+          {
+            ...CONE,
+            doseG,
+            grind: { d50Um },
+            kettleC,
+            elevationM,
+            pours: [
+              { startS: 0, amountG, flowGps },
+              { startS: amountG / flowGps + gapS, amountG, flowGps },
+            ],
+            agitation: [{ atS: swirlS, kind: 'stir' }],
+          },
+          { stepS: 0.5 },
+        );
+        expect(brew.waterError).toBeLessThan(1e-9);
+        expect(brew.soluteError).toBeLessThan(1e-9);
+        expect(brew.yieldPercent).toBeGreaterThan(0);
+        expect(brew.yieldPercent).toBeLessThan(29);
+        expect(Math.max(...brew.series.map(({ slurryC }) => slurryC))).toBeLessThanOrEqual(kettleC);
+        expect(
+          brew.series.every(({ tdsPercent, outflowGps }) => Number.isFinite(tdsPercent) && outflowGps >= 0),
+        ).toBe(true);
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  it('does not mind the order in which its pours are given', () => {
+    const shuffled = { ...CONE, pours: [...CONE.pours].reverse() };
+    expect(simulateBrew(shuffled).yieldPercent).toBe(simulateBrew(CONE).yieldPercent);
+  });
+
+  it('needs coffee and water', () => {
+    expect(() => simulateBrew({ ...CONE, doseG: 0.1 })).toThrow(RangeError);
+    expect(() => simulateBrew({ ...CONE, pours: [] })).toThrow(RangeError);
+  });
+});
+
+describe('the four classic levers and their neighbours', () => {
+  const base = simulateBrew(CONE);
+  const drain = (brew: ReturnType<typeof simulateBrew>) => brew.drawdownS ?? Infinity;
+
+  // Common practice: finer, hotter and more water per dose each extract more; finer and swirls drain slower.
+  it.each<[string, Partial<BrewModelInput>, 1 | -1, 1 | -1 | 0]>([
+    ['finer', { grind: { d50Um: 630 } }, 1, 1],
+    ['coarser', { grind: { d50Um: 730 } }, -1, -1],
+    ['hotter', { kettleC: 98 }, 1, -1],
+    ['more water', { pours: [...CONE.pours, { startS: 95, amountG: 30, flowGps: 5 }] }, 1, 1],
+    ['one swirl more', { agitation: [...CONE.agitation, { atS: 100, kind: 'swirl' }] }, 1, 1],
+    ['fines sieved out', { grind: { d50Um: 680, finesShare: 0.05 } }, -1, -1],
+    ['thick paper', { paperPerM: PAPER_PER_M.thick }, 1, 1],
+  ])('%s moves yield and drain time as the trade knows', (_, change, yieldSign, timeSign) => {
+    const brew = simulateBrew({ ...CONE, ...change });
+    expect(Math.sign(brew.yieldPercent - base.yieldPercent)).toBe(yieldSign);
+    if (timeSign !== 0) expect(Math.sign(drain(brew) - drain(base))).toBe(timeSign);
+  });
+
+  it('has steps of the size found on trial: 50 um finer gives 0.6-0.8 points and 8-13 s', () => {
+    const finer = simulateBrew({ ...CONE, grind: { d50Um: 630 } });
+    expect(finer.yieldPercent - base.yieldPercent).toBeGreaterThan(0.6);
+    expect(finer.yieldPercent - base.yieldPercent).toBeLessThan(0.8);
+    expect(drain(finer) - drain(base)).toBeGreaterThan(8);
+    expect(drain(finer) - drain(base)).toBeLessThan(13);
+  });
+});

@@ -1,0 +1,93 @@
+import { BREW_MODEL } from './constants.js';
+import type { Particles } from './particles.js';
+import type { BrewModelInput } from './types.js';
+
+/** Classes of solubles: early, mid, late. */
+export const CLASSES = 3;
+/** Release pools per class: the fast one and four that diffuse. */
+export const POOLS = 5;
+
+/** Everything that changes during a brew, SI units. Changed in place by the stepper, which alone may do so. */
+export interface BrewState {
+  atS: number;
+  /** Water above the bed, in its pores and inside its grains, kg. */
+  aboveKg: number;
+  poresKg: number;
+  grainsKg: number;
+  finesOnPaperKg: number;
+  gasKg: number;
+  agitation: number;
+  slurryC: number;
+  brewerC: number;
+  cupWaterKg: number;
+  evaporatedKg: number;
+  /** 0 dry to 1 swollen. */
+  swelling: number;
+  clumped: number;
+  /** Solutes, kg: above the bed per class; in the pores per class and cell; in the cup per class. */
+  aboveSolute: Float64Array;
+  poreSolute: Float64Array;
+  cupSolute: Float64Array;
+  /** Solutes still in the grains, kg, and what was there at the start: per cell, class and pool. */
+  grainSolute: Float64Array;
+  grainSoluteAtStart: Float64Array;
+}
+
+/** The state before the first drop. */
+export function initialState(
+  { doseG, lot, brewer, ambientC }: BrewModelInput,
+  particles: Particles,
+): BrewState {
+  const model = BREW_MODEL;
+  const doseKg = doseG / 1000;
+  const { cells } = model;
+  const grainSoluteAtStart = new Float64Array(cells * CLASSES * POOLS);
+  for (let cell = 0; cell < cells; cell++) {
+    for (let kind = 0; kind < CLASSES; kind++) {
+      for (let pool = 0; pool < POOLS; pool++) {
+        grainSoluteAtStart[poolIndex(cell, kind, pool)] =
+          (doseKg *
+            model.solubleShare *
+            lot.solubility *
+            (model.classShares[kind] ?? 0) *
+            (particles.poolShares[kind]?.[pool] ?? 0)) /
+          cells;
+      }
+    }
+  }
+  return {
+    atS: 0,
+    aboveKg: 0,
+    poresKg: 0,
+    grainsKg: 0,
+    finesOnPaperKg: 0,
+    gasKg:
+      doseKg *
+      1e-3 *
+      lot.co2MgPerG *
+      Math.exp(-lot.ageDays / model.gasAgeingDays) *
+      (1 - model.gasLossByGrinding),
+    agitation: 0,
+    slurryC: ambientC,
+    brewerC: brewer.preheatC,
+    cupWaterKg: 0,
+    evaporatedKg: 0,
+    swelling: 0,
+    clumped: model.clumpedAtStart,
+    aboveSolute: new Float64Array(CLASSES),
+    poreSolute: new Float64Array(CLASSES * cells),
+    cupSolute: new Float64Array(CLASSES),
+    grainSolute: grainSoluteAtStart.slice(),
+    grainSoluteAtStart,
+  };
+}
+
+export function poolIndex(cell: number, kind: number, pool: number): number {
+  return (cell * CLASSES + kind) * POOLS + pool;
+}
+
+export function sum(values: Float64Array): number {
+  let total = 0;
+  for (const value of values) total += value;
+  return total;
+}
