@@ -107,6 +107,7 @@ function heatRates(
 
 // Scratch of the sweep through the cells, reused since steps never run side by side.
 const reach = new Float64Array(POOLS);
+const holding = new Float64Array(POOLS);
 const ownPart = new Float64Array(BREW_MODEL.cells);
 const abovePart = new Float64Array(BREW_MODEL.cells);
 
@@ -149,28 +150,35 @@ function moveSolutes(
           (1 + model.fastAgitationGain * before.agitation)
         : (particles.poolRatesPerS[pool - 1] ?? 0) * (model.diffusionFactors[kind] ?? 0);
     const released = ratePerS * input.lot.rate * arrhenius * flows.filling * stepS;
-    reach[pool] = released / (1 + released);
-    held += ((reach[pool] ?? 0) * state.grainsKg * (midShares[pool] ?? 0)) / cells;
+    const share = released / (1 + released);
+    const holdingKg = (state.grainsKg * (midShares[pool] ?? 0)) / cells;
+    reach[pool] = share;
+    holding[pool] = holdingKg;
+    held += share * holdingKg;
   }
 
   const cellKg = state.poresKg / cells;
   const exchange = stepS * flows.exchange;
-  const downTo = (cell: number) =>
-    stepS * (moved.fromAbove + ((moved.throughBed - moved.fromAbove) * cell) / cells);
+  // Water passes each face of the cells evenly changed from what enters the bed to what leaves it.
+  const entering = stepS * moved.fromAbove;
+  const perCell = (stepS * (moved.throughBed - moved.fromAbove)) / cells;
   let own = 0;
   let above = 1;
   let ownSum = 0;
   let aboveSum = 0;
   for (let cell = 0; cell < cells; cell++) {
     let source = 0;
+    const first = poolIndex(cell, kind, 0);
     for (let pool = 0; pool < POOLS; pool++) {
-      const at = poolIndex(cell, kind, pool);
+      const at = first + pool;
       source +=
         (reach[pool] ?? 0) * ((state.grainSolute[at] ?? 0) - unreached * (state.grainSoluteAtStart[at] ?? 0));
     }
-    const denominator = cellKg + downTo(cell + 1) + exchange + held;
-    own = ((state.poreSolute[kind * cells + cell] ?? 0) + source + downTo(cell) * own) / denominator;
-    above = (downTo(cell) * above + exchange) / denominator;
+    const denominator = cellKg + (entering + perCell * (cell + 1)) + exchange + held;
+    own =
+      ((state.poreSolute[kind * cells + cell] ?? 0) + source + (entering + perCell * cell) * own) /
+      denominator;
+    above = ((entering + perCell * cell) * above + exchange) / denominator;
     ownPart[cell] = own;
     abovePart[cell] = above;
     ownSum += own;
@@ -186,22 +194,22 @@ function moveSolutes(
   for (let cell = 0; cell < cells; cell++) {
     const concentration = (ownPart[cell] ?? 0) + (abovePart[cell] ?? 0) * aboveConcentration;
     let released = 0;
+    const first = poolIndex(cell, kind, 0);
     for (let pool = 0; pool < POOLS; pool++) {
-      const at = poolIndex(cell, kind, pool);
+      const at = first + pool;
+      const left = state.grainSolute[at] ?? 0;
       const given =
         (reach[pool] ?? 0) *
-        ((state.grainSolute[at] ?? 0) -
-          unreached * (state.grainSoluteAtStart[at] ?? 0) -
-          ((state.grainsKg * (midShares[pool] ?? 0)) / cells) * concentration);
-      state.grainSolute[at] = (state.grainSolute[at] ?? 0) - given;
+        (left - unreached * (state.grainSoluteAtStart[at] ?? 0) - (holding[pool] ?? 0) * concentration);
+      state.grainSolute[at] = left - given;
       released += given;
     }
     const fromAbove = exchange * (aboveConcentration - concentration);
     const slot = kind * cells + cell;
     state.poreSolute[slot] =
       (state.poreSolute[slot] ?? 0) +
-      downTo(cell) * upstream -
-      downTo(cell + 1) * concentration +
+      (entering + perCell * cell) * upstream -
+      (entering + perCell * (cell + 1)) * concentration +
       fromAbove +
       released;
     exchanged += fromAbove;
@@ -210,5 +218,7 @@ function moveSolutes(
   state.aboveSolute[kind] =
     (state.aboveSolute[kind] ?? 0) - leaving * state.aboveKg * aboveConcentration - exchanged;
   state.cupSolute[kind] =
-    (state.cupSolute[kind] ?? 0) + downTo(cells) * upstream + stepS * moved.pastBed * aboveConcentration;
+    (state.cupSolute[kind] ?? 0) +
+    (entering + perCell * cells) * upstream +
+    stepS * moved.pastBed * aboveConcentration;
 }

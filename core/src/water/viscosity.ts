@@ -1,9 +1,9 @@
 /** Terms of the correlation: factor in uPa s and exponent of the reduced temperature. */
-const TERMS: readonly (readonly [factor: number, exponent: number])[] = [
-  [280.68, -1.9],
-  [511.45, -7.7],
-  [61.131, -19.6],
-  [0.459_03, -40],
+const TERMS: readonly { factor: number; exponent: number }[] = [
+  { factor: 280.68, exponent: -1.9 },
+  { factor: 511.45, exponent: -7.7 },
+  { factor: 61.131, exponent: -19.6 },
+  { factor: 0.459_03, exponent: -40 },
 ];
 
 /**
@@ -17,6 +17,9 @@ const TERMS: readonly (readonly [factor: number, exponent: number])[] = [
  * (T / 300 K)^b_i.
  */
 export function waterViscosityPaS({ temperatureC }: { temperatureC: number }): number {
-  const reduced = (temperatureC + 273.15) / 300;
-  return 1e-6 * TERMS.reduce((sum, [factor, exponent]) => sum + factor * Math.pow(reduced, exponent), 0);
+  // One logarithm serves all four powers; the brew model asks for this at every step.
+  const logReduced = Math.log((temperatureC + 273.15) / 300);
+  let sum = 0;
+  for (const { factor, exponent } of TERMS) sum += factor * Math.exp(exponent * logReduced);
+  return 1e-6 * sum;
 }
