@@ -51,11 +51,10 @@ describe('a plan', () => {
 });
 
 describe('what was weighed and tasted', () => {
-  it('may leave the beverage out but not the dose', () => {
+  it('may leave out what nobody weighed, but takes no dose that cannot be', () => {
+    expect(checkDto(WeighBrewDto, { revision: 0 })).toEqual([]);
     expect(checkDto(WeighBrewDto, { revision: 0, doseG: 15, beverageG: null, note: '' })).toEqual([]);
-    expect(checkDto(WeighBrewDto, { revision: 0, beverageG: 200 }).map(({ field }) => field)).toEqual([
-      'doseG',
-    ]);
+    expect(checkDto(WeighBrewDto, { revision: 0, doseG: 0 }).map(({ field }) => field)).toEqual(['doseG']);
   });
 
   it('takes intensities of 0 to 10 or none', () => {

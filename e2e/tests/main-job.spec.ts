@@ -74,6 +74,8 @@ test('from a new lot to a public recipe, typed as a new user would', async ({ pa
   });
 
   await test.step('weigh the beverage and enter three readings', async () => {
+    await expect(page.getByLabel('Dose', { exact: true })).toHaveValue('');
+    await type(page, 'Dose', '16');
     await type(page, 'Beverage', '226.5');
     await page.getByRole('button', { name: 'Save what was weighed' }).click();
     for (const [index, reading] of ['1.33', '1,35', '1.34'].entries()) {

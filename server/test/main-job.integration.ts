@@ -137,6 +137,21 @@ describe('a brew sent by the bench', () => {
     ]);
   });
 
+  it('counts the plan’s dose until one is weighed, and calls the first weighing no correction', async () => {
+    const brew = await storeBrew(
+      app.barista,
+      await startRecipe(app.barista, (await takeInLot(app.barista)).id),
+    );
+    expect(brew).toMatchObject({ doseG: brew.plan.doseG, doseBasis: 'as-planned' });
+    const weighed = (
+      await app.barista
+        .patch(`/api/brews/${brew.id}`)
+        .send({ revision: brew.revision, doseG: 16.2, waterG: null, beverageG: null, note: '' })
+        .expect(200)
+    ).body as BrewView;
+    expect(weighed).toMatchObject({ doseG: 16.2, doseBasis: 'as-weighed', corrections: [] });
+  });
+
   it('can be set aside and taken back; its grams stay spent', async () => {
     const lot = await takeInLot(app.barista, { stockG: 500 });
     const brew = await storeBrew(app.barista, await startRecipe(app.barista, lot.id));

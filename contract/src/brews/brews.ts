@@ -68,8 +68,10 @@ export class WeighBrewDto {
   @NumberBetween({ label: 'Revision', unit: '', min: 0, max: 1_000_000, whole: true })
   revision!: number;
 
+  /** The dose as weighed; `null` when nobody wrote it down and the plan's is taken. */
+  @ValidateIf(isGiven)
   @NumberBetween({ label: 'Dose', unit: 'g', min: 5, max: 120 })
-  doseG!: number;
+  doseG: number | null = null;
 
   /** The last total on the scale; `null` when nobody wrote it down. */
   @ValidateIf(isGiven)
@@ -172,6 +174,7 @@ export interface BrewView extends BrewListItem {
   lot: { id: number; name: string; process: string; additions: string; labelNotes: string };
   recipeVersionId: number;
   brewerName: string;
+  doseBasis: 'as-weighed' | 'as-planned';
   waterBasis: 'as-weighed' | 'as-planned';
   roastedOn: string;
   roastAgeDays: number;

@@ -8,9 +8,16 @@ export function brewWater(brew: BrewModel): { waterG: number; basis: 'as-weighed
   return pouredWaterG({ plan: brew.plan, done: brew.steps });
 }
 
+/** The dose of a brew: as weighed, else as the plan says, and which of the two it is. */
+export function brewDose(brew: BrewModel): { doseG: number; basis: 'as-weighed' | 'as-planned' } {
+  return brew.doseG === null
+    ? { doseG: brew.plan.doseG, basis: 'as-planned' }
+    : { doseG: brew.doseG, basis: 'as-weighed' };
+}
+
 function resultOf(brew: BrewModel): BrewResult | null {
   return brewResult({
-    doseG: brew.doseG,
+    doseG: brewDose(brew).doseG,
     waterG: brewWater(brew).waterG,
     beverageG: brew.beverageG,
     readingsPercent: brew.readings.map(({ tdsPercent }) => tdsPercent),
@@ -28,7 +35,7 @@ export function brewListItem(brew: BrewModel, number: number): BrewListItem {
     startedAt: brew.startedAt.toISOString(),
     plan: brew.plan,
     steps: brew.steps,
-    doseG: brew.doseG,
+    doseG: brewDose(brew).doseG,
     waterG: brewWater(brew).waterG,
     beverageG: brew.beverageG,
     result: resultOf(brew),

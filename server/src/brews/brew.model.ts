@@ -21,7 +21,7 @@ export class BrewModel extends Model {
   /** The plan as it was when the brew was made. */
   @Column(DataType.JSON) declare plan: BrewPlan;
   @Column(DataType.JSON) declare steps: StepDone[];
-  @DecimalColumn(6, 1) declare doseG: number;
+  @DecimalColumn(6, 1) declare doseG: number | null;
   @DecimalColumn(6, 1) declare waterG: number | null;
   @DecimalColumn(6, 1) declare beverageG: number | null;
   @Column(DataType.TEXT) declare note: string;

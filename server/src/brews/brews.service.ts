@@ -20,7 +20,7 @@ import { RecipeVersionModel } from '../recipes/recipe-version.model.js';
 import { RecipeModel } from '../recipes/recipe.model.js';
 import { BrewModel } from './brew.model.js';
 import { BrewReader, LIST_PARTS } from './brew-reader.js';
-import { brewListItem, brewWater, roastAgeAtBrew } from './brew-views.js';
+import { brewDose, brewListItem, brewWater, roastAgeAtBrew } from './brew-views.js';
 import { CorrectionModel } from './correction.model.js';
 import { ReadingModel } from './reading.model.js';
 import { TastingModel } from './tasting.model.js';
@@ -57,7 +57,6 @@ export class BrewsService {
         startedAt: new Date(brew.startedAt),
         plan: version.plan,
         steps: brew.steps,
-        doseG: version.plan.doseG,
         note: brew.note,
       });
       return await this.read(row.id);
@@ -97,6 +96,7 @@ export class BrewsService {
       },
       recipeVersionId: row.recipeVersionId,
       brewerName: recipe.brewer.name,
+      doseBasis: brewDose(row).basis,
       waterBasis: brewWater(row).basis,
       roastedOn: row.roastBatch.roastedOn,
       roastAgeDays: roastAgeAtBrew(row),

@@ -67,6 +67,9 @@ export function ResultFigures({ brew }: { brew: BrewView }) {
           narrow it.
         </Notice>
       )}
+      {brew.doseBasis === 'as-planned' && (
+        <Notice>The dose was not written down: the plan’s {brew.plan.doseG} g is taken for it.</Notice>
+      )}
       {result.strength.notes.map((note) => (
         <Notice key={note}>{NOTE_WORDS[note]}</Notice>
       ))}

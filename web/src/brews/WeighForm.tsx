@@ -13,7 +13,7 @@ import { useWeighBrewMutation, useBrewQuery } from './brewsApi';
 interface WeighDraft {
   /** The brew’s revision when the first figure was typed: whoever saves in between is not overwritten unseen. */
   revision: number;
-  doseG: number;
+  doseG: number | null;
   waterG: number | null;
   beverageG: number | null;
   note: string;
@@ -23,7 +23,7 @@ interface WeighDraft {
 export function WeighForm({ brew }: { brew: BrewView }) {
   const stored: WeighDraft = {
     revision: brew.revision,
-    doseG: brew.doseG,
+    doseG: brew.doseBasis === 'as-weighed' ? brew.doseG : null,
     waterG: brew.waterBasis === 'as-weighed' ? brew.waterG : null,
     beverageG: brew.beverageG,
     note: brew.note,
@@ -56,6 +56,8 @@ export function WeighForm({ brew }: { brew: BrewView }) {
           quantity={within(GRAMS, { label: 'Dose', min: 5, max: 120 })}
           value={figures.doseG}
           onCommit={(doseG) => set({ doseG })}
+          onClear={() => set({ doseG: null })}
+          placeholder={`plan ${brew.plan.doseG}`}
           error={errors['doseG']}
         />
         <QuantityField

@@ -79,6 +79,11 @@ describe('strength and yield', () => {
     expect(trail.textContent).toContain('21.9 %');
   });
 
+  it('say when the dose is only the plan’s', () => {
+    renderPart(<ResultFigures brew={brewView({ doseBasis: 'as-planned' })} />);
+    expect(screen.getByText(/dose was not written down: the plan’s 16 g is taken/)).toBeTruthy();
+  });
+
   it('say when readings disagree', () => {
     const result = brewResult({ doseG: 16, waterG: 250, beverageG: 219, readingsPercent: [1.3, 1.4, 1.5] });
     renderPart(<ResultFigures brew={brewView({ result })} />);

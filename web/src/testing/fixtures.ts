@@ -80,6 +80,7 @@ export function brewView(changes: Partial<BrewView> = {}): BrewView {
     lot: { id: 3, name: 'Ridge', process: 'washed', additions: '', labelNotes: 'currant' },
     recipeVersionId: 11,
     brewerName: 'Cone',
+    doseBasis: 'as-weighed',
     waterBasis: 'as-planned',
     roastedOn: '2026-11-10',
     roastAgeDays: 11,

@@ -126,7 +126,7 @@ export const firstTables: Migration = {
       started_at DATETIME(3) NOT NULL,
       plan JSON NOT NULL,
       steps JSON NOT NULL,
-      dose_g DECIMAL(6,1) NOT NULL,
+      dose_g DECIMAL(6,1) NULL,
       water_g DECIMAL(6,1) NULL,
       beverage_g DECIMAL(6,1) NULL,
       note TEXT NOT NULL,
