@@ -43,7 +43,7 @@ export function ReadingsForm({ brew }: { brew: BrewView }) {
   }
   return (
     <div className="flex flex-col gap-3">
-      <ol className="flex flex-wrap gap-2">
+      <ol className="flex flex-wrap gap-2 empty:hidden">
         {brew.readings.map(({ id, tdsPercent }) => (
           <li
             key={id}

@@ -43,10 +43,11 @@ export function ExtractionMap({ brews, currentId, window, height = 320 }: Extrac
   const points = brews.flatMap((brew) => (brew.result ? [mapPoint(brew, brew.result)] : []));
   const { xDomain, yDomain } = domains(points, window);
   const ratios = [...new Set(brews.map((brew) => Math.round(planRatio(brew.plan) * 2) / 2))].slice(0, 3);
-  const last = points.find(({ id }) => id === currentId) ?? points.at(-1);
+  // Without a brew in hand the newest stands out; a brew in hand that is not read yet lets none stand out.
+  const last = currentId === undefined ? points.at(-1) : points.find(({ id }) => id === currentId);
   const label = last
     ? `Extraction map: brew ${last.number} at ${last.tdsPercent.toFixed(2)} % strength and ${last.yieldPercent.toFixed(1)} % yield`
-    : 'Extraction map, no brew measured yet';
+    : `Extraction map, ${points.length} brews measured`;
   return (
     <figure aria-label={label}>
       <ResponsiveContainer width="100%" height={height}>
