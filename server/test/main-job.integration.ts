@@ -207,6 +207,25 @@ describe('the public address', () => {
     expect(open).toMatchObject({ versionNumber: 2, plan: { kettleC: 92 } });
   });
 
+  it('shows a version once, and none whose sign-off was taken back in between', async () => {
+    const recipe = await startRecipe(app.barista, (await takeInLot(app.barista, { name: 'Once' })).id);
+    const recipeVersionId = recipe.versions[0]!.id;
+    const signOff = `/api/recipe-versions/${recipeVersionId}/sign-off`;
+    await app.lead.put(`/api/recipe-versions/${recipeVersionId}/acceptance`).expect(200);
+    await app.lead.put(signOff).expect(200);
+    const publication = { recipeVersionId, introduction: '' };
+    const published = (await app.lead.post('/api/publications').send(publication).expect(201))
+      .body as RecipeView;
+    await app.lead.post('/api/publications').send(publication).expect(409);
+
+    const { id } = published.publications[0]!;
+    await app.lead.delete(`/api/publications/${id}`).expect(200);
+    await app.lead.delete(signOff).expect(200);
+    await app.lead.post(`/api/publications/${id}/restore`).expect(409);
+    await app.lead.put(signOff).expect(200);
+    await app.lead.post(`/api/publications/${id}/restore`).expect(200);
+  });
+
   it('never collides: a second recipe of the same name gets a number', async () => {
     const slugs: string[] = [];
     for (let count = 0; count < 2; count++) {

@@ -168,6 +168,13 @@ describe('every brew', () => {
     expect(simulateBrew(shuffled).yieldPercent).toBe(simulateBrew(CONE).yieldPercent);
   });
 
+  it('is drained when its last pour ends where the bed took the water as fast as it came', () => {
+    const trickle = { ...CONE, grind: { d50Um: 1200 }, pours: [{ startS: 0, amountG: 200, flowGps: 1 }] };
+    const { drawdownS, series } = simulateBrew(trickle);
+    expect(series.find(({ atS }) => atS >= 199.9)?.aboveBedG).toBeLessThan(1.5);
+    expect(drawdownS).toBe(200);
+  });
+
   it('needs coffee and water', () => {
     expect(() => simulateBrew({ ...CONE, doseG: 0.1 })).toThrow(RangeError);
     expect(() => simulateBrew({ ...CONE, pours: [] })).toThrow(RangeError);

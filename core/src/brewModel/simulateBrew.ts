@@ -87,7 +87,9 @@ export function simulateBrew(
     pouredKg += lengthS * inflowKgPerS;
     maxLevelM = Math.max(maxLevelM, outcome.levelM);
     if (drawdownS === null && atS >= pouredByS - ALMOST_S && state.aboveKg < BREW_MODEL.drainedKg) {
-      drawdownS = atS + (lengthS * (aboveBefore - BREW_MODEL.drainedKg)) / (aboveBefore - state.aboveKg);
+      // Inside the step by a straight line; a trickle may leave nothing to drain when it ends.
+      const excessKg = Math.max(0, aboveBefore - BREW_MODEL.drainedKg);
+      drawdownS = excessKg === 0 ? atS : atS + (lengthS * excessKg) / (aboveBefore - state.aboveKg);
     }
     if (untilS === gridS) series.push(momentOf(state, outcome, setup.doseKg));
     if (drawdownS !== null && outcome.outflowKgPerS < BREW_MODEL.endOutflowKgPerS) break;

@@ -34,8 +34,9 @@ export class PublicationsService {
     const version = await RecipeVersionModel.findByPk(recipeVersionId);
     if (!version)
       throw invalidField({ field: 'recipeVersionId', message: 'There is no such recipe version.' });
-    if (version.signedOffAt === null) {
-      throw new ProblemError('conflict', 'This version is not signed off; sign it off before publishing.');
+    refuseUnsigned(version);
+    if ((await PublicationModel.count({ where: { recipeVersionId, withdrawnAt: null } })) > 0) {
+      throw new ProblemError('conflict', 'This version is public already.');
     }
     const recipe = await RecipeModel.findByPk(version.recipeId, {
       include: [LotModel, BrewerModel],
@@ -59,8 +60,10 @@ export class PublicationsService {
   async setWithdrawn(id: number, isWithdrawn: boolean): Promise<RecipeView> {
     const row = await PublicationModel.findByPk(id);
     if (!row) throw notFound('publication');
-    await row.update({ withdrawnAt: isWithdrawn ? new Date() : null });
     const version = await RecipeVersionModel.findByPk(row.recipeVersionId, { rejectOnEmpty: true });
+    // The sign-off may have been taken back while the publication was withdrawn.
+    if (!isWithdrawn) refuseUnsigned(version);
+    await row.update({ withdrawnAt: isWithdrawn ? new Date() : null });
     return this.recipes.read(version.recipeId);
   }
 
@@ -117,6 +120,12 @@ export class PublicationsService {
       { type: QueryTypes.SELECT, replacements: { lotIds } },
     );
     return new Map(rows.map(({ lotId, recheckCount }) => [lotId, Number(recheckCount)]));
+  }
+}
+
+function refuseUnsigned({ signedOffAt }: RecipeVersionModel): void {
+  if (signedOffAt === null) {
+    throw new ProblemError('conflict', 'This version is not signed off; sign it off before publishing.');
   }
 }
 

@@ -109,6 +109,17 @@ describe('the bench running', () => {
     expect(selectBenchBrew(store.getState())?.run.marks).toHaveLength(1);
   });
 
+  it('starts again after the very first mark was taken back', () => {
+    const { store } = startedBench();
+    press('u');
+    expect(screen.getByText('Before the clock')).toBeTruthy();
+    pass(5);
+    press(' ');
+    expect(selectBenchBrew(store.getState())?.run.marks).toEqual([
+      { stepIndex: 0, atMs: START.getTime() + 5000, skipped: false },
+    ]);
+  });
+
   it('does not take typing for keys', () => {
     const { store } = startedBench();
     const note = screen.getByPlaceholderText(/level, bed, stream/);

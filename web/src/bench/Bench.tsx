@@ -31,7 +31,7 @@ const FLASH_AHEAD_S = 3;
 
 interface BenchProps {
   brew: BenchBrew;
-  /** Starts a brew that was only laid out so far. */
+  /** Lays the brew out and starts it; left out once it lies on the bench. */
   onStart?: (atMs: number) => void;
 }
 
@@ -56,7 +56,8 @@ export function Bench({ brew, onStart }: BenchProps) {
   const done = doneSteps(brew);
   function goOn(skipped = false) {
     if (moment.phase === 'done') return;
-    if (!isStarted) onStart?.(Date.now());
+    // A brew whose first mark was taken back lies on the bench already: marking starts it again.
+    if (onStart) onStart(Date.now());
     else dispatch(stepMarked({ atMs: Date.now(), skipped }));
     if (moment.next) setAnnounced(`${stepWords(moment.next).doing} ${skipped ? 'left out' : 'marked'}`);
   }
