@@ -9,7 +9,7 @@ import { Button, ButtonLink } from '../ui/Button';
 import { dayAndTimeOf } from '../ui/dates';
 import { Loading } from '../ui/Loading';
 import { Notice } from '../ui/Notice';
-import { offerUndo } from '../ui/offerUndo';
+import { offerUndoOf } from '../ui/offerUndo';
 import { Unavailable } from '../ui/Unavailable';
 import { BesideTable } from './BesideTable';
 import { useBrewQuery, useSetAsideMutation } from './brewsApi';
@@ -50,8 +50,10 @@ export function BrewPage() {
           <Button
             weight="quiet"
             onClick={() =>
-              void setAside({ id, aside: true }).then(() =>
-                offerUndo(`Brew ${brew.number} set aside`, () => void setAside({ id, aside: false })),
+              void offerUndoOf(
+                setAside({ id, aside: true }),
+                `Brew ${brew.number} set aside`,
+                () => void setAside({ id, aside: false }),
               )
             }
           >

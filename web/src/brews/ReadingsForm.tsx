@@ -7,7 +7,7 @@ import { troubleOf } from '../api/problem';
 import { useDraft } from '../app/draft';
 import { Button } from '../ui/Button';
 import { Field, INPUT } from '../ui/Field';
-import { offerUndo } from '../ui/offerUndo';
+import { offerUndoOf } from '../ui/offerUndo';
 import { useAddReadingMutation, useSetReadingRemovedMutation } from './brewsApi';
 
 /** Readings one after the other: type, Enter, type, Enter. */
@@ -34,11 +34,10 @@ export function ReadingsForm({ brew }: { brew: BrewView }) {
     if (data) setText('');
   }
   function remove(readingId: number, tdsPercent: number) {
-    void setRemoved({ id: brew.id, readingId, removed: true }).then(() =>
-      offerUndo(
-        `Reading ${tdsPercent.toFixed(2)} % taken out`,
-        () => void setRemoved({ id: brew.id, readingId, removed: false }),
-      ),
+    void offerUndoOf(
+      setRemoved({ id: brew.id, readingId, removed: true }),
+      `Reading ${tdsPercent.toFixed(2)} % taken out`,
+      () => void setRemoved({ id: brew.id, readingId, removed: false }),
     );
   }
   return (

@@ -1,10 +1,12 @@
 // @vitest-environment jsdom
 import { fireEvent, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { describe, expect, it } from 'vitest';
+import { toast } from 'sonner';
+import { afterEach, describe, expect, it } from 'vitest';
 import { brewResult } from '@vendu/core';
 import { brewItem, brewView, PLAN } from '../testing/fixtures';
 import { problem, renderPart, standInServer, type Answer } from '../testing/renderPart';
+import { Notices } from '../ui/Notices';
 import { BesideTable } from './BesideTable';
 import { BrewTrail } from './BrewTrail';
 import { ReadingsForm } from './ReadingsForm';
@@ -119,6 +121,40 @@ describe('the readings', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Add' }));
     await expect.poll(() => (field as HTMLInputElement).value).toBe('');
     expect(sent.map(({ body }) => body)).toEqual([{ tdsPercent: 1.41 }, { tdsPercent: 1.41 }]);
+  });
+});
+
+describe('taking a reading out', () => {
+  // Notices outlive the part that raised them, as they should; not the test, though.
+  afterEach(() => void toast.dismiss());
+
+  const takeOut = () =>
+    userEvent.click(screen.getAllByRole('button', { name: 'Take out the reading 1.40 %' })[0]!);
+  const form = (
+    <>
+      <ReadingsForm brew={brewView()} />
+      <Notices />
+    </>
+  );
+
+  it('offers to take it back once it is done', async () => {
+    const sent = standInServer({
+      'DELETE brews/21/readings/1': { body: brewView() },
+      'POST brews/21/readings/1/restore': { body: brewView() },
+    });
+    renderPart(form);
+    await takeOut();
+    await screen.findByText('Reading 1.40 % taken out');
+    fireEvent.click(screen.getByRole('button', { name: 'Undo' }));
+    await expect.poll(() => sent.at(-1)?.path).toBe('brews/21/readings/1/restore');
+  });
+
+  it('is not called done when the server refused', async () => {
+    standInServer({ 'DELETE brews/21/readings/1': problem('unavailable', 'The database does not answer.') });
+    renderPart(form);
+    await takeOut();
+    expect(await screen.findByText('The database does not answer.')).toBeTruthy();
+    expect(screen.queryByText('Reading 1.40 % taken out')).toBeNull();
   });
 });
 

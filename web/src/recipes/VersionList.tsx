@@ -5,7 +5,7 @@ import { useSessionQuery } from '../session/sessionApi';
 import { Button } from '../ui/Button';
 import { dayOf } from '../ui/dates';
 import { TroubleNotice } from '../ui/Notice';
-import { offerUndo } from '../ui/offerUndo';
+import { offerUndoOf } from '../ui/offerUndo';
 import { PublishForm } from './PublishForm';
 import { useSetAcceptedMutation, useSetSignedOffMutation, useSetWithdrawnMutation } from './recipesApi';
 
@@ -90,11 +90,10 @@ function Signatures({ recipe, version }: { recipe: RecipeView; version: RecipeVe
           version.signedOff
             ? null
             : () =>
-                void setAccepted({ versionId, accepted: false }).then(() =>
-                  offerUndo(
-                    `Acceptance of version ${number} taken back`,
-                    () => void setAccepted({ versionId, accepted: true }),
-                  ),
+                void offerUndoOf(
+                  setAccepted({ versionId, accepted: false }),
+                  `Acceptance of version ${number} taken back`,
+                  () => void setAccepted({ versionId, accepted: true }),
                 )
         }
       />
@@ -104,11 +103,10 @@ function Signatures({ recipe, version }: { recipe: RecipeView; version: RecipeVe
         onTakeBack={
           isLead && !published
             ? () =>
-                void setSignedOff({ versionId, signedOff: false }).then(() =>
-                  offerUndo(
-                    `Sign-off of version ${number} taken back`,
-                    () => void setSignedOff({ versionId, signedOff: true }),
-                  ),
+                void offerUndoOf(
+                  setSignedOff({ versionId, signedOff: false }),
+                  `Sign-off of version ${number} taken back`,
+                  () => void setSignedOff({ versionId, signedOff: true }),
                 )
             : null
         }
@@ -126,11 +124,10 @@ function Signatures({ recipe, version }: { recipe: RecipeView; version: RecipeVe
             <TakeBack
               words="withdraw"
               onClick={() =>
-                void setWithdrawn({ publicationId: published.id, withdrawn: true }).then(() =>
-                  offerUndo(
-                    `Version ${number} withdrawn`,
-                    () => void setWithdrawn({ publicationId: published.id, withdrawn: false }),
-                  ),
+                void offerUndoOf(
+                  setWithdrawn({ publicationId: published.id, withdrawn: true }),
+                  `Version ${number} withdrawn`,
+                  () => void setWithdrawn({ publicationId: published.id, withdrawn: false }),
                 )
               }
             />
