@@ -1,6 +1,6 @@
 // The public names of the core, by hand: what is not listed here is private to it.
 export * from './vocabulary.js';
-export { failure, success, type Failure, type Result, type Success } from './result.js';
+export { failure, success, valueOf, type Failure, type Result, type Success } from './result.js';
 
 export { formatClock, formatDuration, parseDurationS } from './quantity/duration.js';
 export { formatElevation, parseElevation, type ElevationRange } from './quantity/elevation.js';

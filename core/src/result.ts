@@ -21,3 +21,13 @@ export function success<V>(value: V): Success<V> {
 export function failure<R extends string>(reason: R, message: string): Failure<R> {
   return { ok: false, reason, message };
 }
+
+/**
+ * The value of a result that cannot have failed, because its input was checked before.
+ *
+ * @throws Error when it failed after all: a defect, not an expected failure
+ */
+export function valueOf<V>(result: Success<V> | Failure<string>): V {
+  if (result.ok) return result.value;
+  throw new Error(`unexpected ${result.reason}: ${result.message}`);
+}

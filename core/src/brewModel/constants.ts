@@ -3,7 +3,7 @@
  * cal. calibrated on eleven brews of common practice (reproducing those is no validation).
  */
 export const BREW_MODEL = {
-  version: '1',
+  version: '2',
   /** Layers of the bed; 4 lies within 0.1 yield points of 16 (computed). */
   cells: 4,
   gravityMPerS2: 9.806_65,
@@ -92,4 +92,16 @@ export const BREW_MODEL = {
   /** The brewer counts as drained when this little stands above the bed, kg; the brew ends below this outflow, kg/s. */
   drainedKg: 1.5e-3,
   endOutflowKgPerS: 1e-4,
+
+  /** Share of the warmth above itself that a chilled ball takes from the stream running over it (ass.). */
+  ballEffectiveness: 0.6,
 } as const;
+
+type Widened<T> = T extends number
+  ? number
+  : T extends string
+    ? string
+    : { readonly [K in keyof T]: Widened<T[K]> };
+
+/** The same numbers with other values: what a synthetic truth is made with, to try the model against. */
+export type BrewConstants = Widened<typeof BREW_MODEL>;

@@ -1,25 +1,7 @@
-import { waterDensityKgM3 } from '../water/density.js';
-import { airPressurePa } from '../water/standardAtmosphere.js';
-import { waterViscosityPaS } from '../water/viscosity.js';
-import { BREW_MODEL } from './constants.js';
 import { fillOf } from './hardware.js';
-import type { Particles } from './particles.js';
+import { densityKgM3, vapourPressurePa, viscosityPaS } from './properties.js';
+import type { BrewSetup } from './setup.js';
 import type { BrewState } from './state.js';
-import type { BrewModelInput } from './types.js';
-
-/** What holds through a whole brew. */
-export interface BrewSetup {
-  input: BrewModelInput;
-  particles: Particles;
-  doseKg: number;
-  airPa: number;
-  /** Water the grains hold when full, kg. */
-  grainsFullKg: number;
-  residualSaturation: number;
-  /** Share of the bed that water channels past. */
-  channels: number;
-  inflowC: number;
-}
 
 /** Flows and transfers at one moment, kg/s unless named otherwise. */
 export interface Flows {
@@ -50,25 +32,6 @@ const WATER_KG_PER_MOL = 0.018_015;
 /** Specific heat of air times its density, J/(m3 K), with the Lewis number of water vapour to the two thirds. */
 const AIR_HEAT_J_PER_M3K = 1 * 1007 * 0.9;
 
-export function setupOf(input: BrewModelInput, particles: Particles, inflowC: number): BrewSetup {
-  const model = BREW_MODEL;
-  const doseKg = input.doseG / 1000;
-  return {
-    input,
-    particles,
-    doseKg,
-    airPa: airPressurePa({ elevationM: input.elevationM }),
-    grainsFullKg:
-      input.lot.retained *
-      doseKg *
-      (model.envelopeM3PerKg * (1 + model.swelling) - 1 / model.solidKgPerM3) *
-      model.heldWaterKgPerM3,
-    residualSaturation: Math.min(model.residualSaturationMax, model.residualSaturation * input.lot.retained),
-    channels: model.channelMax / (1 + Math.pow(particles.d32M / model.channelSizeM, 4)),
-    inflowC,
-  };
-}
-
 /**
  * Flows for a state: Darcy through a swelling bed and a clogging paper, wall drainage, an orifice, gas in
  * the pores, wetting of the grains and evaporation.
@@ -76,18 +39,17 @@ export function setupOf(input: BrewModelInput, particles: Particles, inflowC: nu
  * Sources: Kozeny-Carman and Darcy (textbook, mem.); shapes of clogging, channels and gas assumed.
  */
 export function flowsOf(state: BrewState, setup: BrewSetup): Flows {
-  const model = BREW_MODEL;
-  const { input, particles, doseKg } = setup;
+  const { input, model, particles, doseKg } = setup;
   const { brewer, lot, paperPerM } = input;
-  const densityKgM3 = waterDensityKgM3({ temperatureC: state.slurryC });
-  const viscosityPaS = waterViscosityPaS({ temperatureC: state.slurryC });
+  const density = densityKgM3(state.slurryC);
+  const viscosity = viscosityPaS(state.slurryC);
   const slurryK = state.slurryC + 273.15;
   const filling = state.grainsKg / setup.grainsFullKg;
 
   const voids = model.voidsSwollen + model.voidsExtraDry * (1 - state.swelling);
   const bedM3 = (doseKg * model.envelopeM3PerKg * (1 + model.swelling * filling)) / (1 - voids);
   const bed = fillOf(brewer, bedM3);
-  const water = fillOf(brewer, bedM3 + state.aboveKg / densityKgM3);
+  const water = fillOf(brewer, bedM3 + state.aboveKg / density);
   const headM = water.heightM - bed.heightM;
   const slant = Math.sqrt(1 + brewer.wallSlope ** 2);
   const bedWallM2 = Math.PI * (brewer.bottomRadiusM + bed.radiusM) * bed.heightM * slant;
@@ -99,7 +61,7 @@ export function flowsOf(state: BrewState, setup: BrewSetup): Flows {
     drainM2;
   const shapeM = ((Math.PI * bed.radiusM ** 2 + drainM2) / 2) ** 2 / bedM3;
 
-  const capacityKg = voids * bedM3 * densityKgM3;
+  const capacityKg = voids * bedM3 * density;
   const saturation = state.poresKg / capacityKg;
   const mobile = clamp01((saturation - setup.residualSaturation) / (1 - setup.residualSaturation));
   const gasRatio =
@@ -112,19 +74,19 @@ export function flowsOf(state: BrewState, setup: BrewSetup): Flows {
   const gasShare = gasRatio / (1 + gasRatio / model.gasShareMax);
 
   const permeabilityM2 =
-    (model.permeabilityFactor * lot.permeability * particles.d32M ** 2 * voids ** 3) /
+    (model.permeabilityFactor * lot.permeability * particles.d32M ** 2 * cube(voids)) /
     (model.kozenyCarman * (1 - voids) ** 2);
   const clogPerM = paperPerM * ((1 + state.finesOnPaperKg / (drainM2 * model.clogLoadKgPerM2)) ** 2 - 1);
-  const bedResistance = 1 / (permeabilityM2 * (1 - gasShare) ** 3 * shapeM);
-  const bedConductance = mobile ** 3 / (viscosityPaS * (bedResistance + (paperPerM + clogPerM) / drainM2));
-  const wallConductance = (brewer.openShare * openWallM2) / (viscosityPaS * (paperPerM + 0.5 * clogPerM));
-  const weight = densityKgM3 * model.gravityMPerS2;
+  const bedResistance = 1 / (permeabilityM2 * cube(1 - gasShare) * shapeM);
+  const bedConductance = cube(mobile) / (viscosity * (bedResistance + (paperPerM + clogPerM) / drainM2));
+  const wallConductance = (brewer.openShare * openWallM2) / (viscosity * (paperPerM + 0.5 * clogPerM));
+  const weight = density * model.gravityMPerS2;
   const freeBed = bedConductance * weight * (headM + bed.heightM - drainHeightM);
   const freeWall = (wallConductance * weight * headM) / 2;
   const orifice =
-    (densityKgM3 * (bedConductance + wallConductance)) /
+    (density * (bedConductance + wallConductance)) /
     (2 * model.dischargeCoefficient ** 2 * brewer.outletAreaM2 ** 2);
-  const throttle = (2 / (1 + Math.sqrt(1 + 4 * orifice * (freeBed + freeWall)))) * densityKgM3;
+  const throttle = (2 / (1 + Math.sqrt(1 + 4 * orifice * (freeBed + freeWall)))) * density;
   const bedFlow = freeBed * throttle;
   const wallFlow = freeWall * throttle;
 
@@ -136,7 +98,7 @@ export function flowsOf(state: BrewState, setup: BrewSetup): Flows {
     (1 + state.agitation) *
     Math.min(1, saturation);
   const surfaceM2 = Math.PI * water.radiusM ** 2;
-  const evaporation = evaporationKgPerS({ slurryK, airPa: setup.airPa, surfaceM2 }) * coverage;
+  const evaporation = evaporationKgPerS(state.slurryC, setup, surfaceM2) * coverage;
   return {
     levelM: water.heightM,
     surfaceM2,
@@ -162,29 +124,23 @@ export function flowsOf(state: BrewState, setup: BrewSetup): Flows {
   };
 }
 
-/**
- * Evaporation from the surface by Stefan flow and the analogy of heat and mass, kg/s. The vapour pressure
- * is Antoine's, with which the constants of the model were calibrated (mem.); it is 0.2 % from the steam
- * tables, far below what the heat transfer to air is known to.
- */
-function evaporationKgPerS({
-  slurryK,
-  airPa,
-  surfaceM2,
-}: {
-  slurryK: number;
-  airPa: number;
-  surfaceM2: number;
-}): number {
-  const vapourPa = 133.322 * Math.pow(10, 8.071_31 - 1730.63 / (233.426 + slurryK - 273.15));
+/** Evaporation from the surface by Stefan flow and the analogy of heat and mass (textbook, mem.), kg/s. */
+function evaporationKgPerS(slurryC: number, { airPa, model }: BrewSetup, surfaceM2: number): number {
+  const vapourPa = vapourPressurePa(slurryC);
   const share = vapourPa / airPa;
   // Close to boiling the logarithm runs away; 4 is its value at a share of 0.98.
   const stefan = share > 0.98 ? 4 : -Math.log(1 - share) / share;
-  const transferMPerS = BREW_MODEL.airWPerM2K / AIR_HEAT_J_PER_M3K;
+  const transferMPerS = model.airWPerM2K / AIR_HEAT_J_PER_M3K;
   return (
-    ((transferMPerS * stefan * vapourPa * WATER_KG_PER_MOL) / (BREW_MODEL.gasConstantJPerMolK * slurryK)) *
+    ((transferMPerS * stefan * vapourPa * WATER_KG_PER_MOL) /
+      (model.gasConstantJPerMolK * (slurryC + 273.15))) *
     surfaceM2
   );
+}
+
+/** Written out: a power is a call that costs ten times this. */
+function cube(value: number): number {
+  return value * value * value;
 }
 
 function clamp01(value: number): number {

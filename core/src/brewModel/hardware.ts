@@ -50,6 +50,8 @@ export function fillOf(
   volumeM3: number,
 ): { radiusM: number; heightM: number } {
   if (wallSlope < 1e-9) return { radiusM: bottomRadiusM, heightM: volumeM3 / (Math.PI * bottomRadiusM ** 2) };
-  const radiusM = Math.cbrt(bottomRadiusM ** 3 + (3 * wallSlope * volumeM3) / Math.PI);
+  const radiusM = Math.cbrt(
+    bottomRadiusM * bottomRadiusM * bottomRadiusM + (3 * wallSlope * volumeM3) / Math.PI,
+  );
   return { radiusM, heightM: (radiusM - bottomRadiusM) / wallSlope };
 }

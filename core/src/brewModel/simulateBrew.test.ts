@@ -3,7 +3,11 @@ import { describe, expect, it } from 'vitest';
 import { BREWER_CLASSES, PAPER_PER_M } from './hardware.js';
 import { particlesOf } from './particles.js';
 import { DEFAULT_LOT, simulateBrew } from './simulateBrew.js';
-import type { BrewModelInput } from './types.js';
+import { valueOf } from '../result.js';
+import type { BrewForecast, BrewModelInput } from './types.js';
+
+const brewed = (input: BrewModelInput, stepS?: number): BrewForecast =>
+  valueOf(simulateBrew(stepS === undefined ? input : { ...input, stepS }));
 
 const CONE: BrewModelInput = {
   doseG: 15,
@@ -46,7 +50,7 @@ describe('the golden brew', () => {
   ])(
     'at a step of %d s drains at %d s with %d g, %d %%, %d %%',
     (stepS, drawdownS, beverageG, tdsPercent, yieldPercent) => {
-      const brew = simulateBrew(CONE, { stepS });
+      const brew = brewed(CONE, stepS);
       expect(brew.drawdownS).toBeCloseTo(drawdownS, 3);
       expect(brew.beverageG).toBeCloseTo(beverageG, 3);
       expect(Math.abs(brew.tdsPercent - tdsPercent)).toBeLessThan(6e-6);
@@ -55,7 +59,7 @@ describe('the golden brew', () => {
   );
 
   it('splits its yield and reaches its level', () => {
-    const brew = simulateBrew(CONE);
+    const brew = brewed(CONE);
     expect(brew.yieldByClassPercent[0]).toBeCloseTo(6.5003, 4);
     expect(brew.yieldByClassPercent[1]).toBeCloseTo(9.0801, 4);
     expect(brew.yieldByClassPercent[2]).toBeCloseTo(4.552, 4);
@@ -70,7 +74,7 @@ describe('the golden brew', () => {
   ])(
     'passes through its states: at %i s %d g above the bed, %d °C',
     (atS, aboveBedG, slurryC, cupWaterG, yieldPercent) => {
-      const moment = simulateBrew(CONE).series.find((each) => Math.abs(each.atS - atS) < 1e-6);
+      const moment = brewed(CONE).series.find((each) => Math.abs(each.atS - atS) < 1e-6);
       expect(moment?.aboveBedG).toBeCloseTo(aboveBedG, 3);
       expect(moment?.slurryC).toBeCloseTo(slurryC, 2);
       // The cup holds the water and its solutes.
@@ -80,7 +84,7 @@ describe('the golden brew', () => {
   );
 
   it('has a sister on a flat bottom', () => {
-    const brew = simulateBrew(FLAT);
+    const brew = brewed(FLAT);
     expect(brew.drawdownS).toBeCloseTo(138.481, 3);
     expect(brew.beverageG).toBeCloseTo(211.734, 3);
     expect(Math.abs(brew.tdsPercent - 1.462_91)).toBeLessThan(1.01e-5);
@@ -135,7 +139,7 @@ describe('every brew', () => {
     fc.assert(
       fc.property(brews, ({ doseG, d50Um, kettleC, ratio, flowGps, gapS, swirlS, elevationM }) => {
         const amountG = (doseG * ratio) / 2;
-        const brew = simulateBrew(
+        const brew = brewed(
           {
             ...CONE,
             doseG,
@@ -148,7 +152,7 @@ describe('every brew', () => {
             ],
             agitation: [{ atS: swirlS, kind: 'stir' }],
           },
-          { stepS: 0.5 },
+          0.5,
         );
         expect(brew.waterError).toBeLessThan(1e-9);
         expect(brew.soluteError).toBeLessThan(1e-9);
@@ -165,25 +169,74 @@ describe('every brew', () => {
 
   it('does not mind the order in which its pours are given', () => {
     const shuffled = { ...CONE, pours: [...CONE.pours].reverse() };
-    expect(simulateBrew(shuffled).yieldPercent).toBe(simulateBrew(CONE).yieldPercent);
+    expect(brewed(shuffled).yieldPercent).toBe(brewed(CONE).yieldPercent);
   });
 
   it('is drained when its last pour ends where the bed took the water as fast as it came', () => {
     const trickle = { ...CONE, grind: { d50Um: 1200 }, pours: [{ startS: 0, amountG: 200, flowGps: 1 }] };
-    const { drawdownS, series } = simulateBrew(trickle);
+    const { drawdownS, series } = brewed(trickle);
     expect(series.find(({ atS }) => atS >= 199.9)?.aboveBedG).toBeLessThan(1.5);
     expect(drawdownS).toBe(200);
   });
 
-  it('needs coffee and water', () => {
-    expect(() => simulateBrew({ ...CONE, doseG: 0.1 })).toThrow(RangeError);
-    expect(() => simulateBrew({ ...CONE, pours: [] })).toThrow(RangeError);
+  it.each<[string, Partial<BrewModelInput>, string, string]>([
+    ['coffee', { doseG: 0.1 }, 'doseG', '0.5 to 500 g'],
+    ['a number', { kettleC: NaN }, 'kettleC', '1 to 105 °C'],
+    [
+      'a pour that ends',
+      { pours: [{ startS: 0, amountG: Infinity, flowGps: 5 }] },
+      'pours.0.amountG',
+      '0 to 5000 g',
+    ],
+    ['a grind', { grind: { d50Um: 0 } }, 'grind.d50Um', '50 to 5000 µm'],
+    ['a sieve with holes', { grind: { parts: [], finesSieved: 2 } }, 'grind.finesSieved', '0 to 1'],
+    ['a lot that can be', { lot: { ...DEFAULT_LOT, rate: -1 } }, 'lot.rate', '0 to 1000'],
+  ])('needs %s, and says which figure is wrong and what it may be', (_, change, field, allowed) => {
+    expect(simulateBrew({ ...CONE, ...change })).toMatchObject({ reason: 'out-of-range', field, allowed });
+  });
+
+  it('needs water and a grind', () => {
+    expect(simulateBrew({ ...CONE, pours: [] })).toMatchObject({ reason: 'no-water' });
+    expect(simulateBrew({ ...CONE, grind: { parts: [] } })).toMatchObject({ reason: 'no-grind' });
+  });
+
+  it('answers any input at all with a brew or a reason, never a NaN', () => {
+    const upTo = (max: number) => fc.oneof(fc.double(), fc.double({ min: 0, max, noNaN: true }));
+    fc.assert(
+      fc.property(
+        upTo(60),
+        upTo(2000),
+        upTo(100),
+        upTo(800),
+        upTo(20),
+        (doseG, d50Um, kettleC, amountG, flowGps) => {
+          const result = simulateBrew({
+            ...CONE,
+            doseG,
+            grind: { d50Um },
+            kettleC,
+            pours: [{ startS: 0, amountG, flowGps }],
+            stepS: 1,
+            longestS: 120,
+          });
+          if (!result.ok) {
+            expect(result.message).not.toBe('');
+            return;
+          }
+          const { tdsPercent, yieldPercent, beverageG, beverageC, maxLevelM } = result.value;
+          expect([tdsPercent, yieldPercent, beverageG, beverageC, maxLevelM].every(Number.isFinite)).toBe(
+            true,
+          );
+        },
+      ),
+      { numRuns: 300 },
+    );
   });
 });
 
 describe('the four classic levers and their neighbours', () => {
-  const base = simulateBrew(CONE);
-  const drain = (brew: ReturnType<typeof simulateBrew>) => brew.drawdownS ?? Infinity;
+  const base = brewed(CONE);
+  const drain = (brew: BrewForecast) => brew.drawdownS ?? Infinity;
 
   // Common practice: finer, hotter and more water per dose each extract more; finer and swirls drain slower.
   it.each<[string, Partial<BrewModelInput>, 1 | -1, 1 | -1 | 0]>([
@@ -195,13 +248,13 @@ describe('the four classic levers and their neighbours', () => {
     ['fines sieved out', { grind: { d50Um: 680, finesShare: 0.05 } }, -1, -1],
     ['thick paper', { paperPerM: PAPER_PER_M.thick }, 1, 1],
   ])('%s moves yield and drain time as the trade knows', (_, change, yieldSign, timeSign) => {
-    const brew = simulateBrew({ ...CONE, ...change });
+    const brew = brewed({ ...CONE, ...change });
     expect(Math.sign(brew.yieldPercent - base.yieldPercent)).toBe(yieldSign);
     if (timeSign !== 0) expect(Math.sign(drain(brew) - drain(base))).toBe(timeSign);
   });
 
   it('has steps of the size found on trial: 50 um finer gives 0.6-0.8 points and 8-13 s', () => {
-    const finer = simulateBrew({ ...CONE, grind: { d50Um: 630 } });
+    const finer = brewed({ ...CONE, grind: { d50Um: 630 } });
     expect(finer.yieldPercent - base.yieldPercent).toBeGreaterThan(0.6);
     expect(finer.yieldPercent - base.yieldPercent).toBeLessThan(0.8);
     expect(drain(finer) - drain(base)).toBeGreaterThan(8);

@@ -1,10 +1,12 @@
-import { boilingPointC } from '../water/boilingPoint.js';
-import { BREW_MODEL } from './constants.js';
-import { setupOf } from './flows.js';
-import { particlesOf } from './particles.js';
-import { initialState, sum, type BrewState } from './state.js';
-import { step } from './step.js';
+import { diluteBeverage } from '../extraction/diluteBeverage.js';
+import { success, type Result } from '../result.js';
+import { brewInputFault, type BrewInputFailure } from './checkBrew.js';
+import { runBrew, type BrewRun } from './runBrew.js';
+import { setupOf, type BrewSetup } from './setup.js';
+import { sum, type BrewState } from './state.js';
+import type { StepOutcome } from './step.js';
 import type { BrewForecast, BrewModelInput, BrewMoment, LotFactors } from './types.js';
+import { brewWarnings } from './brewWarnings.js';
 
 /** A lot about which nothing is known: every factor 1. Two weeks old, 7 mg/g of gas at roasting (assumed). */
 export const DEFAULT_LOT: LotFactors = {
@@ -17,8 +19,10 @@ export const DEFAULT_LOT: LotFactors = {
   ageDays: 14,
 };
 
-/** Half of a rounding error, so that an event on the grid is not stepped over. */
-const ALMOST_S = 1e-9;
+/** How finely a brew is stepped for display, s; half a second is enough where many brews are compared. */
+export const DISPLAY_STEP_S = 0.25;
+/** When a brew that does not drain is given up, s. */
+const LONGEST_S = 1200;
 
 /**
  * What a filter brew does: level, heat, outflow, strength and yield over time, by a lumped model of free
@@ -28,119 +32,129 @@ const ALMOST_S = 1e-9;
  * 90 s. Do not recommend grinds below 450 micrometres from it; roast age and the manner of pouring move it
  * too little, and the split into classes is qualitative.
  *
- * @param stepS - 0.25 s for display; half a second is enough where many brews are compared
- * @param longestS - when to give up on a brew that does not drain
- * @throws RangeError for a dose below 0.5 g or without water, which the equations do not cover
+ * @param input.stepS - 0.25 s for display; half a second is enough where many brews are compared
+ * @param input.longestS - when to give up on a brew that does not drain
+ * @returns the brew, or which figure of the input cannot be
+ * @example simulateBrew({ doseG: 15, grind: { d50Um: 680 }, kettleC: 96, pours: [...], ... }) // 1.35 %, 20.1 %
  */
 export function simulateBrew(
-  input: BrewModelInput,
-  { stepS = 0.25, longestS = 1200 }: { stepS?: number; longestS?: number } = {},
-): BrewForecast {
-  const pours = input.pours
-    .filter(({ amountG, flowGps }) => amountG > 0 && flowGps > 0)
-    .map(({ startS, amountG, flowGps }) => ({
-      startS,
-      endS: startS + amountG / flowGps,
-      flowKgPerS: flowGps / 1000,
-    }));
-  if (!(input.doseG >= 0.5) || pours.length === 0)
-    throw new RangeError('a brew needs 0.5 g of coffee or more, and water');
-  const particles = particlesOf(input.grind);
-  const kettleC = Math.min(input.kettleC, boilingPointC({ elevationM: input.elevationM }));
-  const setup = setupOf(input, particles, kettleC - BREW_MODEL.streamLossK);
-  const state = initialState(input, particles);
-
-  const agitation = [...input.agitation].sort((a, b) => a.atS - b.atS);
-  const events = [
-    ...pours.flatMap(({ startS, endS }) => [startS, endS]),
-    ...agitation.map(({ atS }) => atS),
-  ].sort((a, b) => a - b);
-  const pouredByS = Math.max(...pours.map(({ endS }) => endS));
-  const series: BrewMoment[] = [momentOf(state, { outflowKgPerS: 0, levelM: 0 }, setup.doseKg)];
-  let agitated = 0;
-  let drawdownS: number | null = null;
-  let maxLevelM = 0;
-  let pouredKg = 0;
-  let gridStep = 0;
-
-  while (state.atS < longestS) {
-    for (
-      let next = agitation[agitated];
-      next && next.atS <= state.atS + ALMOST_S;
-      next = agitation[agitated]
-    ) {
-      state.agitation += BREW_MODEL.agitationOf[next.kind];
-      state.clumped *= BREW_MODEL.clumpsLeftBy[next.kind];
-      agitated += 1;
-    }
-    if (state.atS > (gridStep + 1) * stepS - ALMOST_S) gridStep += 1;
-    const gridS = (gridStep + 1) * stepS;
-    const untilS = events.find((atS) => atS > state.atS + ALMOST_S && atS < gridS - ALMOST_S) ?? gridS;
-    const lengthS = untilS - state.atS;
-    const { atS, aboveKg: aboveBefore } = state;
-    const inflowKgPerS = pours.reduce(
-      (flow, { startS, endS, flowKgPerS }) =>
-        atS >= startS - ALMOST_S && atS < endS - ALMOST_S ? flow + flowKgPerS : flow,
-      0,
-    );
-    const outcome = step(state, setup, { stepS: lengthS, inflowKgPerS });
-    pouredKg += lengthS * inflowKgPerS;
-    maxLevelM = Math.max(maxLevelM, outcome.levelM);
-    if (drawdownS === null && atS >= pouredByS - ALMOST_S && state.aboveKg < BREW_MODEL.drainedKg) {
-      // Inside the step by a straight line; a trickle may leave nothing to drain when it ends.
-      const excessKg = Math.max(0, aboveBefore - BREW_MODEL.drainedKg);
-      drawdownS = excessKg === 0 ? atS : atS + (lengthS * excessKg) / (aboveBefore - state.aboveKg);
-    }
-    if (untilS === gridS) series.push(momentOf(state, outcome, setup.doseKg));
-    if (drawdownS !== null && outcome.outflowKgPerS < BREW_MODEL.endOutflowKgPerS) break;
-  }
-  return {
-    drawdownS,
-    ...cupOf(state, setup.doseKg),
-    yieldByClassPercent: [...state.cupSolute].map((kg) => (kg / setup.doseKg) * 100) as [
+  input: BrewModelInput & { stepS?: number; longestS?: number },
+): Result<BrewForecast, never> | BrewInputFailure {
+  const fault = brewInputFault(input);
+  if (fault) return fault;
+  const { stepS = DISPLAY_STEP_S, longestS = LONGEST_S } = input;
+  const setup = setupOf(input);
+  const series: BrewMoment[] = [momentBefore(setup)];
+  let soluteBeforeKg = 0;
+  let waterBeforeKg = 0;
+  const run = runBrew(setup, {
+    stepS,
+    longestS,
+    onGrid(state, outcome) {
+      const soluteKg = sum(state.cupSolute);
+      const streamKg = state.cupWaterKg - waterBeforeKg + (soluteKg - soluteBeforeKg);
+      const streamTdsPercent = streamKg > 1e-9 ? ((soluteKg - soluteBeforeKg) / streamKg) * 100 : 0;
+      soluteBeforeKg = soluteKg;
+      waterBeforeKg = state.cupWaterKg;
+      series.push(momentOf(state, outcome, { doseKg: setup.doseKg, soluteKg, streamTdsPercent }));
+    },
+  });
+  return success({
+    ...servedCup(run, input),
+    drawdownS: run.drawdownS,
+    yieldByClassPercent: [0, 1, 2].map((kind) => ((run.cup.byClassKg[kind] ?? 0) / setup.doseKg) * 100) as [
       number,
       number,
       number,
     ],
-    maxLevelM,
-    overflows: maxLevelM > input.brewer.heightM,
-    ...balanceErrors(state, pouredKg),
+    beverageC: run.beverageC,
+    maxLevelM: run.maxLevelM,
+    overflows: run.maxLevelM > input.brewer.heightM,
+    afterLift: run.lifted ? afterLift(run) : null,
+    warnings: brewWarnings({ setup, series, drawdownS: run.drawdownS }),
+    ...balanceErrors(run),
     series,
+  });
+}
+
+/** Only how a brew ends, for the many brews of a fit, a search or a spread. Its input is taken to be sound. */
+export function brewEnd(
+  input: BrewModelInput,
+  stepS: number,
+): {
+  drawdownS: number | null;
+  beverageG: number;
+  tdsPercent: number;
+  yieldPercent: number;
+  overflows: boolean;
+} {
+  const run = runBrew(setupOf(input), { stepS, longestS: LONGEST_S });
+  return {
+    ...servedCup(run, input),
+    drawdownS: run.drawdownS,
+    overflows: run.maxLevelM > input.brewer.heightM,
   };
 }
 
-function cupOf(state: BrewState, doseKg: number) {
-  const soluteKg = sum(state.cupSolute);
-  const beverageKg = state.cupWaterKg + soluteKg;
+function servedCup({ cup }: BrewRun, { doseG, bypassG = 0 }: BrewModelInput) {
+  const undilutedKg = cup.waterKg + cup.soluteKg;
+  const undiluted = {
+    tdsPercent: undilutedKg > 0 ? (cup.soluteKg / undilutedKg) * 100 : 0,
+    beverageG: undilutedKg * 1000,
+  };
   return {
-    beverageG: beverageKg * 1000,
-    tdsPercent: beverageKg > 0 ? (soluteKg / beverageKg) * 100 : 0,
-    yieldPercent: (soluteKg / doseKg) * 100,
+    ...(bypassG > 0 ? diluteBeverage({ ...undiluted, bypassG }) : undiluted),
+    yieldPercent: (cup.soluteKg / doseG) * 100_000,
+  };
+}
+
+function afterLift({ state, cup }: BrewRun) {
+  const soluteKg = sum(state.cupSolute) - cup.soluteKg;
+  const beverageKg = state.cupWaterKg - cup.waterKg + soluteKg;
+  return { beverageG: beverageKg * 1000, tdsPercent: beverageKg > 1e-9 ? (soluteKg / beverageKg) * 100 : 0 };
+}
+
+function momentBefore({ input }: BrewSetup): BrewMoment {
+  return {
+    atS: 0,
+    levelM: 0,
+    slurryC: input.ambientC,
+    outflowGps: 0,
+    aboveBedG: 0,
+    beverageG: 0,
+    tdsPercent: 0,
+    streamTdsPercent: 0,
+    yieldPercent: 0,
   };
 }
 
 function momentOf(
   state: BrewState,
-  outcome: { outflowKgPerS: number; levelM: number },
-  doseKg: number,
+  outcome: StepOutcome,
+  { doseKg, soluteKg, streamTdsPercent }: { doseKg: number; soluteKg: number; streamTdsPercent: number },
 ): BrewMoment {
+  const beverageKg = state.cupWaterKg + soluteKg;
   return {
     atS: state.atS,
     levelM: outcome.levelM,
     slurryC: state.slurryC,
     outflowGps: outcome.outflowKgPerS * 1000,
     aboveBedG: state.aboveKg * 1000,
-    ...cupOf(state, doseKg),
+    beverageG: beverageKg * 1000,
+    tdsPercent: beverageKg > 0 ? (soluteKg / beverageKg) * 100 : 0,
+    streamTdsPercent,
+    yieldPercent: (soluteKg / doseKg) * 100,
   };
 }
 
-function balanceErrors(state: BrewState, pouredKg: number): { waterError: number; soluteError: number } {
+function balanceErrors({ state, pouredKg }: BrewRun): { waterError: number; soluteError: number } {
   const waterKg = state.aboveKg + state.poresKg + state.grainsKg + state.cupWaterKg + state.evaporatedKg;
   const startKg = sum(state.grainSoluteAtStart);
   const soluteKg =
     sum(state.grainSolute) + sum(state.poreSolute) + sum(state.aboveSolute) + sum(state.cupSolute);
   return {
     waterError: Math.abs(waterKg - pouredKg) / pouredKg,
-    soluteError: Math.abs(soluteKg - startKg) / startKg,
+    // A lot without anything soluble has nothing to lose.
+    soluteError: startKg > 0 ? Math.abs(soluteKg - startKg) / startKg : soluteKg,
   };
 }

@@ -1,6 +1,4 @@
-import { BREW_MODEL } from './constants.js';
-import type { Particles } from './particles.js';
-import type { BrewModelInput } from './types.js';
+import type { BrewSetup } from './setup.js';
 
 /** Classes of solubles: early, mid, late. */
 export const CLASSES = 3;
@@ -34,12 +32,8 @@ export interface BrewState {
 }
 
 /** The state before the first drop. */
-export function initialState(
-  { doseG, lot, brewer, ambientC }: BrewModelInput,
-  particles: Particles,
-): BrewState {
-  const model = BREW_MODEL;
-  const doseKg = doseG / 1000;
+export function initialState({ input, model, particles, doseKg }: BrewSetup): BrewState {
+  const { lot, brewer, ambientC } = input;
   const { cells } = model;
   const grainSoluteAtStart = new Float64Array(cells * CLASSES * POOLS);
   for (let cell = 0; cell < cells; cell++) {

@@ -24,13 +24,44 @@ export interface LotFactors {
   ageDays: number;
 }
 
+/** One grind: median size, micrometres; geometric spread (1.5 unless known); fines (from the size unless known). */
+export interface Grind {
+  d50Um: number;
+  sigmaG?: number;
+  /** Share of fines by volume. */
+  finesShare?: number;
+}
+
+/** Grinds mixed by mass, and how much of all fines a sieve took out, 0 to 1. */
+export interface GrindBlend {
+  parts: readonly { grind: Grind; share: number }[];
+  finesSieved?: number;
+}
+
+export interface ModelPour {
+  startS: number;
+  amountG: number;
+  flowGps: number;
+  /** Where this pour's water was set apart from the plan's kettle. */
+  kettleC?: number;
+}
+
+/** A chilled metal ball under the outlet while the first part of the beverage runs over it. */
+export interface ChilledBall {
+  massG: number;
+  /** Specific heat, J/(kg K): about 500 for steel. */
+  heatJPerKgK: number;
+  startC: number;
+  /** Taken away at this time, s. */
+  untilS: number;
+}
+
 export interface BrewModelInput {
   doseG: number;
-  /** Median size, micrometres; geometric spread (1.5 unless known); share of fines unless it follows from the size. */
-  grind: { d50Um: number; sigmaG?: number; finesShare?: number };
+  grind: Grind | GrindBlend;
   kettleC: number;
   /** In any order; pours that overlap add up. */
-  pours: readonly { startS: number; amountG: number; flowGps: number }[];
+  pours: readonly ModelPour[];
   agitation: readonly { atS: number; kind: 'swirl' | 'stir' }[];
   brewer: BrewerGeometry;
   /** Resistance of the wet paper, 1/m. */
@@ -38,6 +69,13 @@ export interface BrewModelInput {
   lot: LotFactors;
   ambientC: number;
   elevationM: number;
+  /** A regulator on top lets no more than this through, g/s; it holds the rest back. */
+  regulatorGps?: number;
+  chilledBall?: ChilledBall;
+  /** The brewer is lifted off the server at this time, s. */
+  liftAtS?: number;
+  /** Water added to the finished beverage, g. */
+  bypassG?: number;
 }
 
 /** The brew at one moment. */
@@ -48,8 +86,19 @@ export interface BrewMoment {
   outflowGps: number;
   aboveBedG: number;
   beverageG: number;
+  /** Strength of all that is in the cup, and of what is running into it. */
   tdsPercent: number;
+  streamTdsPercent: number;
   yieldPercent: number;
+}
+
+export type BrewWarningKind = 'overflow' | 'nearly-full' | 'stall' | 'bed-dry' | 'kettle-above-boiling';
+
+/** Something that will go wrong, when, and what to do about it. */
+export interface BrewWarning {
+  kind: BrewWarningKind;
+  atS: number;
+  message: string;
 }
 
 export interface BrewForecast {
@@ -60,8 +109,13 @@ export interface BrewForecast {
   yieldPercent: number;
   /** Early, mid and late parts of the yield: a qualitative split, resting on no composition data. */
   yieldByClassPercent: [number, number, number];
+  /** Mixed temperature of the beverage as it ran in, before the server and the air cool it, C. */
+  beverageC: number;
   maxLevelM: number;
   overflows: boolean;
+  /** What still runs out after the brewer was lifted, into its own cup; `null` where it was not lifted. */
+  afterLift: { beverageG: number; tdsPercent: number } | null;
+  warnings: BrewWarning[];
   /** Relative errors of the balances, which should be no more than rounding. */
   waterError: number;
   soluteError: number;

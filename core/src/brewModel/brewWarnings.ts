@@ -1,0 +1,79 @@
+import { formatDuration } from '../quantity/duration.js';
+import type { BrewSetup } from './setup.js';
+import type { BrewMoment, BrewWarning } from './types.js';
+
+/** Three quarters of the brewer is where practice stops pouring: the rest is room for a swirl. */
+const FULL_SHARE = 0.75;
+/** A stall: this much water stands above the bed and hardly anything runs out (assumed). */
+const STALL = { aboveBedG: 20, outflowGps: 0.5 };
+/** A bed this long without water above it has run dry between two pours (assumed). */
+const DRY_S = 5;
+/** Up to so much water per dose is a bloom, which is meant to drain (common practice: 1.4 to 3.8). */
+const BLOOM_MOST = 4;
+
+/** What goes wrong in a brew, in order of time, each with what to do about it. */
+export function brewWarnings({
+  setup,
+  series,
+  drawdownS,
+}: {
+  setup: BrewSetup;
+  series: readonly BrewMoment[];
+  drawdownS: number | null;
+}): BrewWarning[] {
+  return [
+    ...kettleWarnings(setup),
+    ...levelWarnings(setup, series),
+    ...stallWarnings(setup, series, drawdownS),
+    ...dryWarnings(setup, series),
+  ].sort((a, b) => a.atS - b.atS);
+}
+
+function kettleWarnings({ inflows, boilingC }: BrewSetup): BrewWarning[] {
+  const hottest = inflows.find(({ kettleC }) => kettleC > boilingC);
+  if (!hottest) return [];
+  const message = `Water boils at ${boilingC.toFixed(1)} °C at this elevation; set the kettle to that or less.`;
+  return [{ kind: 'kettle-above-boiling', atS: hottest.startS, message }];
+}
+
+function levelWarnings({ input }: BrewSetup, series: readonly BrewMoment[]): BrewWarning[] {
+  const { heightM } = input.brewer;
+  const over = series.find(({ levelM }) => levelM > heightM);
+  if (over) {
+    const message = 'The slurry runs over the rim; pour less at once, later, or take a larger brewer.';
+    return [{ kind: 'overflow', atS: over.atS, message }];
+  }
+  const full = series.find(({ levelM }) => levelM > FULL_SHARE * heightM);
+  if (!full) return [];
+  const message = 'The brewer is three quarters full; wait before pouring on, and do not swirl.';
+  return [{ kind: 'nearly-full', atS: full.atS, message }];
+}
+
+function stallWarnings(
+  { inflows }: BrewSetup,
+  series: readonly BrewMoment[],
+  drawdownS: number | null,
+): BrewWarning[] {
+  const pouredByS = Math.max(...inflows.map(({ endS }) => endS));
+  const stalled = series.find(
+    ({ atS, aboveBedG, outflowGps }) =>
+      atS > pouredByS && aboveBedG > STALL.aboveBedG && outflowGps < STALL.outflowGps,
+  );
+  if (!stalled) return [];
+  const drains = drawdownS === null ? 'it does not drain' : `it drains by ${formatDuration(drawdownS)}`;
+  const message = `The brew stalls, ${drains}; grind coarser, agitate less, or take out fines.`;
+  return [{ kind: 'stall', atS: stalled.atS, message }];
+}
+
+function dryWarnings({ inflows, doseKg, model }: BrewSetup, series: readonly BrewMoment[]): BrewWarning[] {
+  let pouredKg = 0;
+  return inflows.flatMap(({ startS, endS, kgPerS }): BrewWarning[] => {
+    const isBloomed = pouredKg > BLOOM_MOST * doseKg;
+    pouredKg += (endS - startS) * kgPerS;
+    const before = series.filter(({ atS }) => atS < startS && atS >= startS - DRY_S);
+    const isDry = before.length > 0 && before.every(({ aboveBedG }) => aboveBedG < model.drainedKg * 1000);
+    if (!isBloomed || !isDry) return [];
+    const message = `The bed stands dry before the pour at ${formatDuration(startS)}; pour earlier or grind finer, unless that is wanted.`;
+    return [{ kind: 'bed-dry', atS: startS, message }];
+  });
+}
