@@ -126,3 +126,18 @@ export { lotStage, type LotProgress } from './lot/lotStage.js';
 export { roastAgeDays } from './lot/roastAge.js';
 
 export { normalDraw, seededRandom } from './random/seededRandom.js';
+
+export { calibrateLot, type Knowledge, type LotCalibration } from './calibration/calibrateLot.js';
+export {
+  conditionsOfPlan,
+  type BrewConditions,
+  type BrewKit,
+  type LearnedFactors,
+} from './calibration/conditions.js';
+export { type Disagreement } from './calibration/disagreements.js';
+export { type MeasuredBrew, type TracePoint } from './calibration/evidence.js';
+export { forecastBrew, type CalibratedForecast, type Expected } from './calibration/forecastBrew.js';
+export { lotPrior, type EarlierLot, type LotPrior } from './calibration/priors.js';
+export { searcher } from './change/search.js';
+export { chanceOfTarget, NEAR_ENOUGH, type Targets } from './change/targets.js';
+export { LEVERS, type Lever, type Limits } from './change/levers.js';

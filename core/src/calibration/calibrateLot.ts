@@ -1,0 +1,190 @@
+import { CholeskyDecomposition, inverse, Matrix } from 'ml-matrix';
+import type { BrewInputFailure } from '../brewModel/checkBrew.js';
+import { success, type Result } from '../result.js';
+import { FACTORS, type LearnedFactors } from './conditions.js';
+import { disagreements, type Disagreement } from './disagreements.js';
+import { errorCovariance } from './errorCovariance.js';
+import { evidenceFault, observationsOf, type MeasuredBrew, type Observation } from './evidence.js';
+import { leastSquares } from './leastSquares.js';
+import { modelledBrew, modelledOutput } from './modelled.js';
+import { lotPrior, perFactor, type LotEvidence, type LotPrior } from './priors.js';
+
+/** How much the brews have taught, for words on a screen. */
+export type Knowledge = 'nothing' | 'little' | 'some' | 'much';
+
+export interface LotCalibration {
+  factors: LearnedFactors;
+  /** Each factor's band that holds nine times of ten. */
+  band: Record<keyof LearnedFactors, { low: number; high: number }>;
+  /** Spread left of what was believed before: 1 nothing learned, 0 all. */
+  spreadLeft: LearnedFactors;
+  knowledge: Knowledge;
+  disagreeing: Disagreement[];
+  /** What the brews say by themselves, to believe of the house's next lots. */
+  evidence: LotEvidence;
+  prior: LotPrior;
+  /** Covariance of the factors' logarithms, in the order of FACTORS. */
+  lnCovariance: number[][];
+  /** The brews learned from, and what forecasts of like recipes are corrected by. */
+  brews: readonly MeasuredBrew[];
+  misses: (Observation & { miss: number; sensitivity: number[] })[];
+}
+
+/** Steps are kept within so many prior spreads. */
+const FARTHEST = 3.5;
+/** 5 to 95 % of a normal distribution. */
+export const NINE_OF_TEN = 1.645;
+
+/**
+ * Learns a lot's solubility, rate, flow and retained water from its brews: the most probable factors given
+ * what was believed before, with the model's own error shared between like recipes.
+ *
+ * Solubility and rate are hardly told apart by any set of brews: read them as what makes the forecasts
+ * right, not as properties of the coffee. Without a brew the prior comes back, and forecasts are rough ranges.
+ *
+ * @param brews - in any order; any figure may be missing. A server's scale adds the trace of its beverage
+ * @returns the calibration, or which figure of which brew cannot be
+ */
+export function calibrateLot({
+  brews,
+  prior = lotPrior({}),
+}: {
+  brews: readonly MeasuredBrew[];
+  prior?: LotPrior;
+}): Result<LotCalibration, never> | BrewInputFailure {
+  const fault = evidenceFault(brews);
+  if (fault) return fault;
+  const observations = observationsOf(brews);
+  const lower = observations.length === 0 ? null : lowerTriangle(errorCovariance(observations, brews));
+  // Steps of one prior spread each, as if the factors had nothing to do with one another.
+  const spread = lowerTriangle(new Matrix(prior.lnCovariance));
+  const factorsAt = (steps: readonly number[]) => {
+    const moved = spread.mmul(Matrix.columnVector([...steps])).to1DArray();
+    return perFactor((_, at) => Math.exp((prior.lnMean[at] ?? 0) + (moved[at] ?? 0)));
+  };
+  const fit = leastSquares({
+    start: FACTORS.map(() => 0),
+    farthest: FARTHEST,
+    residualsAt: (steps) => [
+      ...forwardSubstituted(lower, missesOf(brews, observations, factorsAt(steps))),
+      ...steps,
+    ],
+  });
+
+  const factors = factorsAt(fit.parameters);
+  const lnFactors = FACTORS.map((factor) => Math.log(factors[factor]));
+  const jacobian = new Matrix(fit.jacobian);
+  const lnCovariance = spread
+    .mmul(inverse(jacobian.transpose().mmul(jacobian)))
+    .mmul(spread.transpose())
+    .to2DArray();
+  const finalMisses = missesOf(brews, observations, factors);
+  const slopes = lower ? slopesOf(lower, jacobian, spread) : null;
+  const misses = observations.map((observation, row) => ({
+    ...observation,
+    miss: finalMisses[row] ?? 0,
+    sensitivity: slopes ? slopes.getRow(row) : [],
+  }));
+  const sdOf = (at: number) => Math.sqrt(lnCovariance[at]?.[at] ?? 0);
+  const spreadLeft = perFactor((_, at) => sdOf(at) / Math.sqrt(prior.lnCovariance[at]?.[at] ?? 1));
+  return success({
+    factors,
+    band: perFactor((factor, at) => {
+      const wide = Math.exp(NINE_OF_TEN * sdOf(at));
+      return { low: factors[factor] / wide, high: factors[factor] * wide };
+    }),
+    spreadLeft,
+    knowledge: knowledgeOf(observations, spreadLeft),
+    disagreeing: disagreements({ misses, brews, prior, lnFactors }),
+    evidence: evidenceOf({ misses, brews, lnFactors, lnShift: prior.lnShift }),
+    prior,
+    lnCovariance,
+    brews,
+    misses,
+  });
+}
+
+/** Slope of each figure with the logarithm of each factor, from the slopes of the fit's errors with its steps. */
+function slopesOf(lower: Matrix, jacobian: Matrix, spread: Matrix): Matrix {
+  const ofErrors = jacobian.subMatrix(0, lower.rows - 1, 0, FACTORS.length - 1);
+  return lower.mmul(ofErrors).mmul(inverse(spread)).mul(-1);
+}
+
+/** What these brews say by themselves, for the prior of lots to come. */
+function evidenceOf({
+  misses,
+  brews,
+  lnFactors,
+  lnShift,
+}: {
+  misses: LotCalibration['misses'];
+  brews: readonly MeasuredBrew[];
+  lnFactors: readonly number[];
+  lnShift: readonly number[];
+}): LotEvidence {
+  if (misses.length === 0) {
+    return {
+      information: Matrix.zeros(FACTORS.length, FACTORS.length).to2DArray(),
+      informationVector: FACTORS.map(() => 0),
+    };
+  }
+  const slopes = new Matrix(misses.map(({ sensitivity }) => sensitivity));
+  const weighted = slopes.transpose().mmul(inverse(errorCovariance(misses, brews)));
+  const information = weighted.mmul(slopes);
+  const fromShift = lnFactors.map((ln, at) => ln - (lnShift[at] ?? 0));
+  return {
+    information: information.to2DArray(),
+    informationVector: Matrix.add(
+      weighted.mmul(Matrix.columnVector(misses.map(({ miss }) => miss))),
+      information.mmul(Matrix.columnVector(fromShift)),
+    ).to1DArray(),
+  };
+}
+
+/** What each figure is more than the model makes it. */
+function missesOf(
+  brews: readonly MeasuredBrew[],
+  observations: readonly Observation[],
+  factors: LearnedFactors,
+): number[] {
+  const modelled = brews.map(({ brew }, index) =>
+    modelledBrew(
+      brew,
+      factors,
+      observations.flatMap(({ brewIndex, atS }) => (brewIndex === index && atS !== null ? [atS] : [])),
+    ),
+  );
+  const nextPoint = brews.map(() => 0);
+  return observations.map(({ brewIndex, output, value }) => {
+    const brew = modelled[brewIndex];
+    if (!brew) return 0;
+    if (output !== 'trace') return value - modelledOutput(brew, output);
+    const point = nextPoint[brewIndex] ?? 0;
+    nextPoint[brewIndex] = point + 1;
+    return value - (brew.traceG[point] ?? 0);
+  });
+}
+
+function lowerTriangle(covariance: Matrix): Matrix {
+  return new CholeskyDecomposition(covariance).lowerTriangularMatrix;
+}
+
+/** Solves L x = values: errors that go together become errors that do not. */
+function forwardSubstituted(lower: Matrix | null, values: readonly number[]): number[] {
+  if (!lower) return [];
+  const solved: number[] = [];
+  for (const [row, value] of values.entries()) {
+    const known = solved.reduce((sum, each, column) => sum + lower.get(row, column) * each, 0);
+    solved.push((value - known) / lower.get(row, row));
+  }
+  return solved;
+}
+
+/** Flow and strength are what brews teach; the rest keeps its prior whatever one does. */
+function knowledgeOf(observations: readonly Observation[], spreadLeft: LearnedFactors): Knowledge {
+  const brews = new Set(observations.map(({ brewIndex }) => brewIndex)).size;
+  if (brews === 0) return 'nothing';
+  const read = observations.some(({ output }) => output === 'tds');
+  if (!read || spreadLeft.flow > 0.4) return 'little';
+  return brews >= 3 && spreadLeft.flow < 0.2 ? 'much' : 'some';
+}

@@ -1,0 +1,131 @@
+import { firstOutOfRange, type OutOfRange, type Range } from '../input/ranges.js';
+import { brewInputFault, type BrewInputFailure } from '../brewModel/checkBrew.js';
+import { lotFactorsOf, type BrewConditions } from './conditions.js';
+import type { Output } from './discrepancy.js';
+
+/** The beverage on the server's scale at a moment of the brew. */
+export interface TracePoint {
+  atS: number;
+  beverageG: number;
+}
+
+/** A measured brew: as it was done, and what of it was measured. A figure nobody took is `null`. */
+export interface MeasuredBrew {
+  brew: BrewConditions;
+  drawdownS: number | null;
+  tdsPercent: number | null;
+  beverageG: number | null;
+  /** Standard uncertainties where they are known better than the bench's usual ones. */
+  standard?: { drawdownS?: number; tdsPercent?: number; beverageG?: number };
+  trace?: readonly TracePoint[];
+}
+
+/** Standard uncertainties of one brew's figures: a drawdown judged by eye, one reading, a server weighed. */
+const BENCH = { drawdownS: 4, tdsPercent: 0.03, beverageG: 1 } as const;
+
+/**
+ * What repeating the same recipe by hand scatters, beyond the instruments: 2 % of the time, 0.012 % TDS,
+ * 0.5 g, from 2 % of grind, 1 K and 3 % of paper (computed with the model; the errors of hand assumed).
+ */
+const HAND: Record<Output, number> = { drawdown: 0.02, tds: 0.012, beverage: 0.5 };
+
+/** Beverage on a scale under a dripping brewer, with the model's own error in it, g (assumed). */
+const TRACE_SD_G = 4;
+/** Points of a trace that the fit takes; more of them say the same again. */
+const TRACE_POINTS = 8;
+
+/** One figure as the fit takes it: drain time as a logarithm, and the variance of its own error. */
+export interface Observation {
+  brewIndex: number;
+  output: Output | 'trace';
+  /** Time on the brew clock, of a point of a trace. */
+  atS: number | null;
+  value: number;
+  variance: number;
+}
+
+export function observationsOf(brews: readonly MeasuredBrew[]): Observation[] {
+  return brews.flatMap(({ drawdownS, tdsPercent, beverageG, standard, trace = [] }, brewIndex) => {
+    const observed = (output: Output, value: number, sd: number): Observation => ({
+      brewIndex,
+      output,
+      atS: null,
+      value,
+      variance: sd ** 2 + HAND[output] ** 2,
+    });
+    return [
+      ...(drawdownS === null
+        ? []
+        : [observed('drawdown', Math.log(drawdownS), (standard?.drawdownS ?? BENCH.drawdownS) / drawdownS)]),
+      ...(tdsPercent === null ? [] : [observed('tds', tdsPercent, standard?.tdsPercent ?? BENCH.tdsPercent)]),
+      ...(beverageG === null
+        ? []
+        : [observed('beverage', beverageG, standard?.beverageG ?? BENCH.beverageG)]),
+      ...thinned(trace).map(({ atS, beverageG: value }): Observation => ({
+        brewIndex,
+        output: 'trace',
+        atS,
+        value,
+        variance: TRACE_SD_G ** 2,
+      })),
+    ];
+  });
+}
+
+/** Points spread evenly over a trace, in order of time. */
+function thinned(trace: readonly TracePoint[]): TracePoint[] {
+  const ordered = [...trace].sort((a, b) => a.atS - b.atS);
+  if (ordered.length <= TRACE_POINTS) return ordered;
+  const every = (ordered.length - 1) / (TRACE_POINTS - 1);
+  return Array.from({ length: TRACE_POINTS }, (_, index) => ordered[Math.round(index * every)]).filter(
+    (point) => point !== undefined,
+  );
+}
+
+const RANGES = {
+  drawdownS: { low: 10, high: 3600, unit: 's' },
+  tdsPercent: { low: 0.05, high: 10, unit: '%' },
+  beverageG: { low: 1, high: 5000, unit: 'g' },
+} satisfies Record<string, Range>;
+const STANDARD_RANGES = {
+  drawdownS: { low: 0, high: 600, unit: 's' },
+  tdsPercent: { low: 0, high: 1, unit: '%' },
+  beverageG: { low: 0, high: 200, unit: 'g' },
+} satisfies Record<keyof typeof RANGES, Range>;
+const TRACE_RANGES = {
+  atS: { low: 0, high: 3600, unit: 's' },
+  beverageG: { low: -50, high: 5000, unit: 'g' },
+} satisfies Record<keyof TracePoint, Range>;
+
+/** @returns the first figure of the brews that cannot be, named from the outside, or `null` */
+export function evidenceFault(brews: readonly MeasuredBrew[]): BrewInputFailure | null {
+  for (const [index, measured] of brews.entries()) {
+    const fault =
+      conditionsFault(measured.brew) ??
+      firstOutOfRange(
+        {
+          drawdownS: measured.drawdownS ?? undefined,
+          tdsPercent: measured.tdsPercent ?? undefined,
+          beverageG: measured.beverageG ?? undefined,
+        },
+        RANGES,
+      ) ??
+      (measured.standard ? firstOutOfRange(measured.standard, STANDARD_RANGES) : null) ??
+      traceFault(measured.trace ?? []);
+    if (fault) return 'field' in fault ? { ...fault, field: `brews.${index}.${fault.field}` } : fault;
+  }
+  return null;
+}
+
+export function conditionsFault(brew: BrewConditions): BrewInputFailure | null {
+  const nothingKnown = lotFactorsOf({ solubility: 1, rate: 1, flow: 1, retained: 1 }, brew.roastAgeDays);
+  return brewInputFault({ ...brew, lot: nothingKnown });
+}
+
+function traceFault(trace: readonly TracePoint[]): OutOfRange | null {
+  for (const [index, point] of trace.entries()) {
+    const fault = firstOutOfRange(point, TRACE_RANGES);
+    if (fault) return { ...fault, field: `trace.${index}.${fault.field}` };
+  }
+  return null;
+}

@@ -1,0 +1,131 @@
+import { inverse, Matrix } from 'ml-matrix';
+import type { BrewInputFailure } from '../brewModel/checkBrew.js';
+import { success, type Result } from '../result.js';
+import { NINE_OF_TEN, type LotCalibration } from './calibrateLot.js';
+import { FACTORS, type BrewConditions } from './conditions.js';
+import { likeness, MODEL_ERROR, OUTPUTS, type Output } from './discrepancy.js';
+import { errorCovariance } from './errorCovariance.js';
+import { conditionsFault } from './evidence.js';
+import { modelledBrew, modelledOutput } from './modelled.js';
+import { perFactor } from './priors.js';
+
+/** A figure not yet measured: what to expect, and the band that holds nine times of ten. */
+export interface Expected {
+  value: number;
+  sd: number;
+  low: number;
+  high: number;
+}
+
+export interface CalibratedForecast {
+  drawdownS: Expected;
+  tdsPercent: Expected;
+  yieldPercent: Expected;
+  beverageG: Expected;
+  /** How strength and yield err together, -1 to 1: nearly 1, since the beverage is known well. */
+  tdsYieldCorrelation: number;
+  drains: boolean;
+  overflows: boolean;
+  /** True until a brew of the lot has been measured: the bands are then rough ranges. */
+  isRough: boolean;
+}
+
+/** What the next brew of a calibrated lot will be, with bands. */
+export function forecastBrew({
+  calibration,
+  brew,
+}: {
+  calibration: LotCalibration;
+  brew: BrewConditions;
+}): Result<CalibratedForecast, never> | BrewInputFailure {
+  const fault = conditionsFault(brew);
+  if (fault) return fault;
+  return success(forecasterOf(calibration).forecast(brew, sensitivityOf(calibration, brew)));
+}
+
+const DIFFERENCE = 0.03;
+
+/** Slope of each output of a brew with the logarithm of each factor. */
+export function sensitivityOf({ factors }: LotCalibration, brew: BrewConditions): Record<Output, number[]> {
+  const slopes: Record<Output, number[]> = { drawdown: [], tds: [], beverage: [] };
+  for (const moved of FACTORS) {
+    const at = (by: number) =>
+      modelledBrew(
+        brew,
+        perFactor((factor) => factors[factor] * (factor === moved ? Math.exp(by) : 1)),
+      );
+    const [up, down] = [at(DIFFERENCE), at(-DIFFERENCE)];
+    for (const output of OUTPUTS) {
+      slopes[output].push((modelledOutput(up, output) - modelledOutput(down, output)) / (2 * DIFFERENCE));
+    }
+  }
+  return slopes;
+}
+
+/** Forecasts of many brews from one calibration, with what they share worked out once. */
+export function forecasterOf(calibration: LotCalibration) {
+  const { brews, misses, lnCovariance, factors } = calibration;
+  const precision = misses.length === 0 ? null : inverse(errorCovariance(misses, brews));
+  const pulls = precision
+    ? precision.mmul(Matrix.columnVector(misses.map(({ miss }) => miss))).to1DArray()
+    : [];
+
+  /** Of one output: what its neighbours' misses add, and the variance that remains. */
+  function corrected(output: Output, brew: BrewConditions, slopes: readonly number[]) {
+    const likenessTo = brews.map((measured) => likeness(brew, measured.brew));
+    const shared = misses.map((each) =>
+      each.output === output ? MODEL_ERROR[output] ** 2 * (likenessTo[each.brewIndex] ?? 0) : 0,
+    );
+    const weights = precision ? precision.mmul(Matrix.columnVector(shared)).to1DArray() : [];
+    const explained = shared.reduce((sum, each, row) => sum + each * (weights[row] ?? 0), 0);
+    // What the correction already follows the factors by is no longer uncertain through them.
+    const effective = FACTORS.map((_, at) =>
+      misses.reduce(
+        (slope, each, row) => slope - (weights[row] ?? 0) * (each.sensitivity[at] ?? 0),
+        slopes[at] ?? 0,
+      ),
+    );
+    const throughFactors = effective.reduce(
+      (total, a, row) =>
+        total + effective.reduce((sum, b, column) => sum + a * b * (lnCovariance[row]?.[column] ?? 0), 0),
+      0,
+    );
+    return {
+      correction: shared.reduce((sum, each, row) => sum + each * (pulls[row] ?? 0), 0),
+      sd: Math.sqrt(Math.max(0, throughFactors + MODEL_ERROR[output] ** 2 - explained)),
+    };
+  }
+
+  return {
+    forecast(brew: BrewConditions, slopes: Record<Output, number[]>): CalibratedForecast {
+      const modelled = modelledBrew(brew, factors);
+      const time = corrected('drawdown', brew, slopes.drawdown);
+      const tds = corrected('tds', brew, slopes.tds);
+      const beverage = corrected('beverage', brew, slopes.beverage);
+      const tdsPercent = Math.max(0, modelled.tdsPercent + tds.correction);
+      const beverageG = modelled.beverageG + beverage.correction;
+      const drawdownS = modelled.drawdownS * Math.exp(time.correction);
+      const fromTds = (tds.sd * beverageG) / brew.doseG;
+      const yieldSd = Math.hypot(fromTds, (tdsPercent * beverage.sd) / brew.doseG);
+      return {
+        drawdownS: {
+          value: drawdownS,
+          sd: drawdownS * time.sd,
+          low: drawdownS * Math.exp(-NINE_OF_TEN * time.sd),
+          high: drawdownS * Math.exp(NINE_OF_TEN * time.sd),
+        },
+        tdsPercent: expected(tdsPercent, tds.sd),
+        yieldPercent: expected((tdsPercent * beverageG) / brew.doseG, yieldSd),
+        beverageG: expected(beverageG, beverage.sd),
+        tdsYieldCorrelation: yieldSd > 0 ? fromTds / yieldSd : 1,
+        drains: modelled.drained,
+        overflows: modelled.overflows,
+        isRough: misses.length === 0,
+      };
+    },
+  };
+}
+
+function expected(value: number, sd: number): Expected {
+  return { value, sd, low: value - NINE_OF_TEN * sd, high: value + NINE_OF_TEN * sd };
+}

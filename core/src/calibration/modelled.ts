@@ -1,0 +1,75 @@
+import { runBrew } from '../brewModel/runBrew.js';
+import { setupOf } from '../brewModel/setup.js';
+import { sum } from '../brewModel/state.js';
+import { lotFactorsOf, medianUm, type BrewConditions, type LearnedFactors } from './conditions.js';
+import type { Output } from './discrepancy.js';
+
+/** Half a second is within 0.02 points of a much finer step, and a fit takes a hundred brews. */
+export const FIT_STEP_S = 0.5;
+/** A brew that has not drained by then counts as draining then: far out, but still a number to fit. */
+const LONGEST_S = 900;
+
+export interface ModelledBrew {
+  drawdownS: number;
+  drained: boolean;
+  tdsPercent: number;
+  yieldPercent: number;
+  beverageG: number;
+  overflows: boolean;
+  /** Beverage at the times asked for, g. */
+  traceG: number[];
+}
+
+/** Grind at which the steepness changes nothing, um. */
+const PIVOT_UM = 700;
+
+/** What the model makes of a brew with these factors; bypass counts, since the cup is what is read. */
+export function modelledBrew(
+  brew: BrewConditions,
+  factors: LearnedFactors,
+  traceTimesS: readonly number[] = [],
+): ModelledBrew {
+  const traceG: number[] = [];
+  const run = runBrew(setupOf({ ...brew, lot: lotFactorsOf(factors, brew.roastAgeDays) }), {
+    stepS: FIT_STEP_S,
+    longestS: LONGEST_S,
+    ...(traceTimesS.length === 0
+      ? {}
+      : {
+          onGrid(state) {
+            const beverageG = (state.cupWaterKg + sum(state.cupSolute)) * 1000;
+            while (
+              traceG.length < traceTimesS.length &&
+              (traceTimesS[traceG.length] ?? Infinity) <= state.atS
+            ) {
+              traceG.push(beverageG);
+            }
+          },
+        }),
+  });
+  const cupKg = run.cup.waterKg + run.cup.soluteKg;
+  const beverageG = cupKg * 1000 + (brew.bypassG ?? 0);
+  while (traceG.length < traceTimesS.length) traceG.push(cupKg * 1000);
+  const steep = Math.pow(medianUm(brew) / PIVOT_UM, -Math.log(factors.steepness));
+  return {
+    drawdownS: run.drawdownS ?? LONGEST_S,
+    drained: run.drawdownS !== null,
+    tdsPercent: beverageG > 0 ? (steep * run.cup.soluteKg * 100_000) / beverageG : 0,
+    yieldPercent: (steep * run.cup.soluteKg * 100_000) / brew.doseG,
+    beverageG,
+    overflows: run.maxLevelM > brew.brewer.heightM,
+    traceG,
+  };
+}
+
+/** A modelled figure as the fit takes it. */
+export function modelledOutput(brew: ModelledBrew, output: Output): number {
+  switch (output) {
+    case 'drawdown':
+      return Math.log(brew.drawdownS);
+    case 'tds':
+      return brew.tdsPercent;
+    case 'beverage':
+      return brew.beverageG;
+  }
+}

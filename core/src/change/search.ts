@@ -1,0 +1,123 @@
+import type { LotCalibration } from '../calibration/calibrateLot.js';
+import { conditionsOfPlan, type BrewKit } from '../calibration/conditions.js';
+import { forecasterOf, sensitivityOf, type CalibratedForecast } from '../calibration/forecastBrew.js';
+import type { BrewPlan } from '../plan/plan.js';
+import { LEVERS, moved, MOVES, type Lever, type Limits } from './levers.js';
+import { chanceOfTarget, distanceOf, type Targets } from './targets.js';
+
+/** One lever moved. */
+export interface LeverMove {
+  lever: Lever;
+  from: number;
+  to: number;
+}
+
+/** A plan a change away from the last one, and what to expect of it. */
+export interface Candidate {
+  moves: LeverMove[];
+  plan: BrewPlan;
+  forecast: CalibratedForecast;
+  /** Probability of coming out within the target's windows. */
+  chance: number;
+  distance: number;
+}
+
+/** Points of the first look along a lever. */
+const SCAN = 9;
+
+/** Looks along levers for the plan likeliest to come out within its windows. */
+export function searcher({
+  plan,
+  kit,
+  calibration,
+  targets,
+  limits,
+  roastAgeDays,
+}: {
+  plan: BrewPlan;
+  kit: BrewKit;
+  calibration: LotCalibration;
+  targets: Targets;
+  limits: Limits;
+  roastAgeDays?: number;
+}) {
+  const forecaster = forecasterOf(calibration);
+  const brewOf = (candidate: BrewPlan) =>
+    conditionsOfPlan({ plan: candidate, kit, ...(roastAgeDays === undefined ? {} : { roastAgeDays }) });
+  // Slopes change slowly along a lever: those of the plan serve all its neighbours.
+  const slopes = sensitivityOf(calibration, brewOf(plan));
+
+  function candidateOf(candidate: BrewPlan): Candidate {
+    const forecast = forecaster.forecast(brewOf(candidate), slopes);
+    const usable = forecast.drains && !forecast.overflows;
+    return {
+      moves: movesBetween(plan, candidate),
+      plan: candidate,
+      forecast,
+      chance: usable ? chanceOfTarget(forecast, targets) : 0,
+      distance: distanceOf(forecast, targets) + (usable ? 0 : 100),
+    };
+  }
+
+  /** The best value of one lever with all else as in `from`. */
+  function along(lever: Lever, from: Candidate): Candidate {
+    const { step, reach } = MOVES[lever];
+    const { low, high } = reach(plan, limits);
+    if (!(high > low)) return from;
+    const seen = new Map<number, Candidate | null>();
+    const look = (value: number): Candidate | null => {
+      const rounded = Math.min(high, Math.max(low, Math.round(value / step) * step));
+      const known = seen.get(rounded);
+      if (known !== undefined) return known;
+      const changed = moved(from.plan, lever, rounded);
+      const candidate = changed && candidateOf(changed);
+      seen.set(rounded, candidate);
+      return candidate;
+    };
+    let best = from;
+    let at = MOVES[lever].at(from.plan);
+    const consider = (value: number) => {
+      const candidate = look(value);
+      if (!candidate || worth(candidate) <= worth(best)) return;
+      best = candidate;
+      at = MOVES[lever].at(candidate.plan);
+    };
+    let spacing = (high - low) / (SCAN - 1);
+    for (let index = 0; index < SCAN; index++) consider(low + index * spacing);
+    while (spacing > step) {
+      spacing /= 2;
+      const centre = at;
+      consider(centre - spacing);
+      consider(centre + spacing);
+    }
+    return best;
+  }
+
+  return {
+    current: candidateOf(plan),
+    along,
+    /** The best of each lever alone. */
+    singles(levers: readonly Lever[] = LEVERS): Candidate[] {
+      const current = candidateOf(plan);
+      return levers.map((lever) => along(lever, current)).filter(({ moves }) => moves.length > 0);
+    },
+    /** The best of two levers together: each in turn, twice. */
+    pair(first: Lever, second: Lever): Candidate {
+      let best = candidateOf(plan);
+      for (const lever of [first, second, first, second]) best = along(lever, best);
+      return best;
+    },
+  };
+}
+
+/** Chance first; where none is left to tell two plans apart, the nearer one. */
+export function worth({ chance, distance }: Candidate): number {
+  return chance - 0.002 * distance;
+}
+
+function movesBetween(from: BrewPlan, to: BrewPlan): LeverMove[] {
+  return LEVERS.flatMap((lever) => {
+    const [before, after] = [MOVES[lever].at(from), MOVES[lever].at(to)];
+    return before === after ? [] : [{ lever, from: before, to: after }];
+  });
+}

@@ -1,0 +1,235 @@
+import {
+  BREW_MODEL,
+  particlesOf,
+  runBrew,
+  setupOf,
+  type BrewConstants,
+  type BrewSetup,
+  type Particles,
+} from '@vendu/core/brewModel';
+import {
+  BREWER_CLASSES,
+  conditionsOfPlan,
+  normalDraw,
+  PAPER_PER_M,
+  seededRandom,
+  type BrewConditions,
+  type BrewKit,
+  type BrewPlan,
+  type LotFactors,
+  type MeasuredBrew,
+} from '@vendu/core';
+
+/** What a brew really is, without any noise. */
+export interface TrueBrew {
+  drawdownS: number;
+  tdsPercent: number;
+  yieldPercent: number;
+  beverageG: number;
+  drained: boolean;
+  trace: { atS: number; beverageG: number }[];
+}
+
+/** A lot as it really is: the model's equations with other constants, other release, other kit, other cells. */
+export interface SyntheticLot {
+  shape: 'cone' | 'flat-bottom';
+  kit: BrewKit;
+  trueBrew(conditions: BrewConditions): TrueBrew;
+}
+
+/** Relative spread (logarithm) of the fitted constants: how well the calibration brews pinned them. */
+const FITTED: Partial<Record<keyof BrewConstants, number>> = {
+  permeabilityFactor: 0.28,
+  finesMigration: 0.55,
+  finesAgitationGain: 0.63,
+  diffusionM2PerS: 0.24,
+  cellM: 0.26,
+  fastRatePerS: 0.34,
+  finesExponent: 0.32,
+  exchangePerS: 0.59,
+  voidsExtraDry: 0.26,
+  swellingTimeS: 0.46,
+};
+/** Constants that were never fitted, each off by 15 %; bed geometry by 2 %. */
+const ASSUMED: (keyof BrewConstants)[] = [
+  'swelling',
+  'wettingS',
+  'channelMax',
+  'channelSizeM',
+  'clumpedAtStart',
+  'agitationDecayS',
+  'agitationPerGps',
+  'fastAgitationGain',
+  'clogLoadKgPerM2',
+  'airWPerM2K',
+  'wallWPerM2K',
+  'streamLossK',
+  'gasReleasePerS',
+  'bubbleS',
+  'finesShareAtReference',
+];
+const GEOMETRY: (keyof BrewConstants)[] = ['envelopeM3PerKg', 'voidsSwollen'];
+/**
+ * The constants were fitted together, so their errors cancel in part; drawn one by one they would scatter the
+ * first forecast twice as far as the fit's own did. This share of each spread gives that scatter back.
+ */
+const TOGETHER = 0.6;
+const TRUE_STEP_S = 0.2;
+
+/** A laboratory of its own: constants, law of release, brewers, papers and grinder as they really are there. */
+export interface SyntheticLab {
+  constants: BrewConstants;
+  particlesFrom: typeof particlesOf;
+  grinderOff: number;
+  drainOff: Record<'cone' | 'flat-bottom', number>;
+  paperOff: Record<'cone' | 'flat-bottom', number>;
+}
+
+export function syntheticLab(seed: number): SyntheticLab {
+  const random = seededRandom(seed);
+  const off = (spread: number) => Math.exp(normalDraw(random, { mean: 0, sd: spread }));
+  const varied: Record<string, unknown> = { ...BREW_MODEL, cells: 8 };
+  const vary = (name: keyof BrewConstants, spread: number) => {
+    varied[name] = (BREW_MODEL[name] as number) * off(spread);
+  };
+  for (const [name, spread] of Object.entries(FITTED)) vary(name as keyof BrewConstants, spread * TOGETHER);
+  for (const name of ASSUMED) vary(name, 0.15);
+  for (const name of GEOMETRY) vary(name, 0.02);
+  return {
+    constants: varied as unknown as BrewConstants,
+    particlesFrom: random() < 0.5 ? particlesOf : linearDrivingForce,
+    grinderOff: off(0.06),
+    drainOff: { cone: off(0.2 * TOGETHER), 'flat-bottom': off(0.38 * TOGETHER) },
+    paperOff: { cone: off(0.33 * TOGETHER), 'flat-bottom': off(0.37 * TOGETHER) },
+  };
+}
+
+export function syntheticLot(lab: SyntheticLab, seed: number): SyntheticLot {
+  const random = seededRandom(seed);
+  const off = (spread: number) => Math.exp(normalDraw(random, { mean: 0, sd: spread }));
+  const shape = random() < 0.5 ? 'cone' : 'flat-bottom';
+  const brewer = BREWER_CLASSES[shape];
+  const kit: BrewKit = {
+    brewer,
+    paperPerM: PAPER_PER_M[shape === 'cone' ? 'ordinary' : 'fast'],
+    ambientC: 22,
+    elevationM: 0,
+  };
+  const trueBrewer = { ...brewer, drainShare: Math.min(1, brewer.drainShare * lab.drainOff[shape]) };
+  const factors: LotFactors = {
+    solubility: off(0.06),
+    rate: off(0.3),
+    permeability: off(0.3),
+    clogging: off(0.4),
+    retained: off(0.06),
+    co2MgPerG: 7,
+    ageDays: 14,
+  };
+  return {
+    shape,
+    kit,
+    trueBrew(conditions) {
+      const { grind } = conditions;
+      const d50Um = 'parts' in grind ? (grind.parts[0]?.grind.d50Um ?? 0) : grind.d50Um;
+      const setup = setupOf(
+        {
+          ...conditions,
+          brewer: trueBrewer,
+          paperPerM: conditions.paperPerM * lab.paperOff[shape],
+          grind: { d50Um: d50Um * lab.grinderOff },
+          lot: factors,
+        },
+        lab.constants,
+        lab.particlesFrom,
+      );
+      return trueBrewOf(setup);
+    },
+  };
+}
+
+function trueBrewOf(setup: BrewSetup): TrueBrew {
+  const trace: TrueBrew['trace'] = [];
+  const run = runBrew(setup, {
+    stepS: TRUE_STEP_S,
+    longestS: 900,
+    onGrid(state) {
+      if (Math.round(state.atS / TRUE_STEP_S) % 25 !== 0) return;
+      const soluteKg = state.cupSolute.reduce((sum, kg) => sum + kg, 0);
+      trace.push({ atS: state.atS, beverageG: (state.cupWaterKg + soluteKg) * 1000 });
+    },
+  });
+  const cupKg = run.cup.waterKg + run.cup.soluteKg;
+  return {
+    drawdownS: run.drawdownS ?? 900,
+    drained: run.drawdownS !== null,
+    tdsPercent: (run.cup.soluteKg / cupKg) * 100,
+    yieldPercent: (run.cup.soluteKg / setup.doseKg) * 100,
+    beverageG: cupKg * 1000,
+    trace,
+  };
+}
+
+/** Another law of release: each core empties at one rate, 15 D / R^2, where the model has a series. */
+function linearDrivingForce(grind: Parameters<typeof particlesOf>[0], model?: BrewConstants): Particles {
+  const particles = particlesOf(grind, model);
+  const first = 6 / Math.PI ** 2;
+  return {
+    ...particles,
+    poolShares: particles.poolShares.map((shares) => {
+      const cores = [(shares[1] ?? 0) / first, (shares[3] ?? 0) / first];
+      return [1 - (cores[0] ?? 0) - (cores[1] ?? 0), cores[0] ?? 0, 0, cores[1] ?? 0, 0];
+    }),
+    poolRatesPerS: particles.poolRatesPerS.map((rate) => (rate / Math.PI ** 2) * 15),
+  };
+}
+
+/** Instruments and a hand. TDS: what all readings of a sample share, and each reading's own. */
+export const NOISE = {
+  grindShare: 0.02,
+  kettleC: 1,
+  doseG: 0.1,
+  pourG: 1.5,
+  pourS: 1.5,
+  paperShare: 0.03,
+  drawdownS: 4,
+  sampleTdsPercent: 0.015,
+  readingTdsPercent: 0.025,
+  readings: 3,
+  beverageG: 1,
+  traceG: 0.5,
+} as const;
+
+/** Standard uncertainty of the mean of a sample's readings, % TDS. */
+export const MEAN_TDS_SD = Math.hypot(
+  NOISE.sampleTdsPercent,
+  NOISE.readingTdsPercent / Math.sqrt(NOISE.readings),
+);
+
+/** One brew of a plan by a human hand, measured. The scale tells what was poured when; nobody logs the rest. */
+export function brewByHand(lot: SyntheticLot, plan: BrewPlan, random: () => number): MeasuredBrew {
+  const draw = (sd: number) => normalDraw(random, { mean: 0, sd });
+  const done: BrewPlan = {
+    ...plan,
+    pours: plan.pours.map((pour, index) => ({
+      ...pour,
+      startS: index === 0 ? 0 : pour.startS + draw(NOISE.pourS),
+      amountG: pour.amountG + draw(NOISE.pourG),
+    })),
+  };
+  const seen = conditionsOfPlan({ plan: done, kit: lot.kit });
+  const real = lot.trueBrew({
+    ...seen,
+    doseG: seen.doseG + draw(NOISE.doseG),
+    grind: { d50Um: plan.grindUm * (1 + draw(NOISE.grindShare)) },
+    kettleC: seen.kettleC + draw(NOISE.kettleC),
+    paperPerM: seen.paperPerM * (1 + draw(NOISE.paperShare)),
+  });
+  return {
+    brew: seen,
+    drawdownS: real.drawdownS + draw(NOISE.drawdownS),
+    tdsPercent: real.tdsPercent + draw(MEAN_TDS_SD),
+    beverageG: real.beverageG + draw(NOISE.beverageG),
+    standard: { tdsPercent: MEAN_TDS_SD, beverageG: NOISE.beverageG, drawdownS: NOISE.drawdownS },
+    trace: real.trace.map(({ atS, beverageG }) => ({ atS, beverageG: beverageG + draw(NOISE.traceG) })),
+  };
+}
