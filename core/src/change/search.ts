@@ -93,17 +93,25 @@ export function searcher({
     return best;
   }
 
+  const current = candidateOf(plan);
   return {
-    current: candidateOf(plan),
-    along,
+    /** The plan as it is. */
+    current,
     /** The best of each lever alone. */
-    singles(levers: readonly Lever[] = LEVERS): Candidate[] {
-      const current = candidateOf(plan);
+    singles(levers: readonly Lever[]): Candidate[] {
       return levers.map((lever) => along(lever, current)).filter(({ moves }) => moves.length > 0);
+    },
+    /** One usual step of a lever, or `null` where that cannot be done. */
+    stepped(lever: Lever, direction: 'up' | 'down'): Candidate | null {
+      const { at, usual, reach } = MOVES[lever];
+      const to = at(plan) + (direction === 'up' ? usual : -usual);
+      const { low, high } = reach(plan, limits);
+      const changed = to < low || to > high ? null : moved(plan, lever, to);
+      return changed && candidateOf(changed);
     },
     /** The best of two levers together: each in turn, twice. */
     pair(first: Lever, second: Lever): Candidate {
-      let best = candidateOf(plan);
+      let best = current;
       for (const lever of [first, second, first, second]) best = along(lever, best);
       return best;
     },

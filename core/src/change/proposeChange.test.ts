@@ -1,0 +1,253 @@
+import { describe, expect, it } from 'vitest';
+import { BREWER_CLASSES, PAPER_PER_M } from '../brewModel/hardware.js';
+import { calibrateLot } from '../calibration/calibrateLot.js';
+import { conditionsOfPlan, type BrewKit } from '../calibration/conditions.js';
+import type { MeasuredBrew } from '../calibration/evidence.js';
+import { forecastBrew } from '../calibration/forecastBrew.js';
+import type { BrewPlan } from '../plan/plan.js';
+import { valueOf } from '../result.js';
+import { USUAL_SCHOOLS, type Schools } from '../schools/schools.js';
+import { boilingPointC } from '../water/boilingPoint.js';
+import type { Finding } from './findings.js';
+import { moved, MOVES, type Lever } from './levers.js';
+import { proposeChange } from './proposeChange.js';
+import type { LastBrew } from './situation.js';
+import type { Targets } from './targets.js';
+
+const KIT: BrewKit = {
+  brewer: BREWER_CLASSES.cone,
+  paperPerM: PAPER_PER_M.ordinary,
+  ambientC: 22,
+  elevationM: 0,
+};
+const PLAN: BrewPlan = {
+  doseG: 15,
+  kettleC: 93,
+  grindUm: 700,
+  drawdownS: 170,
+  pours: [
+    { startS: 0, amountG: 45, flowGps: 6, agitation: 'swirl', isBloom: true },
+    { startS: 40, amountG: 100, flowGps: 6, agitation: 'none', isBloom: false },
+    { startS: 80, amountG: 100, flowGps: 6, agitation: 'none', isBloom: false },
+  ],
+};
+const LIMITS = { finestUm: 300, coarsestUm: 1400, coolestC: 80, hottestC: 99 };
+const nothingKnown = valueOf(calibrateLot({ brews: [] }));
+
+const outcomeOf = (plan: BrewPlan) => {
+  const forecast = valueOf(
+    forecastBrew({ calibration: nothingKnown, brew: conditionsOfPlan({ plan, kit: KIT }) }),
+  );
+  return {
+    tdsPercent: forecast.tdsPercent.value,
+    yieldPercent: forecast.yieldPercent.value,
+    drawdownS: forecast.drawdownS.value,
+    beverageG: forecast.beverageG.value,
+  };
+};
+/** A brew that came out just as the model has it, read with good instruments. */
+function measuredAs(plan: BrewPlan): MeasuredBrew {
+  const { tdsPercent, drawdownS, beverageG } = outcomeOf(plan);
+  return {
+    brew: conditionsOfPlan({ plan, kit: KIT }),
+    drawdownS,
+    tdsPercent,
+    beverageG,
+    standard: { drawdownS: 1, tdsPercent: 0.005, beverageG: 0.5 },
+  };
+}
+const lastOf = (figures: Partial<LastBrew>): LastBrew => ({
+  tdsPercent: null,
+  yieldPercent: null,
+  drawdownS: null,
+  uncertainty: { tdsPercent: 0.02, yieldPercent: 0.3, drawdownS: 4 },
+  ...figures,
+});
+const targetOf = (plan: BrewPlan): Targets => {
+  const { tdsPercent, yieldPercent, drawdownS } = outcomeOf(plan);
+  return { tdsPercent, yieldPercent, drawdownS };
+};
+const calibrated = valueOf(calibrateLot({ brews: [measuredAs(PLAN)] }));
+const advised = (change: Partial<Parameters<typeof proposeChange>[0]>) =>
+  valueOf(
+    proposeChange({
+      plan: PLAN,
+      kit: KIT,
+      calibration: calibrated,
+      targets: targetOf(PLAN),
+      limits: LIMITS,
+      ...change,
+    }),
+  );
+
+describe('a target that one lever reaches', () => {
+  it.each<[Lever, number]>([
+    ['grind', 620],
+    ['grind', 780],
+    ['ratio', 15.3],
+  ])('finds the %s of a hidden recipe, %d', (lever, value) => {
+    const hidden = moved(PLAN, lever, value);
+    const { changes } = advised({ targets: targetOf(hidden ?? PLAN) });
+    expect(changes[0]?.kind).toBe('one-variable');
+    expect(changes[0]?.moves.map((move) => move.lever)).toEqual([lever]);
+    expect(Math.abs((changes[0]?.moves[0]?.to ?? 0) - value)).toBeLessThanOrEqual(MOVES[lever].step * 2);
+    expect(changes[0]?.chance).toBeGreaterThan(0.5);
+    expect(changes[0]?.why).toContain('the model, calibrated on this lot');
+  });
+
+  it('says what to expect, with bands about it, where the taste goes and what speaks against it', () => {
+    const [first] = advised({ targets: targetOf({ ...PLAN, grindUm: 620 }) }).changes;
+    expect(first?.effect.yieldPercent).toBeGreaterThan(0.7);
+    expect(first?.effect.drawdownS).toBeGreaterThan(5);
+    expect(first?.expected.tdsPercent.low).toBeLessThan(first?.expected.tdsPercent.value ?? 0);
+    expect(first?.taste).toBe('sweeter and rounder, until bitter');
+    expect(first?.against).toContain('finer works only until the paper clogs');
+    expect(first?.title).toMatch(/^grind \d+ µm finer, to \d+ µm$/);
+  });
+});
+
+describe('a target that takes two levers', () => {
+  const hidden = moved({ ...PLAN, grindUm: 600 }, 'ratio', 15) ?? PLAN;
+
+  it('offers both at once, marked as such, where one would cost a brew more', () => {
+    const { changes, notes } = advised({ targets: targetOf(hidden) });
+    expect(changes[0]?.kind).toBe('two-variable');
+    expect(changes[0]?.moves.map(({ lever }) => lever)).toEqual(['grind', 'ratio']);
+    expect(changes[0]?.against).toContain('two changes at once do not tell which of them did it');
+    expect(changes.some(({ kind }) => kind === 'one-variable')).toBe(true);
+    expect(notes).toContain('No single change is likely to reach every target at once.');
+  });
+
+  it('keeps to the levers it is given', () => {
+    const { changes } = advised({ targets: targetOf(hidden), levers: ['grind'] });
+    expect(changes.flatMap(({ moves }) => moves).every(({ lever }) => lever === 'grind')).toBe(true);
+  });
+});
+
+describe('limits', () => {
+  it('proposes nothing that grinder or kettle cannot do', () => {
+    const limits = { finestUm: 660, coarsestUm: 720, coolestC: 90, hottestC: 94 };
+    const { changes, notes } = advised({ targets: targetOf({ ...PLAN, grindUm: 560 }), limits });
+    for (const { plan } of changes) {
+      expect(plan.grindUm).toBeGreaterThanOrEqual(660);
+      expect(plan.kettleC).toBeLessThanOrEqual(94);
+    }
+    expect(notes.some((note) => note.includes('no finer than 660 µm'))).toBe(
+      changes[0]?.plan.grindUm === 660,
+    );
+  });
+
+  it('proposes no kettle above the boiling point of the altitude', () => {
+    const boilingC = boilingPointC({ elevationM: 2400 });
+    const { changes } = advised({
+      kit: { ...KIT, elevationM: 2400 },
+      plan: { ...PLAN, kettleC: 90 },
+      findings: ['flat'],
+      targets: { yieldPercent: 22 },
+    });
+    expect(changes.length).toBeGreaterThan(0);
+    for (const { plan } of changes) expect(plan.kettleC).toBeLessThanOrEqual(boilingC);
+  });
+
+  it('names what is wrong with a question', () => {
+    const ask = (change: object) =>
+      proposeChange({
+        plan: PLAN,
+        kit: KIT,
+        calibration: calibrated,
+        targets: {},
+        limits: LIMITS,
+        ...change,
+      });
+    expect(ask({})).toMatchObject({ reason: 'no-target' });
+    expect(ask({ targets: { tdsPercent: 13 } })).toMatchObject({
+      field: 'tdsPercent',
+      allowed: '0.3 to 5 %',
+    });
+    expect(ask({ targets: { tdsPercent: 1.3 }, plan: { ...PLAN, pours: [] } })).toMatchObject({ ok: false });
+  });
+});
+
+// Directions and cases: common practice.
+describe('taste and sight', () => {
+  const here = outcomeOf(PLAN);
+  // The aim lies where a finer, or a coarser, grind would be: the brew came out low, or high.
+  const aims: Record<'low' | 'there' | 'high', Targets> = {
+    low: targetOf({ ...PLAN, grindUm: 610 }),
+    there: targetOf(PLAN),
+    high: targetOf({ ...PLAN, grindUm: 790 }),
+  };
+  const firstMove = (finding: Finding, came: keyof typeof aims, schools: Schools = USUAL_SCHOOLS) => {
+    const { changes } = advised({ findings: [finding], last: lastOf(here), targets: aims[came], schools });
+    const [move] = changes[0]?.moves ?? [];
+    return move ? `${move.lever} ${move.to > move.from ? 'up' : 'down'}` : 'none';
+  };
+
+  it.each<[Finding, keyof typeof aims, string]>([
+    ['sour', 'low', 'grind down'],
+    // Not the grind: the yield is there.
+    ['sour', 'there', 'agitation up'],
+    ['watery', 'low', 'grind down'],
+    ['watery', 'there', 'ratio down'],
+    ['bitter', 'high', 'grind up'],
+    // The obvious change, finer, is wrong: calm the bed first.
+    ['bitter', 'low', 'agitation down'],
+    ['dry', 'high', 'grind up'],
+    ['dry', 'low', 'grind down'],
+    ['muddled', 'high', 'grind up'],
+    ['sour-and-bitter', 'there', 'agitation up'],
+    ['sour-and-bitter', 'low', 'agitation up'],
+    ['boozy', 'there', 'kettle down'],
+    ['flat', 'there', 'kettle up'],
+    ['stalled', 'high', 'grind up'],
+    ['drained-fast', 'low', 'grind down'],
+    // Fast but extracted: time alone is no fault.
+    ['drained-fast', 'there', 'ratio down'],
+    ['level-high', 'high', 'grind up'],
+    ['bed-dry', 'low', 'grind down'],
+    ['bed-cratered', 'there', 'agitation up'],
+  ])('%s, with a yield that came out %s: %s', (finding, came, expected) => {
+    expect(firstMove(finding, came)).toBe(expected);
+  });
+
+  it('leaves the cause of dryness open until time and yield tell which of the two it is', () => {
+    const { changes, notes } = advised({ findings: ['dry'], last: null });
+    expect(notes.some((note) => note.includes('two opposite causes'))).toBe(true);
+    expect(changes.every(({ source }) => source.kind === 'model')).toBe(true);
+  });
+
+  it('follows the school on a dry bed and on leaving it still', () => {
+    const drained: Schools = { ...USUAL_SCHOOLS, 'pour-when': 'when-drained' };
+    const { notes } = advised({ findings: ['bed-dry'], last: lastOf(here), schools: drained });
+    expect(notes.some((note) => note.includes('is what is wanted'))).toBe(true);
+    const still: Schools = { ...USUAL_SCHOOLS, agitation: 'leave-still' };
+    expect(firstMove('sour-and-bitter', 'there', still)).toBe('bloom up');
+  });
+
+  it('puts the lever that the house moves first ahead of its near equals, and says so', () => {
+    const stronger = { tdsPercent: here.tdsPercent + 0.06 };
+    const first = (firstLever: Schools['first-lever']) =>
+      advised({ targets: stronger, schools: { ...USUAL_SCHOOLS, 'first-lever': firstLever } }).changes[0];
+    expect(first('ratio')?.moves[0]?.lever).toBe('ratio');
+    expect(first('grind')?.moves[0]?.lever).toBe('grind');
+    expect(first('grind')?.school).toBe('the house moves the grind first');
+  });
+});
+
+describe('honesty', () => {
+  it('asks for a repeat when the last brew lies on target within its uncertainty', () => {
+    const { tdsPercent, yieldPercent, drawdownS } = outcomeOf(PLAN);
+    const { notes, asItIs } = advised({ last: lastOf({ tdsPercent, yieldPercent, drawdownS }) });
+    expect(asItIs.chance).toBeGreaterThan(0.6);
+    expect(notes[0]).toContain('repeat it before changing');
+  });
+
+  it('marks figures as rough while no brew was measured, with wider bands and smaller chances', () => {
+    const targets = targetOf({ ...PLAN, grindUm: 620 });
+    const rough = advised({ calibration: nothingKnown, targets });
+    const known = advised({ targets });
+    expect(rough.notes.some((note) => note.includes('rough range'))).toBe(true);
+    expect(rough.changes[0]?.expected.isRough).toBe(true);
+    expect(rough.changes[0]?.chance).toBeLessThan(known.changes[0]?.chance ?? 0);
+  });
+});

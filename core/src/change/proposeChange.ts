@@ -1,0 +1,217 @@
+import type { BrewInputFailure } from '../brewModel/checkBrew.js';
+import type { LotCalibration } from '../calibration/calibrateLot.js';
+import { conditionsOfPlan, type BrewKit } from '../calibration/conditions.js';
+import { conditionsFault } from '../calibration/evidence.js';
+import type { CalibratedForecast } from '../calibration/forecastBrew.js';
+import { firstOutOfRange, type Range } from '../input/ranges.js';
+import type { BrewPlan } from '../plan/plan.js';
+import { planFaults } from '../plan/planFaults.js';
+import { failure, success, type Failure, type Result } from '../result.js';
+import { USUAL_SCHOOLS, type Schools } from '../schools/schools.js';
+import { boilingPointC } from '../water/boilingPoint.js';
+import type { Finding } from './findings.js';
+import { LEVERS, type Lever, type Limits } from './levers.js';
+import { searcher, worth, type Candidate, type LeverMove } from './search.js';
+import { situationOf, type LastBrew, type Situation } from './situation.js';
+import type { Targets } from './targets.js';
+import { rulesFor, type Push, type TasteRule } from './tasteRules.js';
+import { adviceNotes } from './adviceNotes.js';
+import { goes, judge, type Judgement } from './judgement.js';
+import { characterOf, describeMove } from './wording.js';
+
+export interface ProposedChange {
+  /** One lever, or two where one would cost a brew more; two at once do not tell which did it. */
+  kind: 'one-variable' | 'two-variable';
+  moves: LeverMove[];
+  /** The moves in words. */
+  title: string;
+  plan: BrewPlan;
+  expected: CalibratedForecast;
+  /** Change from what the last plan is now expected to give. */
+  effect: { tdsPercent: number; yieldPercent: number; drawdownS: number };
+  /** Where the taste goes. */
+  taste: string;
+  /** Probability of coming out inside every window aimed at. */
+  chance: number;
+  /** Who speaks for it. */
+  source: { kind: 'model' } | { kind: 'rule'; id: string };
+  why: string;
+  against: string[];
+  /** The school that moved it up or down, if one did. */
+  school: string | null;
+}
+
+export interface ChangeAdvice {
+  situation: Situation;
+  /** The last plan, brewed again: what to expect, and how likely it is on target. */
+  asItIs: { expected: CalibratedForecast; chance: number };
+  /** Best first. */
+  changes: ProposedChange[];
+  /** What to know before choosing: repeats, limits reached, causes left open. */
+  notes: string[];
+}
+
+const TARGET_RANGES = {
+  tdsPercent: { low: 0.3, high: 5, unit: '%' },
+  yieldPercent: { low: 5, high: 30, unit: '%' },
+  drawdownS: { low: 20, high: 1800, unit: 's' },
+} satisfies Record<string, Range>;
+const LIMIT_RANGES = {
+  finestUm: { low: 50, high: 3000, unit: 'µm' },
+  coarsestUm: { low: 50, high: 5000, unit: 'µm' },
+  coolestC: { low: 1, high: 100, unit: '°C' },
+  hottestC: { low: 1, high: 105, unit: '°C' },
+} satisfies Record<keyof Limits, Range>;
+
+/** Two levers must be likelier by this much to be worth not knowing which of them did it (assumed). */
+const SECOND_LEVER = 0.15;
+/**
+ * What to change next, best first: each lever alone at its best value, and two together where one would cost
+ * a brew more. The calibrated model gives the size and what to expect; taste and sight say which way, and
+ * where the obvious change is wrong; the house's schools break ties. Nothing is proposed that grinder, kettle,
+ * brewer or altitude cannot do.
+ *
+ * @param plan - the recipe last brewed
+ * @param last - what was measured of it; without it taste alone speaks, with usual steps
+ * @param findings - what was tasted or seen that speaks against the aim
+ */
+export function proposeChange({
+  plan,
+  kit,
+  calibration,
+  targets,
+  limits,
+  last = null,
+  findings = [],
+  schools = USUAL_SCHOOLS,
+  levers = LEVERS,
+  roastAgeDays,
+}: {
+  plan: BrewPlan;
+  kit: BrewKit;
+  calibration: LotCalibration;
+  targets: Targets;
+  limits: Limits;
+  last?: LastBrew | null;
+  findings?: readonly Finding[];
+  schools?: Schools;
+  levers?: readonly Lever[];
+  roastAgeDays?: number;
+}): Result<ChangeAdvice, never> | BrewInputFailure | Failure<'no-target'> | Failure<'plan-cannot-be-brewed'> {
+  const aged = roastAgeDays === undefined ? {} : { roastAgeDays };
+  const fault =
+    firstOutOfRange(targets, TARGET_RANGES) ??
+    firstOutOfRange(limits, LIMIT_RANGES) ??
+    conditionsFault(conditionsOfPlan({ plan, kit, ...aged }));
+  if (fault) return fault;
+  const [planFault] = planFaults({ plan });
+  if (planFault) return failure('plan-cannot-be-brewed', planFault.message);
+  const aimed = [targets.tdsPercent, targets.yieldPercent, targets.drawdownS].some(
+    (figure) => figure !== undefined,
+  );
+  if (!aimed) return failure('no-target', 'A change needs an aim: a strength, a yield or a drain time.');
+
+  const boilingC = boilingPointC({ elevationM: kit.elevationM });
+  const reach = { ...limits, hottestC: Math.min(limits.hottestC, boilingC) };
+  const situation = situationOf(last, targets);
+  const rules = rulesFor(findings, situation, schools);
+  const search = searcher({ plan, kit, calibration, targets, limits: reach, ...aged });
+  const asItIs = search.current;
+  const found = search.singles(levers);
+  const singles = [...found, ...usualSteps(rules, found, search)];
+  const bestSingle = singles.reduce((best, each) => Math.max(best, each.chance), asItIs.chance);
+  const pairs = PAIRS.filter(
+    // A pair cannot be likelier by enough than a single change that is nearly sure.
+    (pair) => bestSingle < 1 - SECOND_LEVER && pair.every((lever) => levers.includes(lever)),
+  )
+    .map(([first, second]) => search.pair(first, second))
+    .filter(({ moves, chance }) => moves.length === 2 && chance > bestSingle + SECOND_LEVER);
+
+  const changes = [...singles, ...pairs]
+    .filter(({ forecast }) => forecast.drains && !forecast.overflows)
+    .map((candidate) => ({ candidate, judged: judge(candidate, asItIs, rules, schools) }))
+    .filter(({ candidate, judged }) => judged.wanted || worth(candidate) > worth(asItIs))
+    .sort((a, b) => worth(b.candidate) + b.judged.weight - worth(a.candidate) - a.judged.weight)
+    .map(({ candidate, judged }) => proposed(candidate, asItIs, judged));
+  return success({
+    situation,
+    asItIs: { expected: asItIs.forecast, chance: asItIs.chance },
+    changes,
+    notes: adviceNotes({
+      situation,
+      rules,
+      asItIs,
+      bestSingle,
+      calibration,
+      first: changes[0]?.plan ?? null,
+      limits: reach,
+      boilingC,
+    }),
+  });
+}
+
+/** Levers worth moving together: the grind with what it cannot do alone, and the water with its heat. */
+const PAIRS: readonly (readonly [Lever, Lever])[] = [
+  ['grind', 'ratio'],
+  ['grind', 'kettle'],
+  ['grind', 'bloom'],
+  ['ratio', 'kettle'],
+];
+
+/** What taste asks for and the search does not offer, because the figures are there already: one usual step. */
+function usualSteps(
+  rules: readonly TasteRule[],
+  found: readonly Candidate[],
+  search: ReturnType<typeof searcher>,
+): Candidate[] {
+  return rules
+    .flatMap(({ wants }) => wants)
+    .filter((push, index, all) => all.findIndex((other) => isSame(other, push)) === index)
+    .filter((push) => !found.some(({ moves }) => moves.some((move) => goes(move, push))))
+    .flatMap(({ lever, direction }) => search.stepped(lever, direction) ?? []);
+}
+
+function isSame(a: Push, b: Push): boolean {
+  return a.lever === b.lever && a.direction === b.direction;
+}
+
+function proposed(
+  candidate: Candidate,
+  asItIs: Candidate,
+  { wanted, avoided, school }: Judgement,
+): ProposedChange {
+  const { moves, plan, forecast, chance } = candidate;
+  const effect = {
+    tdsPercent: forecast.tdsPercent.value - asItIs.forecast.tdsPercent.value,
+    yieldPercent: forecast.yieldPercent.value - asItIs.forecast.yieldPercent.value,
+    drawdownS: forecast.drawdownS.value - asItIs.forecast.drawdownS.value,
+  };
+  const byModel = `the model, ${forecast.isRough ? 'not yet calibrated on this lot' : 'calibrated on this lot'}, expects ${signed(effect.tdsPercent, 2)} % strength, ${signed(effect.yieldPercent, 1)} points of yield and ${signed(effect.drawdownS, 0)} s`;
+  return {
+    kind: moves.length > 1 ? 'two-variable' : 'one-variable',
+    moves,
+    title: moves.map(describeMove).join('; '),
+    plan: { ...plan, drawdownS: Math.max(Math.round(forecast.drawdownS.value), lastEndS(plan)) },
+    expected: forecast,
+    effect,
+    taste: moves.map((move) => characterOf(move).taste).join('; '),
+    chance,
+    source: wanted ? { kind: 'rule', id: wanted.id } : { kind: 'model' },
+    why: wanted ? `${wanted.because}; ${byModel}` : byModel,
+    against: [
+      ...avoided.map(({ because }) => because),
+      ...(moves.length > 1 ? ['two changes at once do not tell which of them did it'] : []),
+      ...(forecast.isRough ? ['no brew of this lot was measured yet: the figures are a rough range'] : []),
+      ...moves.map((move) => characterOf(move).against),
+    ],
+    school,
+  };
+}
+
+function lastEndS({ pours }: BrewPlan): number {
+  return Math.ceil(Math.max(...pours.map(({ startS, amountG, flowGps }) => startS + amountG / flowGps))) + 1;
+}
+
+function signed(value: number, digits: number): string {
+  return `${value < 0 ? '−' : '+'}${Math.abs(value).toFixed(digits)}`;
+}
