@@ -1,8 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { BREWER_CLASSES, PAPER_PER_M } from '../brewModel/hardware.js';
+import { plainWaterDrainS } from '../brewModel/plainWaterDrain.js';
 import { valueOf } from '../result.js';
 import { calibrateLot } from './calibrateLot.js';
 import { FACTORS, type BrewConditions, type LearnedFactors } from './conditions.js';
+import { paperFromDrainTest } from './drainTest.js';
 import type { MeasuredBrew } from './evidence.js';
 import { forecastBrew } from './forecastBrew.js';
 import { leastSquares } from './leastSquares.js';
@@ -97,6 +99,44 @@ describe('what brews teach', () => {
     expect(timed.knowledge).toBe('little');
     expect(timed.factors.flow).toBeGreaterThan(1.3);
     expect(timed.spreadLeft.steepness).toBeGreaterThan(0.95);
+  });
+});
+
+describe('a plain-water drain test', () => {
+  const test = {
+    brewer: BREWER_CLASSES.cone,
+    paperPerM: PAPER_PER_M.ordinary,
+    waterG: 200,
+    leftG: 5,
+    waterC: 20,
+  };
+
+  it('finds the resistance that drains in the time measured', () => {
+    const paper = valueOf(paperFromDrainTest({ ...test, seconds: 90 }));
+    const again = plainWaterDrainS({ ...test, paperPerM: paper.measuredPerM });
+    expect(valueOf(again)).toBeCloseTo(90, 6);
+  });
+
+  it('tells the paper apart from the bed: brews through a slower paper no longer look like a slow lot', () => {
+    const measuredPerM = 2 * PAPER_PER_M.ordinary;
+    const seconds = valueOf(plainWaterDrainS({ ...test, paperPerM: measuredPerM }));
+    const slow = modelledBrew(brewAt(700, { paperPerM: measuredPerM }), { ...TRUTH, flow: 1 });
+    const brew: MeasuredBrew = { ...slow, brew: brewAt(700), standard: EXACT, trace: [] };
+    const [assumed, tested] = [[], [{ ...test, seconds }]].map((drainTests) =>
+      valueOf(calibrateLot({ brews: [brew], drainTests })),
+    );
+    expect(assumed?.factors.flow).toBeGreaterThan(1.2);
+    expect(Math.abs((tested?.factors.flow ?? 0) - 1)).toBeLessThan(0.1);
+    expect(tested?.papers[0]?.measuredPerM).toBeCloseTo(measuredPerM, -3);
+  });
+
+  it('says when no paper drains so fast', () => {
+    expect(calibrateLot({ brews, drainTests: [{ ...test, seconds: 2 }] })).toMatchObject({
+      reason: 'no-paper-fits',
+    });
+    expect(calibrateLot({ brews, drainTests: [{ ...test, seconds: 60, waterC: 130 }] })).toMatchObject({
+      field: 'drainTests.0.waterC',
+    });
   });
 });
 

@@ -2,6 +2,13 @@ import { CholeskyDecomposition, inverse, Matrix } from 'ml-matrix';
 import type { BrewInputFailure } from '../brewModel/checkBrew.js';
 import { success, type Result } from '../result.js';
 import { FACTORS, type LearnedFactors } from './conditions.js';
+import {
+  paperFromDrainTest,
+  withMeasuredPaper,
+  type DrainTest,
+  type DrainTestFailure,
+  type MeasuredPaper,
+} from './drainTest.js';
 import { disagreements, type Disagreement } from './disagreements.js';
 import { errorCovariance } from './errorCovariance.js';
 import { evidenceFault, observationsOf, type MeasuredBrew, type Observation } from './evidence.js';
@@ -25,6 +32,8 @@ export interface LotCalibration {
   prior: LotPrior;
   /** Covariance of the factors' logarithms, in the order of FACTORS. */
   lnCovariance: number[][];
+  /** Papers that a drain test measured: their brews are modelled with what was measured. */
+  papers: readonly MeasuredPaper[];
   /** The brews learned from, and what forecasts of like recipes are corrected by. */
   brews: readonly MeasuredBrew[];
   misses: (Observation & { miss: number; sensitivity: number[] })[];
@@ -43,17 +52,29 @@ export const NINE_OF_TEN = 1.645;
  * right, not as properties of the coffee. Without a brew the prior comes back, and forecasts are rough ranges.
  *
  * @param brews - in any order; any figure may be missing. A server's scale adds the trace of its beverage
+ * @param drainTests - plain water timed through a paper, which then is no longer assumed
  * @returns the calibration, or which figure of which brew cannot be
  */
 export function calibrateLot({
-  brews,
+  brews: brewed,
   prior = lotPrior({}),
+  drainTests = [],
 }: {
   brews: readonly MeasuredBrew[];
   prior?: LotPrior;
-}): Result<LotCalibration, never> | BrewInputFailure {
-  const fault = evidenceFault(brews);
+  drainTests?: readonly DrainTest[];
+}): Result<LotCalibration, never> | BrewInputFailure | DrainTestFailure {
+  const fault = evidenceFault(brewed);
   if (fault) return fault;
+  const papers: MeasuredPaper[] = [];
+  for (const [index, test] of drainTests.entries()) {
+    const paper = paperFromDrainTest(test);
+    if (!paper.ok) {
+      return 'field' in paper ? { ...paper, field: `drainTests.${index}.${paper.field}` } : paper;
+    }
+    papers.push(paper.value);
+  }
+  const brews = brewed.map((each) => ({ ...each, brew: withMeasuredPaper(each.brew, papers) }));
   const observations = observationsOf(brews);
   const lower = observations.length === 0 ? null : lowerTriangle(errorCovariance(observations, brews));
   // Steps of one prior spread each, as if the factors had nothing to do with one another.
@@ -99,6 +120,7 @@ export function calibrateLot({
     evidence: evidenceOf({ misses, brews, lnFactors, lnShift: prior.lnShift }),
     prior,
     lnCovariance,
+    papers,
     brews,
     misses,
   });

@@ -3,6 +3,7 @@ import type { BrewInputFailure } from '../brewModel/checkBrew.js';
 import { success, type Result } from '../result.js';
 import { NINE_OF_TEN, type LotCalibration } from './calibrateLot.js';
 import { FACTORS, type BrewConditions } from './conditions.js';
+import { withMeasuredPaper } from './drainTest.js';
 import { likeness, MODEL_ERROR, OUTPUTS, type Output } from './discrepancy.js';
 import { errorCovariance } from './errorCovariance.js';
 import { conditionsFault } from './evidence.js';
@@ -46,7 +47,11 @@ export function forecastBrew({
 const DIFFERENCE = 0.03;
 
 /** Slope of each output of a brew with the logarithm of each factor. */
-export function sensitivityOf({ factors }: LotCalibration, brew: BrewConditions): Record<Output, number[]> {
+export function sensitivityOf(
+  { factors, papers }: LotCalibration,
+  asked: BrewConditions,
+): Record<Output, number[]> {
+  const brew = withMeasuredPaper(asked, papers);
   const slopes: Record<Output, number[]> = { drawdown: [], tds: [], beverage: [] };
   for (const moved of FACTORS) {
     const at = (by: number) =>
@@ -64,7 +69,7 @@ export function sensitivityOf({ factors }: LotCalibration, brew: BrewConditions)
 
 /** Forecasts of many brews from one calibration, with what they share worked out once. */
 export function forecasterOf(calibration: LotCalibration) {
-  const { brews, misses, lnCovariance, factors } = calibration;
+  const { brews, misses, lnCovariance, factors, papers } = calibration;
   const precision = misses.length === 0 ? null : inverse(errorCovariance(misses, brews));
   const pulls = precision
     ? precision.mmul(Matrix.columnVector(misses.map(({ miss }) => miss))).to1DArray()
@@ -98,7 +103,7 @@ export function forecasterOf(calibration: LotCalibration) {
 
   return {
     forecast(brew: BrewConditions, slopes: Record<Output, number[]>): CalibratedForecast {
-      const modelled = modelledBrew(brew, factors);
+      const modelled = modelledBrew(withMeasuredPaper(brew, papers), factors);
       const time = corrected('drawdown', brew, slopes.drawdown);
       const tds = corrected('tds', brew, slopes.tds);
       const beverage = corrected('beverage', brew, slopes.beverage);
