@@ -51,7 +51,8 @@ export function grinderSettingFor({
   return success(low.setting + share * (high.setting - low.setting));
 }
 
-function outOfReach(reason: OutOfReach['reason'], nearest: CalibrationPoint): OutOfReach {
+/** A size that a grinder does not reach, with the nearest it does. */
+export function outOfReach(reason: OutOfReach['reason'], nearest: CalibrationPoint): OutOfReach {
   const direction = reason === 'finer-than-reach' ? 'finer' : 'coarser';
   return {
     ok: false,

@@ -1,0 +1,61 @@
+import { failure, success, type Failure, type Result } from '../result.js';
+import { settingAt, sizeAt, type GrinderCurve } from './grinderCurve.js';
+import { outOfReach, type OutOfReach } from './grinderSetting.js';
+
+/** A setting with the range that its uncertainty leaves, kept inside what was measured. */
+export interface SettingRange {
+  setting: number;
+  lowSetting: number;
+  highSetting: number;
+  grindUm: number;
+  /** Standard uncertainty of the size aimed at, um. */
+  sdUm: number;
+}
+
+/** A grinder's setting for a size that is known so well; nine of ten times the right one is in the range. */
+export function settingForSize({
+  curve,
+  grindUm,
+  sdUm = 0,
+}: {
+  curve: GrinderCurve;
+  grindUm: number;
+  sdUm?: number;
+}): Result<SettingRange, never> | OutOfReach {
+  const [finest, coarsest] = [curve.points[0], curve.points.at(-1)];
+  if (!finest || !coarsest || !(grindUm >= finest.grindUm)) {
+    return outOfReach('finer-than-reach', finest ?? { setting: 0, grindUm: 0 });
+  }
+  if (grindUm > coarsest.grindUm) return outOfReach('coarser-than-reach', coarsest);
+  const setting = settingAt(curve, grindUm) ?? finest.setting;
+  const total = Math.hypot(sdUm, sizeAt(curve, setting)?.sdUm ?? 0);
+  const reach = 1.645 * total;
+  return success({
+    setting,
+    lowSetting: settingAt(curve, Math.max(finest.grindUm, grindUm - reach)) ?? finest.setting,
+    highSetting: settingAt(curve, Math.min(coarsest.grindUm, grindUm + reach)) ?? coarsest.setting,
+    grindUm,
+    sdUm: total,
+  });
+}
+
+/** The setting of another grinder that grinds like a setting of this one, or how near it gets. */
+export function translateSetting({
+  from,
+  to,
+  setting,
+}: {
+  from: GrinderCurve;
+  to: GrinderCurve;
+  setting: number;
+}): Result<SettingRange, never> | OutOfReach | Failure<'setting-not-measured'> {
+  const size = sizeAt(from, setting);
+  if (!size) {
+    const [low, high] = [from.points[0]?.setting, from.points.at(-1)?.setting];
+    return failure(
+      'setting-not-measured',
+      `Setting ${setting} lies outside the measured ${low ?? 0} to ${high ?? 0}; a scale is never extrapolated.`,
+    );
+  }
+  return settingForSize({ curve: to, ...size });
+}
