@@ -10,19 +10,30 @@ export { formatRatio, parseRatio } from './quantity/ratio.js';
 export { parseTemperatureC } from './quantity/temperature.js';
 export { celsiusToFahrenheit, fahrenheitToCelsius } from './temperature/scales.js';
 
-export { boilingPointC } from './water/boilingPoint.js';
-export { waterDensityKgM3 } from './water/density.js';
-export { mixingTemperatureC } from './water/mixing.js';
-export { blendWaters, saltsForWater, type WaterBlend, type WaterTarget } from './water/mixWater.js';
+export {
+  blendWaters,
+  boilingPointC,
+  mixingTemperatureC,
+  saltsForWater,
+  waterChemistry,
+  waterDensityKgM3,
+  waterViscosityPaS,
+} from './water/checkedWater.js';
+export { type WaterBlend, type WaterTarget } from './water/mixWater.js';
 export { IONS, SALTS, type Ion, type Salt } from './water/salts.js';
-export { waterViscosityPaS } from './water/viscosity.js';
-export { GERMAN_DEGREE_MG_PER_L, waterChemistry, type WaterChemistry } from './water/waterChemistry.js';
+export { GERMAN_DEGREE_MG_PER_L, type WaterChemistry } from './water/waterChemistry.js';
 
 export {
   discriminationPValue,
   fewestCorrect,
-  type DiscriminationMethod,
-} from './statistics/discrimination.js';
+  friedmanTest,
+  individualsChart,
+  servingOrders,
+} from './statistics/checkedStatistics.js';
+export { type DiscriminationMethod } from './statistics/discrimination.js';
+export { type FriedmanResult } from './statistics/friedman.js';
+export { type IndividualsChart, type RunRule } from './statistics/individualsChart.js';
+
 export { BREWER_CLASSES, PAPER_PER_M } from './brewModel/hardware.js';
 export { DEFAULT_LOT, simulateBrew } from './brewModel/simulateBrew.js';
 export type {
@@ -33,10 +44,6 @@ export type {
   LotFactors,
 } from './brewModel/types.js';
 
-export { friedmanTest, type FriedmanResult } from './statistics/friedman.js';
-export { individualsChart, type IndividualsChart, type RunRule } from './statistics/individualsChart.js';
-export { servingOrders } from './statistics/servingOrders.js';
-
 export {
   brewResult,
   type AssumedYield,
@@ -44,19 +51,21 @@ export {
   type BrewResult,
   type MeasuredYield,
 } from './extraction/brewResult.js';
-export { diluteBeverage } from './extraction/diluteBeverage.js';
+export {
+  beverageFromRetainedG,
+  diluteBeverage,
+  extractionYieldPercent,
+  immersionYieldPercent,
+  ratioLineTdsPercent,
+  yieldUncertainty,
+} from './extraction/checkedExtraction.js';
 export {
   CLASSIC_WINDOW,
   placeInWindow,
-  ratioLineTdsPercent,
   type ExtractionWindow,
   type WindowSide,
 } from './extraction/extractionMap.js';
-export {
-  extractionYieldPercent,
-  immersionYieldPercent,
-  type PercolationMeasurement,
-} from './extraction/extractionYield.js';
+export { type PercolationMeasurement } from './extraction/extractionYield.js';
 export { BENCH_INSTRUMENTS, FEWEST_READINGS } from './extraction/instruments.js';
 export {
   beverageFault,
@@ -65,8 +74,8 @@ export {
   type MeasurementFault,
 } from './extraction/measurementFaults.js';
 export { summariseReadings, type ReadingNote, type ReadingSummary } from './extraction/readings.js';
-export { ASSUMED_RETAINED, beverageFromRetainedG, retainedWaterGPerG } from './extraction/retainedWater.js';
-export { yieldUncertainty, type MeasurementUncertainty } from './extraction/yieldUncertainty.js';
+export { ASSUMED_RETAINED, retainedWaterGPerG } from './extraction/retainedWater.js';
+export { type MeasurementUncertainty } from './extraction/yieldUncertainty.js';
 
 export {
   addPour,

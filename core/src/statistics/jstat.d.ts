@@ -2,6 +2,7 @@
 declare module 'jstat' {
   interface JStat {
     binomial: { cdf(successes: number, trials: number, probability: number): number };
+    studentt: { inv(probability: number, degreesOfFreedom: number): number };
     normal: { cdf(value: number, mean: number, standardDeviation: number): number };
     chisquare: { cdf(value: number, degreesOfFreedom: number): number };
   }

@@ -1,7 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import { UniqueConstraintError } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
-import { boilingPointC, planFaults, roastAgeDays, startingRecipe, type BrewPlan } from '@vendu/core';
+import { boilingPointC, planFaults, roastAgeDays, startingRecipe, valueOf, type BrewPlan } from '@vendu/core';
 import type { NewRecipeDto, NewVersionDto, RecipeListItem, RecipeView } from '@vendu/contract';
 import { BrewReader } from '../brews/brew-reader.js';
 import { BrewerModel } from '../kit/brewer.model.js';
@@ -191,7 +191,7 @@ export class RecipesService {
 
   private async refuseFaults(plan: BrewPlan): Promise<void> {
     const { elevationM } = await this.kit.house();
-    const faults = planFaults({ plan, boilingC: boilingPointC({ elevationM }) });
+    const faults = planFaults({ plan, boilingC: valueOf(boilingPointC({ elevationM })) });
     const errors = faults.map(({ field, message }) => ({ field: `plan.${field}`, message }));
     if (errors[0]) throw new ProblemError('invalid-input', errors[0].message, errors);
   }

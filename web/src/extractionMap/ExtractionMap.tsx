@@ -103,17 +103,22 @@ export function ExtractionMap({ brews, currentId, window, height = 320 }: Extrac
           >
             <Label value="house window" position="insideBottomRight" className="fill-quiet text-[11px]" />
           </ReferenceArea>
-          {ratios.map((ratio) => (
-            <ReferenceLine
-              key={ratio}
-              segment={ratioSegment(ratio, xDomain, yDomain)}
-              stroke="var(--color-edge)"
-              strokeWidth={1}
-              ifOverflow="hidden"
-            >
-              <Label content={({ viewBox }) => <RatioName ratio={ratio} box={viewBox} />} />
-            </ReferenceLine>
-          ))}
+          {ratios.map((ratio) => {
+            const segment = ratioSegment(ratio, xDomain, yDomain);
+            return (
+              segment && (
+                <ReferenceLine
+                  key={ratio}
+                  segment={segment}
+                  stroke="var(--color-edge)"
+                  strokeWidth={1}
+                  ifOverflow="hidden"
+                >
+                  <Label content={({ viewBox }) => <RatioName ratio={ratio} box={viewBox} />} />
+                </ReferenceLine>
+              )
+            );
+          })}
           <Scatter
             data={points}
             line={{ stroke: 'var(--color-quiet)', strokeWidth: 1, strokeDasharray: '2 3' }}
@@ -232,19 +237,17 @@ function domains(
   };
 }
 
-/** The line of one ratio across the map, cut where it leaves it. */
+/** The line of one ratio across the map, cut where it leaves it; `null` where the bed would keep all water. */
 function ratioSegment(
   ratio: number,
   [fromYield, toYield]: [number, number],
   [fromTds, toTds]: [number, number],
-): [{ x: number; y: number }, { x: number; y: number }] {
-  const at = (yieldPercent: number) => ({
-    x: yieldPercent,
-    y: ratioLineTdsPercent({ yieldPercent, waterPerDose: ratio }),
-  });
-  // Strength is proportional to yield on such a line, so the yield at a strength is found by proportion.
-  const perYield = at(1).y;
-  return [at(Math.max(fromYield, fromTds / perYield)), at(Math.min(toYield, toTds / perYield))];
+): [{ x: number; y: number }, { x: number; y: number }] | null {
+  // Strength is proportional to yield on such a line.
+  const perPoint = ratioLineTdsPercent({ yieldPercent: 1, waterPerDose: ratio });
+  if (!perPoint.ok) return null;
+  const at = (yieldPercent: number) => ({ x: yieldPercent, y: yieldPercent * perPoint.value });
+  return [at(Math.max(fromYield, fromTds / perPoint.value)), at(Math.min(toYield, toTds / perPoint.value))];
 }
 
 /** Every step from low to high, both ends too. */

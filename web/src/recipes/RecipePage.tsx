@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { boilingPointC, grinderSettingFor, planFaults, planWarnings, type BrewPlan } from '@vendu/core';
+import { boilingPointC, grinderSettingFor, planFaults, planWarnings, valueOf, type BrewPlan } from '@vendu/core';
 import type { GrinderView, RecipeView } from '@vendu/contract';
 import { byField, troubleOf } from '../api/problem';
 import { BrewTrail } from '../brews/BrewTrail';
@@ -51,7 +51,7 @@ function RecipeSheet({
   const trouble = troubleOf(error);
   const isStale = trouble?.kind === 'stale' || (editor.isChanged && editor.basedOn !== newest.number);
   const faults = {
-    ...byField(planFaults({ plan, boilingC: boilingPointC({ elevationM: labElevationM }) })),
+    ...byField(planFaults({ plan, boilingC: valueOf(boilingPointC({ elevationM: labElevationM })) })),
     ...byField(trouble?.errors ?? [], 'plan.'),
   };
   const compared = recipe.versions.find(({ id }) => id === comparedId);
