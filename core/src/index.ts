@@ -1,5 +1,6 @@
 // The public names of the core, by hand: what is not listed here is private to it.
 export * from './vocabulary.js';
+export { type OutOfRange } from './input/ranges.js';
 export { failure, success, valueOf, type Failure, type Result, type Success } from './result.js';
 
 export { formatClock, formatDuration, parseDurationS } from './quantity/duration.js';
@@ -19,6 +20,8 @@ export {
   waterDensityKgM3,
   waterViscosityPaS,
 } from './water/checkedWater.js';
+export { concentrateDoses, type Concentrate, type ConcentrateDoses } from './water/concentrates.js';
+export { decantedC, kettleAfterC, waterVolumeMl } from './water/kettle.js';
 export { type WaterBlend, type WaterTarget } from './water/mixWater.js';
 export { IONS, SALTS, type Ion, type Salt } from './water/salts.js';
 export { GERMAN_DEGREE_MG_PER_L, type WaterChemistry } from './water/waterChemistry.js';
@@ -35,13 +38,20 @@ export { type FriedmanResult } from './statistics/friedman.js';
 export { type IndividualsChart, type RunRule } from './statistics/individualsChart.js';
 
 export { BREWER_CLASSES, PAPER_PER_M } from './brewModel/hardware.js';
+export { plainWaterDrainS } from './brewModel/plainWaterDrain.js';
 export { DEFAULT_LOT, simulateBrew } from './brewModel/simulateBrew.js';
 export type {
   BrewerGeometry,
   BrewForecast,
   BrewModelInput,
   BrewMoment,
+  BrewWarning,
+  BrewWarningKind,
+  ChilledBall,
+  Grind,
+  GrindBlend,
   LotFactors,
+  ModelPour,
 } from './brewModel/types.js';
 
 export {
@@ -73,6 +83,13 @@ export {
   READING_RANGE,
   type MeasurementFault,
 } from './extraction/measurementFaults.js';
+export {
+  correctForZero,
+  outlyingReading,
+  sampleNotes,
+  tdsFromBrix,
+  type SampleNote,
+} from './extraction/refractometer.js';
 export { summariseReadings, type ReadingNote, type ReadingSummary } from './extraction/readings.js';
 export { ASSUMED_RETAINED, retainedWaterGPerG } from './extraction/retainedWater.js';
 export { type MeasurementUncertainty } from './extraction/yieldUncertainty.js';
@@ -95,6 +112,7 @@ export {
   type Pour,
 } from './plan/plan.js';
 export { planChanges, type PlanChange } from './plan/planChanges.js';
+export { amountsFromTotalsG } from './plan/amountsFromTotals.js';
 export { planFaults, type PlanFault, type PlanFaultReason } from './plan/planFaults.js';
 export { planWarnings, USUAL, type PlanWarning } from './plan/planWarnings.js';
 export { staircase, staircaseTotalG, type StaircasePoint } from './plan/staircase.js';
@@ -122,6 +140,13 @@ export {
   type BenchMoment,
   type BenchRun,
 } from './bench/benchRun.js';
+export {
+  compareTrace,
+  type PouredPour,
+  type PourNote,
+  type TraceComparison,
+  type WaterPoint,
+} from './bench/compareTrace.js';
 export { benchSteps, type BenchStep } from './bench/benchSteps.js';
 export {
   actualStaircase,
@@ -144,9 +169,37 @@ export {
   type LearnedFactors,
 } from './calibration/conditions.js';
 export { type Disagreement } from './calibration/disagreements.js';
+export { paperFromDrainTest, type DrainTest, type MeasuredPaper } from './calibration/drainTest.js';
 export { type MeasuredBrew, type TracePoint } from './calibration/evidence.js';
 export { forecastBrew, type CalibratedForecast, type Expected } from './calibration/forecastBrew.js';
-export { lotPrior, type EarlierLot, type LotPrior } from './calibration/priors.js';
-export { searcher } from './change/search.js';
-export { chanceOfTarget, NEAR_ENOUGH, type Targets } from './change/targets.js';
+export { lotPrior, type EarlierLot, type LotEvidence, type LotPrior } from './calibration/priors.js';
+
+export { FINDINGS, type Finding } from './change/findings.js';
 export { LEVERS, type Lever, type Limits } from './change/levers.js';
+export { proposeChange, type ChangeAdvice, type ProposedChange } from './change/proposeChange.js';
+export { type LeverMove } from './change/search.js';
+export { type LastBrew, type Situation, type Standing } from './change/situation.js';
+export { NEAR_ENOUGH, type Targets } from './change/targets.js';
+export { SCHOOLS, USUAL_SCHOOLS, type SchoolPoint, type Schools } from './schools/schools.js';
+
+export { forecastPlan, type ImpossiblePlan } from './forecast/forecastPlan.js';
+export { scalePlan, type ScaledPlan } from './forecast/scalePlan.js';
+export { forgiveness, type CauseSpread, type Forgiveness, type Spread } from './forgiveness/forgiveness.js';
+export { ORDINARY_ERRORS, type HandErrors } from './forgiveness/handErrors.js';
+
+export { alignSeries, type AlignedSeries } from './fractions/alignSeries.js';
+export { cumulativeFractions, type CumulativePoint } from './fractions/cumulative.js';
+export { type Fraction, type FractionFault } from './fractions/fraction.js';
+export { moveWater, stoppedCup, type StoppedCup } from './fractions/keepWanted.js';
+export { turnOf, type Turn } from './fractions/turn.js';
+
+export { blendGrinds, grindDistribution, type GrindDistribution } from './grind/grindDistribution.js';
+export { grindFromDrainTimes } from './grind/grindFromDrainTimes.js';
+export {
+  grinderCurve,
+  type CurvePoint,
+  type GrinderCurve,
+  type MeasuredPoint,
+} from './grind/grinderCurve.js';
+export { sieveGrind, type SievedGrind } from './grind/sieveGrind.js';
+export { settingForSize, translateSetting, type SettingRange } from './grind/translateSetting.js';

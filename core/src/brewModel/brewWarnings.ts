@@ -24,6 +24,7 @@ export function brewWarnings({
   return [
     ...kettleWarnings(setup),
     ...levelWarnings(setup, series),
+    ...swirlWarnings(setup, series),
     ...stallWarnings(setup, series, drawdownS),
     ...dryWarnings(setup, series),
   ].sort((a, b) => a.atS - b.atS);
@@ -47,6 +48,15 @@ function levelWarnings({ input }: BrewSetup, series: readonly BrewMoment[]): Bre
   if (!full) return [];
   const message = 'The brewer is three quarters full; wait before pouring on, and do not swirl.';
   return [{ kind: 'nearly-full', atS: full.atS, message }];
+}
+
+function swirlWarnings({ input }: BrewSetup, series: readonly BrewMoment[]): BrewWarning[] {
+  return input.agitation.flatMap(({ atS, kind }): BrewWarning[] => {
+    const moment = series.find((each) => each.atS >= atS);
+    if (!moment || moment.levelM <= FULL_SHARE * input.brewer.heightM) return [];
+    const message = `The brewer is too full to ${kind} at ${formatDuration(atS)}: grounds go over the rim. Wait until it has drained, or leave it out.`;
+    return [{ kind: 'agitated-when-full', atS, message }];
+  });
 }
 
 function stallWarnings(

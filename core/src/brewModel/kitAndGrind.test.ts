@@ -122,6 +122,8 @@ describe('warnings', () => {
     const pour = (amountG: number) => ({ pours: [{ startS: 0, amountG, flowGps: 10 }] });
     expect(kindsOf(pour(600))).toContain('overflow');
     expect(kindsOf(pour(300))).toEqual(['nearly-full']);
+    const swirled = { ...pour(300), agitation: [{ atS: 31, kind: 'swirl' as const }] };
+    expect(kindsOf(swirled)).toContain('agitated-when-full');
   });
 
   it('tells of a stall, and of a bed run dry between pours', () => {

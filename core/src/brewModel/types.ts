@@ -92,7 +92,8 @@ export interface BrewMoment {
   yieldPercent: number;
 }
 
-export type BrewWarningKind = 'overflow' | 'nearly-full' | 'stall' | 'bed-dry' | 'kettle-above-boiling';
+export type BrewWarningKind =
+  'overflow' | 'nearly-full' | 'agitated-when-full' | 'stall' | 'bed-dry' | 'kettle-above-boiling';
 
 /** Something that will go wrong, when, and what to do about it. */
 export interface BrewWarning {

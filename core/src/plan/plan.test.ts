@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import fc from 'fast-check';
 import { seededRandom } from '../random/seededRandom.js';
+import { valueOf } from '../result.js';
+import { amountsFromTotalsG } from './amountsFromTotals.js';
 import { addPour, removePour, setPourAmount, setRunningTotal, setWater } from './editPours.js';
 import { planRatio, planWaterG, runningTotalsG, type BrewPlan, type Pour } from './plan.js';
 import { planChanges } from './planChanges.js';
@@ -197,5 +199,32 @@ describe('what changed between two plans', () => {
     expect(planChanges({ from: PLAN, to: { ...PLAN, pours: still } })).toEqual([
       { figure: 'agitation', from: 'swirl after 1', to: 'none' },
     ]);
+  });
+});
+
+describe('running totals and what each pour adds', () => {
+  it('are each other’s inverse', () => {
+    fc.assert(
+      fc.property(fc.array(fc.integer({ min: 1, max: 3000 }), { minLength: 1, maxLength: 12 }), (tenths) => {
+        const pours = tenths.map((tenth, index) => ({
+          startS: index * 30,
+          amountG: tenth / 10,
+          flowGps: 6,
+          agitation: 'none' as const,
+          isBloom: false,
+        }));
+        const amounts = valueOf(amountsFromTotalsG({ totalsG: runningTotalsG({ pours }) }));
+        expect(amounts).toEqual(pours.map(({ amountG }) => amountG));
+      }),
+    );
+  });
+
+  it('name the total that does not rise', () => {
+    expect(amountsFromTotalsG({ totalsG: [50, 150, 150] })).toMatchObject({
+      reason: 'totals-must-rise',
+      field: 'totalsG.2',
+      allowed: 'above 150 g',
+    });
+    expect(amountsFromTotalsG({ totalsG: [NaN] })).toMatchObject({ ok: false });
   });
 });
