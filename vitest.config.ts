@@ -9,7 +9,7 @@ export default defineConfig({
         resolve: { conditions: ['vendu-source', ...defaultClientConditions] },
         test: {
           name: 'unit',
-          include: ['{core,contract,server,cli,web}/src/**/*.test.{ts,tsx}'],
+          include: ['{core,contract,server,cli,web,measures}/src/**/*.test.{ts,tsx}'],
           setupFiles: ['web/src/testing/setup.ts'],
         },
       },

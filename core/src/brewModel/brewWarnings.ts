@@ -16,15 +16,18 @@ export function brewWarnings({
   setup,
   series,
   drawdownS,
+  maxLevelM,
 }: {
   setup: BrewSetup;
   series: readonly BrewMoment[];
   drawdownS: number | null;
+  maxLevelM: number;
 }): BrewWarning[] {
   return [
     ...kettleWarnings(setup),
-    ...levelWarnings(setup, series),
-    ...swirlWarnings(setup, series),
+    ...(maxLevelM > FULL_SHARE * setup.input.brewer.heightM
+      ? [...levelWarnings(setup, series), ...swirlWarnings(setup, series)]
+      : []),
     ...stallWarnings(setup, series, drawdownS),
     ...dryWarnings(setup, series),
   ].sort((a, b) => a.atS - b.atS);
@@ -65,9 +68,8 @@ function stallWarnings(
   drawdownS: number | null,
 ): BrewWarning[] {
   const pouredByS = Math.max(...inflows.map(({ endS }) => endS));
-  const stalled = series.find(
-    ({ atS, aboveBedG, outflowGps }) =>
-      atS > pouredByS && aboveBedG > STALL.aboveBedG && outflowGps < STALL.outflowGps,
+  const stalled = between(series, pouredByS, Infinity).find(
+    ({ aboveBedG, outflowGps }) => aboveBedG > STALL.aboveBedG && outflowGps < STALL.outflowGps,
   );
   if (!stalled) return [];
   const drains = drawdownS === null ? 'it does not drain' : `it drains by ${formatDuration(drawdownS)}`;
@@ -80,10 +82,16 @@ function dryWarnings({ inflows, doseKg, model }: BrewSetup, series: readonly Bre
   return inflows.flatMap(({ startS, endS, kgPerS }): BrewWarning[] => {
     const isBloomed = pouredKg > BLOOM_MOST * doseKg;
     pouredKg += (endS - startS) * kgPerS;
-    const before = series.filter(({ atS }) => atS < startS && atS >= startS - DRY_S);
+    const before = isBloomed ? between(series, startS - DRY_S, startS) : [];
     const isDry = before.length > 0 && before.every(({ aboveBedG }) => aboveBedG < model.drainedKg * 1000);
-    if (!isBloomed || !isDry) return [];
+    if (!isDry) return [];
     const message = `The bed stands dry before the pour at ${formatDuration(startS)}; pour earlier or grind finer, unless that is wanted.`;
     return [{ kind: 'bed-dry', atS: startS, message }];
   });
+}
+
+/** Moments from a time on and before another; a series stands in order of time, evenly. */
+function between(series: readonly BrewMoment[], fromS: number, untilS: number): readonly BrewMoment[] {
+  const everyS = (series[1]?.atS ?? 1) - (series[0]?.atS ?? 0);
+  return series.slice(Math.max(0, Math.ceil(fromS / everyS)), Math.max(0, Math.ceil(untilS / everyS)));
 }

@@ -25,6 +25,24 @@ export interface Flows {
   filling: number;
 }
 
+export function noFlows(): Flows {
+  return {
+    levelM: 0,
+    surfaceM2: 0,
+    wettedWallM2: 0,
+    coverage: 0,
+    throughBed: 0,
+    intoBedPerS: 0,
+    pastBedPerS: 0,
+    evaporationPerS: 0,
+    evaporation: 0,
+    absorption: 0,
+    finesToPaper: 0,
+    exchange: 0,
+    filling: 0,
+  };
+}
+
 /** Keeps divisions by the water above the bed defined when there is none, kg. */
 const NO_WATER_KG = 1e-9;
 const THIN_LAYER_KG = 1e-3;
@@ -36,9 +54,11 @@ const AIR_HEAT_J_PER_M3K = 1 * 1007 * 0.9;
  * Flows for a state: Darcy through a swelling bed and a clogging paper, wall drainage, an orifice, gas in
  * the pores, wetting of the grains and evaporation.
  *
+ * @param into - filled and returned, so that a brew of a thousand steps does not make a thousand of these
+ *
  * Sources: Kozeny-Carman and Darcy (textbook, mem.); shapes of clogging, channels and gas assumed.
  */
-export function flowsOf(state: BrewState, setup: BrewSetup): Flows {
+export function flowsOf(state: BrewState, setup: BrewSetup, into: Flows): Flows {
   const { input, model, particles, doseKg } = setup;
   const { brewer, lot, paperPerM } = input;
   const density = densityKgM3(state.slurryC);
@@ -99,29 +119,28 @@ export function flowsOf(state: BrewState, setup: BrewSetup): Flows {
     Math.min(1, saturation);
   const surfaceM2 = Math.PI * water.radiusM ** 2;
   const evaporation = evaporationKgPerS(state.slurryC, setup, surfaceM2) * coverage;
-  return {
-    levelM: water.heightM,
-    surfaceM2,
-    wettedWallM2: Math.PI * (brewer.bottomRadiusM + water.radiusM) * water.heightM * slant,
-    coverage,
-    throughBed,
-    intoBedPerS: (throughBed + absorption + Math.max(0, capacityKg - state.poresKg)) * perLayer,
-    pastBedPerS: wallFlow / (state.aboveKg + NO_WATER_KG) + setup.channels * bedFlow * perLayer,
-    evaporationPerS: evaporation / (state.aboveKg + NO_WATER_KG),
-    evaporation,
-    absorption,
-    finesToPaper:
-      (particles.finesShare * doseKg - state.finesOnPaperKg) *
-      model.finesMigration *
-      lot.clogging *
-      (bedFlow / capacityKg) *
-      (1 + model.finesAgitationGain * state.agitation),
-    exchange:
-      (model.exchangePerS * state.agitation * state.aboveKg * state.poresKg) /
-      (state.aboveKg + state.poresKg + 1e-6) /
-      model.cells,
-    filling,
-  };
+  into.levelM = water.heightM;
+  into.surfaceM2 = surfaceM2;
+  into.wettedWallM2 = Math.PI * (brewer.bottomRadiusM + water.radiusM) * water.heightM * slant;
+  into.coverage = coverage;
+  into.throughBed = throughBed;
+  into.intoBedPerS = (throughBed + absorption + Math.max(0, capacityKg - state.poresKg)) * perLayer;
+  into.pastBedPerS = wallFlow / (state.aboveKg + NO_WATER_KG) + setup.channels * bedFlow * perLayer;
+  into.evaporationPerS = evaporation / (state.aboveKg + NO_WATER_KG);
+  into.evaporation = evaporation;
+  into.absorption = absorption;
+  into.finesToPaper =
+    (particles.finesShare * doseKg - state.finesOnPaperKg) *
+    model.finesMigration *
+    lot.clogging *
+    (bedFlow / capacityKg) *
+    (1 + model.finesAgitationGain * state.agitation);
+  into.exchange =
+    (model.exchangePerS * state.agitation * state.aboveKg * state.poresKg) /
+    (state.aboveKg + state.poresKg + 1e-6) /
+    model.cells;
+  into.filling = filling;
+  return into;
 }
 
 /** Evaporation from the surface by Stefan flow and the analogy of heat and mass (textbook, mem.), kg/s. */

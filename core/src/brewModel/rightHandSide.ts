@@ -1,4 +1,4 @@
-import { flowsOf } from './flows.js';
+import { flowsOf, noFlows } from './flows.js';
 import { heatRates } from './heat.js';
 import { classRates, unreachedShare } from './release.js';
 import type { BrewSetup } from './setup.js';
@@ -57,6 +57,7 @@ export function derivative(
   const { model, particles } = setup;
   const { cells } = model;
   const state = initialState(setup);
+  const scratch = noFlows();
   const rates = new Float64Array(POOLS);
   const midShares = particles.poolShares[1] ?? [];
   const firstSolute = SCALARS.length;
@@ -65,7 +66,7 @@ export function derivative(
   const grainAt = cupAt + CLASSES;
   return (numbers, inflow, change) => {
     readState(state, numbers);
-    const flows = flowsOf(state, setup);
+    const flows = flowsOf(state, setup, scratch);
     const heat = heatRates(state, setup, flows, inflow);
     const intoBed = flows.intoBedPerS * state.aboveKg;
     const pastBed = flows.pastBedPerS * state.aboveKg;

@@ -71,29 +71,10 @@ export function simulateBrew(
     maxLevelM: run.maxLevelM,
     overflows: run.maxLevelM > input.brewer.heightM,
     afterLift: run.lifted ? afterLift(run) : null,
-    warnings: brewWarnings({ setup, series, drawdownS: run.drawdownS }),
+    warnings: brewWarnings({ setup, series, drawdownS: run.drawdownS, maxLevelM: run.maxLevelM }),
     ...balanceErrors(run),
     series,
   });
-}
-
-/** Only how a brew ends, for the many brews of a fit, a search or a spread. Its input is taken to be sound. */
-export function brewEnd(
-  input: BrewModelInput,
-  stepS: number,
-): {
-  drawdownS: number | null;
-  beverageG: number;
-  tdsPercent: number;
-  yieldPercent: number;
-  overflows: boolean;
-} {
-  const run = runBrew(setupOf(input), { stepS, longestS: LONGEST_S });
-  return {
-    ...servedCup(run, input),
-    drawdownS: run.drawdownS,
-    overflows: run.maxLevelM > input.brewer.heightM,
-  };
 }
 
 function servedCup({ cup }: BrewRun, { doseG, bypassG = 0 }: BrewModelInput) {

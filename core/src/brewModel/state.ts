@@ -82,6 +82,6 @@ export function poolIndex(cell: number, kind: number, pool: number): number {
 
 export function sum(values: Float64Array): number {
   let total = 0;
-  for (const value of values) total += value;
+  for (let index = 0; index < values.length; index++) total += values[index] ?? 0;
   return total;
 }

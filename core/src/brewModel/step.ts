@@ -1,4 +1,4 @@
-import { flowsOf } from './flows.js';
+import { flowsOf, noFlows } from './flows.js';
 import { heatRates } from './heat.js';
 import type { BrewSetup } from './setup.js';
 import { moveSolutes, type MovedWater } from './solutes.js';
@@ -9,6 +9,9 @@ export interface StepOutcome {
   outflowKgPerS: number;
   levelM: number;
 }
+
+// Reused, since steps never run side by side.
+const scratch = noFlows();
 
 /**
  * One semi-implicit step of the whole brew: conservative, and positive whatever the step. Water and heat go
@@ -23,7 +26,7 @@ export function step(
   { stepS, inflowKgPerS, inflowC }: { stepS: number; inflowKgPerS: number; inflowC: number },
 ): StepOutcome {
   const { model } = setup;
-  const flows = flowsOf(state, setup);
+  const flows = flowsOf(state, setup, scratch);
   const { slurryC, agitation } = state;
   const heat = heatRates(state, setup, flows, { inflowKgPerS, inflowC });
 

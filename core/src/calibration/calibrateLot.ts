@@ -13,7 +13,7 @@ import { disagreements, type Disagreement } from './disagreements.js';
 import { errorCovariance } from './errorCovariance.js';
 import { evidenceFault, observationsOf, type MeasuredBrew, type Observation } from './evidence.js';
 import { leastSquares } from './leastSquares.js';
-import { modelledBrew, modelledOutput } from './modelled.js';
+import { modelledOutput, remembering } from './modelled.js';
 import { lotPrior, perFactor, type LotEvidence, type LotPrior } from './priors.js';
 
 /** How much the brews have taught, for words on a screen. */
@@ -77,6 +77,7 @@ export function calibrateLot({
   const brews = brewed.map((each) => ({ ...each, brew: withMeasuredPaper(each.brew, papers) }));
   const observations = observationsOf(brews);
   const lower = observations.length === 0 ? null : lowerTriangle(errorCovariance(observations, brews));
+  const missesAt = missesOf(brews, observations);
   // Steps of one prior spread each, as if the factors had nothing to do with one another.
   const spread = lowerTriangle(new Matrix(prior.lnCovariance));
   const factorsAt = (steps: readonly number[]) => {
@@ -86,10 +87,7 @@ export function calibrateLot({
   const fit = leastSquares({
     start: FACTORS.map(() => 0),
     farthest: FARTHEST,
-    residualsAt: (steps) => [
-      ...forwardSubstituted(lower, missesOf(brews, observations, factorsAt(steps))),
-      ...steps,
-    ],
+    residualsAt: (steps) => [...forwardSubstituted(lower, missesAt(factorsAt(steps))), ...steps],
   });
 
   const factors = factorsAt(fit.parameters);
@@ -99,7 +97,7 @@ export function calibrateLot({
     .mmul(inverse(jacobian.transpose().mmul(jacobian)))
     .mmul(spread.transpose())
     .to2DArray();
-  const finalMisses = missesOf(brews, observations, factors);
+  const finalMisses = missesAt(factors);
   const slopes = lower ? slopesOf(lower, jacobian, spread) : null;
   const misses = observations.map((observation, row) => ({
     ...observation,
@@ -163,28 +161,29 @@ function evidenceOf({
   };
 }
 
-/** What each figure is more than the model makes it. */
+/** What each figure is more than the model makes it, for any factors. */
 function missesOf(
   brews: readonly MeasuredBrew[],
   observations: readonly Observation[],
-  factors: LearnedFactors,
-): number[] {
+): (factors: LearnedFactors) => number[] {
   const modelled = brews.map(({ brew }, index) =>
-    modelledBrew(
+    remembering(
       brew,
-      factors,
       observations.flatMap(({ brewIndex, atS }) => (brewIndex === index && atS !== null ? [atS] : [])),
     ),
   );
-  const nextPoint = brews.map(() => 0);
-  return observations.map(({ brewIndex, output, value }) => {
-    const brew = modelled[brewIndex];
-    if (!brew) return 0;
-    if (output !== 'trace') return value - modelledOutput(brew, output);
-    const point = nextPoint[brewIndex] ?? 0;
-    nextPoint[brewIndex] = point + 1;
-    return value - (brew.traceG[point] ?? 0);
-  });
+  return (factors) => {
+    const now = modelled.map((brewed) => brewed(factors));
+    const nextPoint = brews.map(() => 0);
+    return observations.map(({ brewIndex, output, value }) => {
+      const brew = now[brewIndex];
+      if (!brew) return 0;
+      if (output !== 'trace') return value - modelledOutput(brew, output);
+      const point = nextPoint[brewIndex] ?? 0;
+      nextPoint[brewIndex] = point + 1;
+      return value - (brew.traceG[point] ?? 0);
+    });
+  };
 }
 
 function lowerTriangle(covariance: Matrix): Matrix {

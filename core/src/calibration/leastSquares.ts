@@ -14,8 +14,8 @@ const DIFFERENCE = 0.1;
 const ENOUGH_GAIN = 1e-3;
 
 /**
- * Least squares by Levenberg and Marquardt with central differences, for few parameters of order one and a
- * function without noise. A general package found the same optimum in fifty times the time.
+ * Least squares by Levenberg and Marquardt for few parameters of order one and a function without noise, with
+ * forward differences on the way and central ones at the end. A general package found the same optimum in fifty times the time.
  *
  * Source: Marquardt, J. SIAM 11 (1963) 431.
  *
@@ -35,19 +35,18 @@ export function leastSquares({
     evaluations += 1;
     return residualsAt(parameters);
   };
-  const jacobianAt = (parameters: readonly number[]) => {
-    const columns = parameters.map((_, index) => {
-      const moved = (by: number) =>
-        evaluate(parameters.map((value, at) => (at === index ? value + by : value)));
-      const [up, down] = [moved(DIFFERENCE), moved(-DIFFERENCE)];
-      return up.map((value, row) => (value - (down[row] ?? 0)) / (2 * DIFFERENCE));
-    });
-    return new Matrix(columns).transpose();
-  };
+  const movedBy = (parameters: readonly number[], index: number, by: number) =>
+    evaluate(parameters.map((value, at) => (at === index ? value + by : value)));
+  const forward = (parameters: readonly number[], residuals: readonly number[]) =>
+    columns(parameters, (index) => slopes(movedBy(parameters, index, DIFFERENCE), residuals, DIFFERENCE));
+  const central = (parameters: readonly number[]) =>
+    columns(parameters, (index) =>
+      slopes(movedBy(parameters, index, DIFFERENCE), movedBy(parameters, index, -DIFFERENCE), 2 * DIFFERENCE),
+    );
 
   let parameters = [...start];
   let residuals = evaluate(parameters);
-  let jacobian = jacobianAt(parameters);
+  let jacobian = forward(parameters, residuals);
   let damping = 1e-2;
   for (let attempt = 0; attempt < MOST_STEPS; attempt++) {
     const normal = jacobian.transpose().mmul(jacobian);
@@ -68,10 +67,18 @@ export function leastSquares({
     parameters = tried;
     residuals = triedResiduals;
     damping /= 5;
-    jacobian = jacobianAt(parameters);
     if (before - after < ENOUGH_GAIN * before) break;
+    jacobian = forward(parameters, residuals);
   }
-  return { parameters, residuals, jacobian: jacobian.to2DArray(), evaluations };
+  return { parameters, residuals, jacobian: central(parameters).to2DArray(), evaluations };
+}
+
+function columns(parameters: readonly number[], column: (index: number) => number[]): Matrix {
+  return new Matrix(parameters.map((_, index) => column(index))).transpose();
+}
+
+function slopes(up: readonly number[], down: readonly number[], width: number): number[] {
+  return up.map((value, row) => (value - (down[row] ?? 0)) / width);
 }
 
 function squares(values: readonly number[]): number {

@@ -29,6 +29,38 @@ export function modelledBrew(
   factors: LearnedFactors,
   traceTimesS: readonly number[] = [],
 ): ModelledBrew {
+  return steepened(brew, simulated(brew, factors, traceTimesS), factors);
+}
+
+/** The same for one brew and many factors, without simulating again where only the steepness has changed. */
+export function remembering(
+  brew: BrewConditions,
+  traceTimesS: readonly number[],
+): (factors: LearnedFactors) => ModelledBrew {
+  let known: { key: string; flat: ModelledBrew } | null = null;
+  return (factors) => {
+    const { solubility, rate, flow, retained } = factors;
+    const key = [solubility, rate, flow, retained].join();
+    if (known?.key !== key) known = { key, flat: simulated(brew, factors, traceTimesS) };
+    return steepened(brew, known.flat, factors);
+  };
+}
+
+/** Strength follows the grind more, or less, than the simulation has it. */
+function steepened(
+  brew: BrewConditions,
+  flat: ModelledBrew,
+  { steepness }: Pick<LearnedFactors, 'steepness'>,
+): ModelledBrew {
+  const by = Math.pow(medianUm(brew) / PIVOT_UM, -Math.log(steepness));
+  return { ...flat, tdsPercent: flat.tdsPercent * by, yieldPercent: flat.yieldPercent * by };
+}
+
+function simulated(
+  brew: BrewConditions,
+  factors: LearnedFactors,
+  traceTimesS: readonly number[],
+): ModelledBrew {
   const traceG: number[] = [];
   const run = runBrew(setupOf({ ...brew, lot: lotFactorsOf(factors, brew.roastAgeDays) }), {
     stepS: FIT_STEP_S,
@@ -50,12 +82,11 @@ export function modelledBrew(
   const cupKg = run.cup.waterKg + run.cup.soluteKg;
   const beverageG = cupKg * 1000 + (brew.bypassG ?? 0);
   while (traceG.length < traceTimesS.length) traceG.push(cupKg * 1000);
-  const steep = Math.pow(medianUm(brew) / PIVOT_UM, -Math.log(factors.steepness));
   return {
     drawdownS: run.drawdownS ?? LONGEST_S,
     drained: run.drawdownS !== null,
-    tdsPercent: beverageG > 0 ? (steep * run.cup.soluteKg * 100_000) / beverageG : 0,
-    yieldPercent: (steep * run.cup.soluteKg * 100_000) / brew.doseG,
+    tdsPercent: beverageG > 0 ? (run.cup.soluteKg * 100_000) / beverageG : 0,
+    yieldPercent: (run.cup.soluteKg * 100_000) / brew.doseG,
     beverageG,
     overflows: run.maxLevelM > brew.brewer.heightM,
     traceG,

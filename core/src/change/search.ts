@@ -94,12 +94,18 @@ export function searcher({
   }
 
   const current = candidateOf(plan);
+  const alone = new Map<Lever, Candidate>();
+  function single(lever: Lever): Candidate {
+    const best = alone.get(lever) ?? along(lever, current);
+    alone.set(lever, best);
+    return best;
+  }
   return {
     /** The plan as it is. */
     current,
     /** The best of each lever alone. */
     singles(levers: readonly Lever[]): Candidate[] {
-      return levers.map((lever) => along(lever, current)).filter(({ moves }) => moves.length > 0);
+      return levers.map(single).filter(({ moves }) => moves.length > 0);
     },
     /** One usual step of a lever, or `null` where that cannot be done. */
     stepped(lever: Lever, direction: 'up' | 'down'): Candidate | null {
@@ -109,11 +115,9 @@ export function searcher({
       const changed = to < low || to > high ? null : moved(plan, lever, to);
       return changed && candidateOf(changed);
     },
-    /** The best of two levers together: each in turn, twice. */
+    /** The best of two levers together: the first alone, then the second, then the first once more. */
     pair(first: Lever, second: Lever): Candidate {
-      let best = current;
-      for (const lever of [first, second, first, second]) best = along(lever, best);
-      return best;
+      return along(first, along(second, single(first)));
     },
   };
 }

@@ -52,8 +52,8 @@ const ERROR_RANGES = {
 
 /** No errors at all, to switch one on at a time. */
 const NO_ERRORS: HandErrors = { grindUm: 0, kettleC: 0, doseG: 0, pourG: 0, pourS: 0, paperShare: 0 };
-/** Brews for each cause alone: enough for a spread to about a tenth of itself. */
-const BREWS_A_CAUSE = 60;
+/** Brews for each cause alone: enough for a spread to about a ninth of itself. */
+const BREWS_A_CAUSE = 40;
 
 /**
  * How a recipe comes out when other people brew it with ordinary errors, and which error matters most: the

@@ -1,7 +1,7 @@
 import {
   calibrateLot,
   planRatio,
-  searcher,
+  proposeChange,
   setWater,
   valueOf,
   type BrewPlan,
@@ -11,7 +11,7 @@ import {
 } from '@vendu/core';
 import type { Task } from './task.js';
 
-/** What a strategy sees: the plans brewed so far and what was measured of each. */
+/** What a strategy sees: the plans brewed so far, what was measured of each, and what it believed before. */
 export interface History {
   plans: BrewPlan[];
   measured: MeasuredBrew[];
@@ -62,29 +62,24 @@ export const proportional: Strategy = ({ targets }, history) => {
   };
 };
 
-function calibrated(withPairs: boolean, withTrace: boolean): Strategy {
+/** The first change proposed, unless brewing the same again is the likelier way to the target. */
+export function proposing({ pairs, serverScale }: { pairs: boolean; serverScale: boolean }): Strategy {
   return ({ lot, targets }, history) => {
-    const brews = withTrace ? history.measured : history.measured.map(({ trace: _, ...brew }) => brew);
+    const brews = serverScale ? history.measured : history.measured.map((brew) => ({ ...brew, trace: [] }));
     const calibration = valueOf(calibrateLot({ brews, prior: history.prior }));
     const { plan } = last(history);
-    const search = searcher({ plan, kit: lot.kit, calibration, targets, limits: LIMITS });
-    const candidates = search.singles(['grind', 'ratio', 'kettle', 'bloom']);
-    if (withPairs) {
-      candidates.push(search.pair('grind', 'ratio'), search.pair('grind', 'kettle'));
-    }
-    const best = candidates.reduce(
-      (best, each) =>
-        each.chance - 0.002 * each.distance > best.chance - 0.002 * best.distance ? each : best,
-      search.current,
+    const { changes, asItIs } = valueOf(
+      proposeChange({
+        plan,
+        kit: lot.kit,
+        calibration,
+        targets,
+        limits: LIMITS,
+        levers: ['grind', 'ratio', 'kettle', 'bloom'],
+      }),
     );
-    return { plan: best.plan, forecast: best.forecast };
+    const first = changes.find(({ kind }) => pairs || kind === 'one-variable');
+    if (!first || first.chance < asItIs.chance) return { plan, forecast: asItIs.expected };
+    return { plan: first.plan, forecast: first.expected };
   };
 }
-
-export const STRATEGIES: Record<string, Strategy> = {
-  'fixed 50 um': fixedSteps,
-  proportional,
-  'one variable': calibrated(false, false),
-  'two variables': calibrated(true, false),
-  'two + trace': calibrated(true, true),
-};

@@ -1,0 +1,31 @@
+import { cpus } from 'node:os';
+import { accuracy } from './accuracy.js';
+import { brewSpeed } from './brewSpeed.js';
+import { brewsToTarget } from './brewsToTarget/brewsToTarget.js';
+import { heavyTasks } from './heavyTasks.js';
+import { practiceFacts } from './practiceFacts.js';
+
+/** Progress goes to the error stream, so that the figures alone can be kept in a file. */
+const progress = (line: string) => {
+  console.error(`  ${line}`);
+};
+
+const SECTIONS = {
+  speed: brewSpeed,
+  accuracy,
+  facts: practiceFacts,
+  tasks: heavyTasks,
+  brews: () => brewsToTarget(progress),
+};
+type Section = keyof typeof SECTIONS;
+
+const asked = process.argv.slice(2) as Section[];
+const sections = asked.length > 0 ? asked : (Object.keys(SECTIONS) as Section[]);
+console.log('# Benchmarks\n');
+console.log(
+  `Printed by \`./vendu bench\` on ${cpus().length} cores (${cpus()[0]?.model ?? 'unknown'}), Node ${process.versions.node}.\n`,
+);
+for (const section of sections) {
+  progress(section);
+  console.log(`${await SECTIONS[section]()}\n`);
+}
