@@ -5,7 +5,7 @@ const room = (name, mayUse) => ({
   severity: 'error',
   from: { path: `^${name}/` },
   to: {
-    path: '^(core|contract|server|web|cli|e2e)/',
+    path: '^(core|contract|server|web|cli|measures|e2e)/',
     pathNot: [`^${name}/`, ...mayUse.map((other) => `^${other}/`)],
   },
 });
@@ -17,12 +17,13 @@ module.exports = {
     room('server', ['contract', 'core']),
     room('web', ['contract', 'core']),
     room('cli', []),
+    room('measures', ['core']),
     {
       name: 'core-is-pure',
       comment: 'core computes: no framework, no input or output, only general-purpose mathematics and dates',
       severity: 'error',
       from: { path: '^core/src/', pathNot: '\\.test\\.ts$' },
-      to: { pathNot: ['^core/', '^node_modules/(simple-statistics|jstat|date-fns)/'] },
+      to: { pathNot: ['^core/', '^node_modules/(simple-statistics|jstat|ml-matrix|date-fns)/'] },
     },
     {
       name: 'web-features-behind-ui',

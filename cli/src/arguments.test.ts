@@ -12,6 +12,10 @@ describe('the command line', () => {
     });
     expect(readCommand(['test'])).toMatchObject({ suites: ['checks', 'unit', 'integration', 'e2e'] });
     expect(readCommand(['test', 'unit'])).toMatchObject({ suites: ['unit'] });
+    expect(readCommand(['bench'])).toMatchObject({
+      measures: ['speed', 'accuracy', 'facts', 'tasks', 'brews'],
+    });
+    expect(readCommand(['bench', 'speed'])).toMatchObject({ measures: ['speed'] });
   });
 
   it.each([
@@ -20,6 +24,7 @@ describe('the command line', () => {
     [['demo', '--port', 'x'], '1024 to 65535'],
     [['demo', '--fast'], '--fast'],
     [['test', 'speed'], 'no suite “speed”'],
+    [['bench', 'unit'], 'no measure “unit”'],
   ])('refuses %j and says what there is', (words, message) => {
     expect(() => readCommand(words)).toThrow(message);
   });

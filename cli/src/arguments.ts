@@ -4,10 +4,14 @@ import { Trouble } from './report.js';
 const SUITES = ['checks', 'unit', 'integration', 'e2e'] as const;
 export type Suite = (typeof SUITES)[number];
 
+const MEASURES = ['speed', 'accuracy', 'facts', 'tasks', 'brews'] as const;
+export type Measure = (typeof MEASURES)[number];
+
 export type Command =
   | { name: 'demo'; port: number; reset: boolean }
   | { name: 'dev'; port: number }
   | { name: 'test'; suites: readonly Suite[] }
+  | { name: 'bench'; measures: readonly Measure[] }
   | { name: 'stop' }
   | { name: 'help' };
 
@@ -27,7 +31,11 @@ export function readCommand(words: readonly string[]): Command {
     }
     case 'test': {
       const { positionals } = parse(rest, {});
-      return { name, suites: positionals.length === 0 ? SUITES : positionals.map(suiteOf) };
+      return { name, suites: oneOf(SUITES, 'suite', positionals) };
+    }
+    case 'bench': {
+      const { positionals } = parse(rest, {});
+      return { name, measures: oneOf(MEASURES, 'measure', positionals) };
     }
     case 'stop':
       parse(rest, {});
@@ -60,8 +68,12 @@ function portOf(text: string | boolean | undefined): number {
   return port;
 }
 
-function suiteOf(word: string): Suite {
-  const suite = SUITES.find((each) => each === word);
-  if (!suite) throw new Trouble(`There is no suite “${word}”; there are ${SUITES.join(', ')}.`);
-  return suite;
+/** The words asked for, all there are when none was. */
+function oneOf<W extends string>(all: readonly W[], what: string, asked: readonly string[]): readonly W[] {
+  if (asked.length === 0) return all;
+  return asked.map((word) => {
+    const known = all.find((each) => each === word);
+    if (!known) throw new Trouble(`There is no ${what} “${word}”; there are ${all.join(', ')}.`);
+    return known;
+  });
 }

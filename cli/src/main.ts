@@ -1,5 +1,6 @@
 import { readCommand } from './arguments.js';
 import { cleanUp, cleanUpOnSignals } from './cleanup.js';
+import { bench } from './commands/bench.js';
 import { demo } from './commands/demo.js';
 import { dev } from './commands/dev.js';
 import { help } from './commands/help.js';
@@ -16,6 +17,8 @@ async function main(): Promise<void> {
       return dev(command);
     case 'test':
       return test(command);
+    case 'bench':
+      return bench(command);
     case 'stop':
       return stop();
     case 'help': {

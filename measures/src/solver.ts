@@ -47,7 +47,7 @@ export function solveBrew(
   ]
     .filter((atS) => atS <= untilS)
     .sort((a, b) => a - b);
-  let drawdownS: number | null = null;
+  const drainedAt: number[] = [];
   let evaluations = 0;
   for (const [index, fromS] of times.entries()) {
     const toS = times[index + 1];
@@ -64,7 +64,7 @@ export function solveBrew(
     solver.relativeTolerance = tolerance;
     solver.absoluteTolerance = numbers.map((_, at) => tolerance * scaleOf(at));
     solver.maxSteps = 1_000_000;
-    const looks = findsDrawdown && drawdownS === null && fromS >= pouredByS;
+    const looks = findsDrawdown && drainedAt.length === 0 && fromS >= pouredByS;
     solver.denseOutput = looks;
     if (looks) solver.denseComponents = [0];
     const solved = solver.solve(
@@ -77,8 +77,8 @@ export function solveBrew(
       toS,
       looks
         ? (_, before, now, y, dense) => {
-            if (drawdownS === null && (y[0] ?? 0) < model.drainedKg) {
-              drawdownS = crossing(before, now, dense, model.drainedKg);
+            if (drainedAt.length === 0 && (y[0] ?? 0) < model.drainedKg) {
+              drainedAt.push(crossing(before, now, dense, model.drainedKg));
             }
             return undefined;
           }
@@ -89,7 +89,7 @@ export function solveBrew(
   }
   const state = readState(start, numbers);
   const solids = state.cupSolute.reduce((sum, kg) => sum + kg, 0);
-  return { yieldPercent: (solids / setup.doseKg) * 100, drawdownS, evaluations };
+  return { yieldPercent: (solids / setup.doseKg) * 100, drawdownS: drainedAt[0] ?? null, evaluations };
 }
 
 /** Where the water above the bed falls through a mass, by halving the step on the solver's own interpolation. */

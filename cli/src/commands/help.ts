@@ -4,6 +4,8 @@ export function help(): void {
   ./vendu demo [--port N] [--reset]   install what is missing, start the database, load the demo, serve
                                       at http://127.0.0.1:4600 (--reset: fresh demo data)
   ./vendu test [suite ...]            prove it: checks, unit, integration, e2e (all when none is named)
+  ./vendu bench [measure ...]         print the measures: speed, accuracy, facts, tasks, brews (all take
+                                      about a quarter of an hour)
   ./vendu dev [--port N]              the same application, following the sources
   ./vendu stop                        end a demo that runs elsewhere
   ./vendu help                        this page`);

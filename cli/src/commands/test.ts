@@ -28,10 +28,11 @@ const CHECKS: { label: string; program: string; args: string[] }[] = [
       'server/src',
       'web/src',
       'cli/src',
+      'measures/src',
     ],
   },
   { label: 'dead code', program: 'knip', args: [] },
-  ...['core', 'contract', 'server', 'web', 'cli', 'e2e'].map((room) => ({
+  ...['core', 'contract', 'server', 'web', 'cli', 'measures', 'e2e'].map((room) => ({
     label: `types of ${room}`,
     program: 'tsc',
     args: ['-p', `${room}/tsconfig.json`],

@@ -4,7 +4,7 @@ import { initialState, sum, type BrewState } from './state.js';
 import { step, type StepOutcome } from './step.js';
 
 /** What is in a cup, kg. */
-export interface Cup {
+interface Cup {
   waterKg: number;
   soluteKg: number;
   byClassKg: readonly number[];

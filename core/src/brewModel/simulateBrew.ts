@@ -20,7 +20,7 @@ export const DEFAULT_LOT: LotFactors = {
 };
 
 /** How finely a brew is stepped for display, s; half a second is enough where many brews are compared. */
-export const DISPLAY_STEP_S = 0.25;
+const DISPLAY_STEP_S = 0.25;
 /** When a brew that does not drain is given up, s. */
 const LONGEST_S = 1200;
 

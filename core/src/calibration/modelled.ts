@@ -5,7 +5,7 @@ import { lotFactorsOf, medianUm, type BrewConditions, type LearnedFactors } from
 import type { Output } from './discrepancy.js';
 
 /** Half a second is within 0.02 points of a much finer step, and a fit takes a hundred brews. */
-export const FIT_STEP_S = 0.5;
+const FIT_STEP_S = 0.5;
 /** A brew that has not drained by then counts as draining then: far out, but still a number to fit. */
 const LONGEST_S = 900;
 

@@ -8,11 +8,12 @@ import type { BrewPlan } from '../plan/plan.js';
 import { valueOf } from '../result.js';
 import { USUAL_SCHOOLS, type Schools } from '../schools/schools.js';
 import { boilingPointC } from '../water/boilingPoint.js';
-import type { Finding } from './findings.js';
+import { FINDINGS, type Finding } from './findings.js';
 import { moved, MOVES, type Lever } from './levers.js';
 import { proposeChange } from './proposeChange.js';
 import type { LastBrew } from './situation.js';
 import type { Targets } from './targets.js';
+import { TASTE_RULES } from './tasteRules.js';
 
 const KIT: BrewKit = {
   brewer: BREWER_CLASSES.cone,
@@ -208,6 +209,13 @@ describe('taste and sight', () => {
     ['bed-cratered', 'there', 'agitation up'],
   ])('%s, with a yield that came out %s: %s', (finding, came, expected) => {
     expect(firstMove(finding, came)).toBe(expected);
+  });
+
+  it('has something to say to every finding, and asks for no move that it also speaks against', () => {
+    expect(new Set(TASTE_RULES.map(({ finding }) => finding))).toEqual(new Set(FINDINGS));
+    for (const { wants, avoids } of TASTE_RULES) {
+      expect(wants.filter((push) => avoids.includes(push))).toEqual([]);
+    }
   });
 
   it('leaves the cause of dryness open until time and yield tell which of the two it is', () => {

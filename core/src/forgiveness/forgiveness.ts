@@ -35,7 +35,7 @@ export interface Forgiveness {
 }
 
 /** A cup that tastes the same: half widths about what the recipe itself gives. */
-export const SAME_CUP = { tdsPercent: 0.05, yieldPercent: 0.5 } as const;
+const SAME_CUP = { tdsPercent: 0.05, yieldPercent: 0.5 } as const;
 
 const RANGES = {
   count: { low: 20, high: 20_000, unit: 'brews' },

@@ -2,7 +2,7 @@ import { success, type Result } from '../result.js';
 import { fractionFault, type Fraction, type FractionFault } from './fraction.js';
 
 /** Strength of two split brews at the same time, or at the same mass. */
-export interface AlignedPoint {
+interface AlignedPoint {
   /** Middle of the cups: s on the brew clock, or g in the cup. */
   at: number;
   firstTdsPercent: number | null;

@@ -18,7 +18,7 @@ export interface History {
   prior: LotPrior;
 }
 
-export interface NextPlan {
+interface NextPlan {
   plan: BrewPlan;
   forecast: CalibratedForecast | null;
 }

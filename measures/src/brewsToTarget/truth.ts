@@ -21,7 +21,7 @@ import {
 } from '@vendu/core';
 
 /** What a brew really is, without any noise. */
-export interface TrueBrew {
+interface TrueBrew {
   drawdownS: number;
   tdsPercent: number;
   yieldPercent: number;
@@ -184,7 +184,7 @@ function linearDrivingForce(grind: Parameters<typeof particlesOf>[0], model?: Br
 }
 
 /** Instruments and a hand. TDS: what all readings of a sample share, and each reading's own. */
-export const NOISE = {
+const NOISE = {
   grindShare: 0.02,
   kettleC: 1,
   doseG: 0.1,
@@ -200,7 +200,7 @@ export const NOISE = {
 } as const;
 
 /** Standard uncertainty of the mean of a sample's readings, % TDS. */
-export const MEAN_TDS_SD = Math.hypot(
+const MEAN_TDS_SD = Math.hypot(
   NOISE.sampleTdsPercent,
   NOISE.readingTdsPercent / Math.sqrt(NOISE.readings),
 );
