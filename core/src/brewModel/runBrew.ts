@@ -43,6 +43,7 @@ export function runBrew(setup: BrewSetup, { stepS, longestS, onGrid }: RunOption
   const events = eventsOf(setup);
   const pouredByS = Math.max(...inflows.map(({ endS }) => endS));
   let nextEvent = 0;
+  let inflow = inflowAt(setup, 0);
   let agitated = 0;
   let drawdownS: number | null = null;
   let liftedCup: Cup | null = null;
@@ -65,12 +66,16 @@ export function runBrew(setup: BrewSetup, { stepS, longestS, onGrid }: RunOption
     }
     if (state.atS > (gridStep + 1) * stepS - ALMOST_S) gridStep += 1;
     const gridS = (gridStep + 1) * stepS;
-    while ((events[nextEvent] ?? Infinity) <= state.atS + ALMOST_S) nextEvent += 1;
+    // Water changes at events only.
+    if ((events[nextEvent] ?? Infinity) <= state.atS + ALMOST_S) {
+      while ((events[nextEvent] ?? Infinity) <= state.atS + ALMOST_S) nextEvent += 1;
+      inflow = inflowAt(setup, state.atS);
+    }
     const eventS = events[nextEvent] ?? Infinity;
     const untilS = eventS < gridS - ALMOST_S ? eventS : gridS;
     const lengthS = untilS - state.atS;
     const { atS, aboveKg: aboveBefore } = state;
-    const { inflowKgPerS, inflowC } = inflowAt(setup, atS);
+    const { inflowKgPerS, inflowC } = inflow;
     const outcome = step(state, setup, { stepS: lengthS, inflowKgPerS, inflowC });
     pouredKg += lengthS * inflowKgPerS;
     maxLevelM = Math.max(maxLevelM, outcome.levelM);

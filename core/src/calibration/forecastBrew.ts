@@ -7,7 +7,7 @@ import { withMeasuredPaper } from './drainTest.js';
 import { likeness, MODEL_ERROR, OUTPUTS, type Output } from './discrepancy.js';
 import { errorCovariance } from './errorCovariance.js';
 import { conditionsFault } from './evidence.js';
-import { modelledBrew, modelledOutput } from './modelled.js';
+import { modelledBrew, modelledOutput, steepnessSlope } from './modelled.js';
 import { perFactor } from './priors.js';
 
 /** A figure not yet measured: what to expect, and the band that holds nine times of ten. */
@@ -67,7 +67,10 @@ export function sensitivityOf(
   return slopes;
 }
 
-/** Forecasts of many brews from one calibration, with what they share worked out once. */
+/**
+ * Forecasts of many brews from one calibration, with what they share worked out once. Slopes with the factors
+ * may be those of a brew near by, but for the steepness, whose whole effect is the distance.
+ */
 export function forecasterOf(calibration: LotCalibration) {
   const { brews, misses, lnCovariance, factors, papers } = calibration;
   const precision = misses.length === 0 ? null : inverse(errorCovariance(misses, brews));
@@ -105,7 +108,13 @@ export function forecasterOf(calibration: LotCalibration) {
     forecast(brew: BrewConditions, slopes: Record<Output, number[]>): CalibratedForecast {
       const modelled = modelledBrew(withMeasuredPaper(brew, papers), factors);
       const time = corrected('drawdown', brew, slopes.drawdown);
-      const tds = corrected('tds', brew, slopes.tds);
+      const tds = corrected(
+        'tds',
+        brew,
+        slopes.tds.map((slope, at) =>
+          FACTORS[at] === 'steepness' ? steepnessSlope(brew, modelled.tdsPercent) : slope,
+        ),
+      );
       const beverage = corrected('beverage', brew, slopes.beverage);
       const tdsPercent = Math.max(0, modelled.tdsPercent + tds.correction);
       const beverageG = modelled.beverageG + beverage.correction;

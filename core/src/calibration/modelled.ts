@@ -46,6 +46,11 @@ export function remembering(
   };
 }
 
+/** Slope of a brew's strength with the logarithm of the steepness: it grows with the distance from the pivot. */
+export function steepnessSlope(brew: BrewConditions, tdsPercent: number): number {
+  return -tdsPercent * Math.log(medianUm(brew) / PIVOT_UM);
+}
+
 /** Strength follows the grind more, or less, than the simulation has it. */
 function steepened(
   brew: BrewConditions,

@@ -16,11 +16,11 @@ export interface LotPrior {
  * It is shared between what a house's kit and the model's own faults do to every lot, and what is the lot's.
  */
 const SPREAD: Record<keyof LearnedFactors, { lnSd: number; houseShare: number }> = {
-  solubility: { lnSd: 0.08, houseShare: 0.5 },
-  rate: { lnSd: 0.3, houseShare: 0.5 },
+  solubility: { lnSd: 0.1, houseShare: 0.5 },
+  rate: { lnSd: 0.4, houseShare: 0.5 },
   flow: { lnSd: 0.5, houseShare: 0.5 },
   retained: { lnSd: 0.06, houseShare: 0.5 },
-  steepness: { lnSd: 0.2, houseShare: 0.8 },
+  steepness: { lnSd: 0.25, houseShare: 0.85 },
 };
 
 /**

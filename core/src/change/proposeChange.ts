@@ -64,7 +64,7 @@ const LIMIT_RANGES = {
 } satisfies Record<keyof Limits, Range>;
 
 /** Two levers must be likelier by this much to be worth not knowing which of them did it (assumed). */
-const SECOND_LEVER = 0.15;
+const SECOND_LEVER = 0.08;
 /**
  * What to change next, best first: each lever alone at its best value, and two together where one would cost
  * a brew more. The calibrated model gives the size and what to expect; taste and sight say which way, and

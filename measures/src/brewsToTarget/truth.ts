@@ -200,10 +200,7 @@ const NOISE = {
 } as const;
 
 /** Standard uncertainty of the mean of a sample's readings, % TDS. */
-const MEAN_TDS_SD = Math.hypot(
-  NOISE.sampleTdsPercent,
-  NOISE.readingTdsPercent / Math.sqrt(NOISE.readings),
-);
+const MEAN_TDS_SD = Math.hypot(NOISE.sampleTdsPercent, NOISE.readingTdsPercent / Math.sqrt(NOISE.readings));
 
 /** One brew of a plan by a human hand, measured. The scale tells what was poured when; nobody logs the rest. */
 export function brewByHand(lot: SyntheticLot, plan: BrewPlan, random: () => number): MeasuredBrew {
