@@ -81,6 +81,16 @@ describe('a trace against its plan', () => {
     expect(Math.abs((pours[1]?.totalG ?? 0) - 145)).toBeLessThan(1);
   });
 
+  it('tells the swirl that nobody marked, once anything was marked', () => {
+    const trace = traceOf(plan.pours);
+    const missed = (agitatedAtS?: number[]) =>
+      valueOf(compareTrace({ plan, trace, ...(agitatedAtS ? { agitatedAtS } : {}) })).missedAgitation;
+    expect(missed([9])).toEqual([]);
+    expect(missed([])).toEqual([{ pourNumber: 1, how: 'swirl' }]);
+    expect(missed([100])).toEqual([{ pourNumber: 1, how: 'swirl' }]);
+    expect(missed()).toEqual([]);
+  });
+
   it('names a point that cannot be', () => {
     const trace = traceOf(plan.pours);
     expect(compareTrace({ plan, trace: [...trace, { atS: NaN, totalG: 1 }] })).toMatchObject({

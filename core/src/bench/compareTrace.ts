@@ -1,6 +1,6 @@
 import { linearRegression } from 'simple-statistics';
 import { outOfRange, type OutOfRange } from '../input/ranges.js';
-import { runningTotalsG, type BrewPlan } from '../plan/plan.js';
+import { pourEndS, runningTotalsG, type BrewPlan } from '../plan/plan.js';
 import { failure, success, type Failure, type Result } from '../result.js';
 
 /** Water on the scale at a moment: the total since the tare. */
@@ -32,6 +32,8 @@ export interface TraceComparison {
   pours: PouredPour[];
   /** Streams in the trace that no pour of the plan asked for. */
   unplanned: { startS: number; amountG: number }[];
+  /** Swirls and stirs of the plan that nobody marked: a scale cannot see them. Empty where nothing was marked. */
+  missedAgitation: { pourNumber: number; how: 'swirl' | 'stir' }[];
 }
 
 /** Water rises faster than this while somebody pours, g/s. */
@@ -44,19 +46,24 @@ const SMALLEST_POUR_G = 4;
 const STEADY = { lateByS: 3, overByG: 3, flowShare: 0.3 };
 /** How far from its time a stream may start and still be that pour, s. */
 const SAME_POUR_S = 25;
+/** How far from its time a swirl may be marked and still be that swirl, s. */
+const SAME_SWIRL_S = 20;
 
 /**
  * What was poured against what was planned, from the trace of the scale under the brewer: when each pour
  * began and ended, how fast, to what total.
  *
  * @param trace - in any order, from tare to the end; one point a second or more
+ * @param agitatedAtS - when the doer marked a swirl or a stir; left out where nobody marked any
  */
 export function compareTrace({
   plan,
   trace,
+  agitatedAtS,
 }: {
   plan: BrewPlan;
   trace: readonly WaterPoint[];
+  agitatedAtS?: readonly number[];
 }): Result<TraceComparison, never> | OutOfRange | Failure<'too-short'> {
   for (const [index, { atS, totalG }] of trace.entries()) {
     const fault =
@@ -94,6 +101,19 @@ export function compareTrace({
     unplanned: streams
       .filter((stream) => !taken.has(stream))
       .map(({ startS, amountG }) => ({ startS, amountG })),
+    missedAgitation: agitatedAtS ? missedAgitation(plan, agitatedAtS) : [],
+  });
+}
+
+function missedAgitation(plan: BrewPlan, markedS: readonly number[]): TraceComparison['missedAgitation'] {
+  const left = [...markedS];
+  return plan.pours.flatMap((pour, index) => {
+    if (pour.agitation === 'none') return [];
+    const dueS = pourEndS(pour);
+    const marked = left.findIndex((atS) => Math.abs(atS - dueS) <= SAME_SWIRL_S);
+    if (marked < 0) return [{ pourNumber: index + 1, how: pour.agitation }];
+    left.splice(marked, 1);
+    return [];
   });
 }
 

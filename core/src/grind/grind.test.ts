@@ -117,6 +117,15 @@ describe('a grinder’s curve', () => {
     expect(settingAt(bent, bent.points[1]?.grindUm ?? 0)).toBe(2.5);
   });
 
+  it('names the point that cannot be', () => {
+    const tiny = [...points, { setting: 40, grindUm: 1100, sdUm: 5e-324 }];
+    expect(grinderCurve({ points: tiny })).toMatchObject({
+      reason: 'out-of-range',
+      field: 'points.3.sdUm',
+      allowed: '0.1 to 2000 µm',
+    });
+  });
+
   it('never falls, whatever was measured', () => {
     const measured = fc.record({
       setting: fc.integer({ min: 0, max: 40 }),

@@ -1,3 +1,4 @@
+import { firstOutOfRange, type OutOfRange, type Range } from '../input/ranges.js';
 import { failure, success, type Failure, type Result } from '../result.js';
 import type { CalibrationPoint } from './grinderSetting.js';
 
@@ -21,6 +22,11 @@ export interface GrinderCurve {
   averagedSettings: number[];
 }
 
+const RANGES = {
+  setting: { low: -1000, high: 10_000, unit: '' },
+  grindUm: { low: 20, high: 5000, unit: 'µm' },
+  sdUm: { low: 0.1, high: 2000, unit: 'µm' },
+} satisfies Record<keyof MeasuredPoint, Range>;
 const UNKNOWN_SHARE = 0.05;
 /** Between two points a curve may bow by so much of their distance, at most in the middle (assumed). */
 const BOW = 0.1;
@@ -35,13 +41,10 @@ export function grinderCurve({
   points,
 }: {
   points: readonly MeasuredPoint[];
-}): Result<GrinderCurve, never> | Failure<'too-few-points'> | Failure<'not-a-size'> | Failure<'no-rise'> {
-  if (
-    points.some(
-      ({ setting, grindUm, sdUm = 1 }) => !Number.isFinite(setting) || !(grindUm > 0) || !(sdUm > 0),
-    )
-  ) {
-    return failure('not-a-size', 'Every point needs a setting and a size above 0 µm.');
+}): Result<GrinderCurve, never> | OutOfRange | Failure<'too-few-points'> | Failure<'no-rise'> {
+  for (const [index, point] of points.entries()) {
+    const fault = firstOutOfRange(point, RANGES);
+    if (fault) return { ...fault, field: `points.${index}.${fault.field}` };
   }
   if (new Set(points.map(({ setting }) => setting)).size < 2) {
     return failure('too-few-points', 'A curve needs measured points at two settings or more.');
