@@ -1,6 +1,7 @@
 import 'reflect-metadata';
 import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
+import compression from 'compression';
 import helmet from 'helmet';
 import { Logger } from 'nestjs-pino';
 import { AppModule } from './app.module.js';
@@ -39,6 +40,7 @@ export async function createApplication(configuration: Configuration): Promise<N
   app.useLogger(app.get(Logger));
   app.use(requestIdMiddleware);
   app.use(helmet(SECURITY_HEADERS));
+  app.use(compression());
   app.use(sessionMiddleware({ secret: configuration.sessionSecret }));
   app.useBodyParser('json', { limit: BODY_LIMIT });
   if (configuration.webRoot !== null) app.use(siteMiddleware(configuration.webRoot));

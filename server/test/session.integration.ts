@@ -44,6 +44,14 @@ describe('a visitor', () => {
   });
 });
 
+describe('large answers', () => {
+  it('are compressed for those who take it so', async () => {
+    const asked = (encoding: string) => app.visitor.get('/api/docs/json').set('Accept-Encoding', encoding);
+    expect((await asked('gzip')).headers['content-encoding']).toBe('gzip');
+    expect((await asked('identity')).headers['content-encoding']).toBeUndefined();
+  });
+});
+
 describe('signing in', () => {
   it('gives an http-only cookie, a new one each time, and keeps no password', async () => {
     const { email, password } = DEMO_ACCOUNTS[1]!;

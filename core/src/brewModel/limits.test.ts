@@ -149,6 +149,16 @@ describe('what always goes one way', () => {
     for (const brews of lots) expect(yields(brews)).toEqual(rising(yields(brews)));
   });
 
+  // Common practice: a fresh roast is gassy. The model has the direction, and too little of it.
+  it('wets a fresh roast more slowly than one that has lost its gas', () => {
+    const held = [1, 7, 14, 30, 90].map((ageDays) => {
+      const brew = brewed({ lot: { ...DEFAULT_LOT, ageDays } });
+      return brew.series.find(({ atS }) => atS === 10)?.aboveBedG ?? 0;
+    });
+    expect(held).toEqual(rising(held).reverse());
+    expect(held[0]).toBeGreaterThan(held[4] ?? 0);
+  });
+
   it('keeps more water in the bed the higher the retained factor', () => {
     const brews = along([0.85, 0.95, 1, 1.05, 1.15], (retained) => ({ lot: { ...DEFAULT_LOT, retained } }));
     const kept = brews.map(({ beverageG }) => -beverageG);

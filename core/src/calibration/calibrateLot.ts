@@ -45,8 +45,8 @@ const FARTHEST = 3.5;
 export const NINE_OF_TEN = 1.645;
 
 /**
- * Learns a lot's solubility, rate, flow and retained water from its brews: the most probable factors given
- * what was believed before, with the model's own error shared between like recipes.
+ * Learns a lot's solubility, rate, flow, retained water and steepness from its brews: the most probable factors
+ * given what was believed before, with the model's own error shared between like recipes.
  *
  * Solubility and rate are hardly told apart by any set of brews: read them as what makes the forecasts
  * right, not as properties of the coffee. Without a brew the prior comes back, and forecasts are rough ranges.

@@ -8,6 +8,7 @@ const WANTED = 0.3;
 const AVOIDED = -1;
 /** How much the house's first lever counts (assumed): it decides among near equals. */
 const FIRST_LEVER = 0.05;
+
 /** Whether a move goes the way a rule pushes. */
 export function goes({ lever, from, to }: LeverMove, push: Push): boolean {
   return lever === push.lever && (push.direction === 'up') === to > from;

@@ -4,7 +4,8 @@ import { calibrateLot } from '../calibration/calibrateLot.js';
 import { conditionsOfPlan, type BrewKit } from '../calibration/conditions.js';
 import type { MeasuredBrew } from '../calibration/evidence.js';
 import { forecastBrew } from '../calibration/forecastBrew.js';
-import type { BrewPlan } from '../plan/plan.js';
+import { forecastPlan } from '../forecast/forecastPlan.js';
+import { planRatio, type BrewPlan } from '../plan/plan.js';
 import { valueOf } from '../result.js';
 import { USUAL_SCHOOLS, type Schools } from '../schools/schools.js';
 import { boilingPointC } from '../water/boilingPoint.js';
@@ -148,6 +149,17 @@ describe('limits', () => {
     });
     expect(changes.length).toBeGreaterThan(0);
     for (const { plan } of changes) expect(plan.kettleC).toBeLessThanOrEqual(boilingC);
+  });
+
+  it('proposes no more water than the brewer holds', () => {
+    // Just high enough for 1:17.
+    const fullAt17 = valueOf(forecastPlan({ plan: moved(PLAN, 'ratio', 17) ?? PLAN, kit: KIT })).maxLevelM;
+    const low = { ...KIT, brewer: { ...KIT.brewer, heightM: fullAt17 } };
+    const weaker = { tdsPercent: (targetOf(PLAN).tdsPercent ?? 0) - 0.15 };
+    const held = advised({ kit: low, targets: weaker, levers: ['ratio'] }).changes[0];
+    const free = advised({ targets: weaker, levers: ['ratio'] }).changes[0];
+    expect(held?.expected.overflows ?? false).toBe(false);
+    expect(planRatio(held?.plan ?? PLAN)).toBeLessThan(planRatio(free?.plan ?? PLAN));
   });
 
   it('names what is wrong with a question', () => {
