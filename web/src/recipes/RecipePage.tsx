@@ -1,6 +1,13 @@
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { boilingPointC, grinderSettingFor, planFaults, planWarnings, valueOf, type BrewPlan } from '@vendu/core';
+import {
+  boilingPointC,
+  grinderSettingFor,
+  planFaults,
+  planWarnings,
+  valueOf,
+  type BrewPlan,
+} from '@vendu/core';
 import type { GrinderView, RecipeView } from '@vendu/contract';
 import { byField, troubleOf } from '../api/problem';
 import { BrewTrail } from '../brews/BrewTrail';
