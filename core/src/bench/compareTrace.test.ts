@@ -1,20 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import type { BrewPlan } from '../plan/plan.js';
 import { normalDraw, seededRandom } from '../random/seededRandom.js';
 import { valueOf } from '../result.js';
+import { PLAN as plan } from '../testing/brews.js';
 import { compareTrace, type WaterPoint } from './compareTrace.js';
-
-const plan: BrewPlan = {
-  doseG: 15,
-  kettleC: 94,
-  grindUm: 700,
-  drawdownS: 170,
-  pours: [
-    { startS: 0, amountG: 45, flowGps: 6, agitation: 'swirl', isBloom: true },
-    { startS: 40, amountG: 100, flowGps: 6, agitation: 'none', isBloom: false },
-    { startS: 80, amountG: 100, flowGps: 6, agitation: 'none', isBloom: false },
-  ],
-};
 
 /** What a scale at 5 Hz shows of pours, with noise of 0.1 g. */
 function traceOf(

@@ -1,27 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import { valueOf } from '../result.js';
+import { GOLDEN_BREW } from '../testing/brews.js';
 import { BREWER_CLASSES, PAPER_PER_M } from './hardware.js';
 import { plainWaterDrainS } from './plainWaterDrain.js';
 import { DEFAULT_LOT, simulateBrew } from './simulateBrew.js';
 import type { BrewModelInput } from './types.js';
 
-const CONE: BrewModelInput = {
-  doseG: 15,
-  grind: { d50Um: 680 },
-  kettleC: 96,
-  pours: [
-    { startS: 0, amountG: 50, flowGps: 5 },
-    { startS: 30, amountG: 100, flowGps: 5 },
-    { startS: 70, amountG: 100, flowGps: 5 },
-  ],
-  agitation: [{ atS: 10, kind: 'swirl' }],
-  brewer: BREWER_CLASSES.cone,
-  paperPerM: PAPER_PER_M.ordinary,
-  lot: DEFAULT_LOT,
-  ambientC: 22,
-  elevationM: 0,
-};
-const brewed = (change: Partial<BrewModelInput> = {}) => valueOf(simulateBrew({ ...CONE, ...change }));
+const brewed = (change: Partial<BrewModelInput> = {}) => valueOf(simulateBrew({ ...GOLDEN_BREW, ...change }));
 const drained = (change: Partial<BrewModelInput> = {}) => brewed(change).drawdownS ?? Infinity;
 const kindsOf = (change: Partial<BrewModelInput>) => brewed(change).warnings.map(({ kind }) => kind);
 const base = brewed();
@@ -99,7 +84,7 @@ describe('things set on, under and beside a brewer', () => {
   });
 
   it('takes a kettle temperature for each pour', () => {
-    const cooler = CONE.pours.map((pour, index) => (index === 0 ? pour : { ...pour, kettleC: 85 }));
+    const cooler = GOLDEN_BREW.pours.map((pour, index) => (index === 0 ? pour : { ...pour, kettleC: 85 }));
     const brew = brewed({ pours: cooler });
     expect(brew.yieldPercent).toBeLessThan(base.yieldPercent);
     expect(brew.yieldPercent).toBeGreaterThan(brewed({ kettleC: 85 }).yieldPercent);
@@ -128,7 +113,7 @@ describe('warnings', () => {
 
   it('tells of a stall, and of a bed run dry between pours', () => {
     expect(kindsOf({ lot: { ...DEFAULT_LOT, clogging: 9 } })).toContain('stall');
-    const late = CONE.pours.map((pour, index) => (index === 2 ? { ...pour, startS: 160 } : pour));
+    const late = GOLDEN_BREW.pours.map((pour, index) => (index === 2 ? { ...pour, startS: 160 } : pour));
     expect(kindsOf({ pours: late, grind: { d50Um: 900 } })).toEqual(['bed-dry']);
   });
 });

@@ -1,32 +1,17 @@
 import { describe, expect, it } from 'vitest';
 import { valueOf } from '../result.js';
+import { GOLDEN_BREW } from '../testing/brews.js';
 import { mixingTemperatureC } from '../water/mixing.js';
 import { BREW_MODEL } from './constants.js';
-import { BREWER_CLASSES, fillOf, PAPER_PER_M } from './hardware.js';
+import { BREWER_CLASSES, fillOf } from './hardware.js';
 import { particlesOf } from './particles.js';
 import { runBrew } from './runBrew.js';
 import { setupOf } from './setup.js';
 import { DEFAULT_LOT, simulateBrew } from './simulateBrew.js';
 import type { BrewModelInput } from './types.js';
 
-const CONE: BrewModelInput = {
-  doseG: 15,
-  grind: { d50Um: 680 },
-  kettleC: 96,
-  pours: [
-    { startS: 0, amountG: 50, flowGps: 5 },
-    { startS: 30, amountG: 100, flowGps: 5 },
-    { startS: 70, amountG: 100, flowGps: 5 },
-  ],
-  agitation: [{ atS: 10, kind: 'swirl' }],
-  brewer: BREWER_CLASSES.cone,
-  paperPerM: PAPER_PER_M.ordinary,
-  lot: DEFAULT_LOT,
-  ambientC: 22,
-  elevationM: 0,
-};
 const brewed = (change: Partial<BrewModelInput> = {}) =>
-  valueOf(simulateBrew({ ...CONE, ...change, stepS: 0.5 }));
+  valueOf(simulateBrew({ ...GOLDEN_BREW, ...change, stepS: 0.5 }));
 
 describe('at its limits the model', () => {
   it('gives strength 0 to a lot with nothing soluble in it', () => {
@@ -51,7 +36,7 @@ describe('at its limits the model', () => {
   it('mixes to the heat balance by hand where nothing loses heat', () => {
     const adiabatic = { ...BREW_MODEL, wallWPerM2K: 0, airWPerM2K: 0, streamLossK: 0 };
     const setup = setupOf(
-      { ...CONE, kettleC: 94.5, pours: [{ startS: 0, amountG: 250, flowGps: 5 }] },
+      { ...GOLDEN_BREW, kettleC: 94.5, pours: [{ startS: 0, amountG: 250, flowGps: 5 }] },
       adiabatic,
     );
     const temperatures: number[] = [];
@@ -84,7 +69,7 @@ describe('at its limits the model', () => {
 
   it('comes nearer to itself with more layers', () => {
     const at = (cells: number) => {
-      const run = runBrew(setupOf(CONE, { ...BREW_MODEL, cells }), { stepS: 0.25, longestS: 900 });
+      const run = runBrew(setupOf(GOLDEN_BREW, { ...BREW_MODEL, cells }), { stepS: 0.25, longestS: 900 });
       return (run.cup.soluteKg / 0.015) * 100;
     };
     const [four, eight, sixteen] = [at(4), at(8), at(16)];
@@ -143,7 +128,7 @@ describe('what always goes one way', () => {
       along([80, 86, 90, 94, 98], (kettleC) => ({ kettleC })),
       along([0.5, 0.8, 1.1, 1.5, 2], (rate) => ({ lot: { ...DEFAULT_LOT, rate } })),
       along([200, 225, 250, 275, 300], (waterG) => ({
-        pours: CONE.pours.map((pour) => ({ ...pour, amountG: (pour.amountG * waterG) / 250 })),
+        pours: GOLDEN_BREW.pours.map((pour) => ({ ...pour, amountG: (pour.amountG * waterG) / 250 })),
       })),
     ];
     for (const brews of lots) expect(yields(brews)).toEqual(rising(yields(brews)));

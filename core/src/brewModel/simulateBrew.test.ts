@@ -4,29 +4,14 @@ import { BREWER_CLASSES, PAPER_PER_M } from './hardware.js';
 import { particlesOf } from './particles.js';
 import { DEFAULT_LOT, simulateBrew } from './simulateBrew.js';
 import { valueOf } from '../result.js';
+import { GOLDEN_BREW } from '../testing/brews.js';
 import type { BrewForecast, BrewModelInput } from './types.js';
 
 const brewed = (input: BrewModelInput, stepS?: number): BrewForecast =>
   valueOf(simulateBrew(stepS === undefined ? input : { ...input, stepS }));
 
-const CONE: BrewModelInput = {
-  doseG: 15,
-  grind: { d50Um: 680 },
-  kettleC: 96,
-  pours: [
-    { startS: 0, amountG: 50, flowGps: 5 },
-    { startS: 30, amountG: 100, flowGps: 5 },
-    { startS: 70, amountG: 100, flowGps: 5 },
-  ],
-  agitation: [{ atS: 10, kind: 'swirl' }],
-  brewer: BREWER_CLASSES.cone,
-  paperPerM: PAPER_PER_M.ordinary,
-  lot: DEFAULT_LOT,
-  ambientC: 22,
-  elevationM: 0,
-};
 const FLAT: BrewModelInput = {
-  ...CONE,
+  ...GOLDEN_BREW,
   doseG: 16,
   grind: { d50Um: 650 },
   kettleC: 94,
@@ -50,7 +35,7 @@ describe('the golden brew', () => {
   ])(
     'at a step of %d s drains at %d s with %d g, %d %%, %d %%',
     (stepS, drawdownS, beverageG, tdsPercent, yieldPercent) => {
-      const brew = brewed(CONE, stepS);
+      const brew = brewed(GOLDEN_BREW, stepS);
       expect(brew.drawdownS).toBeCloseTo(drawdownS, 3);
       expect(brew.beverageG).toBeCloseTo(beverageG, 3);
       expect(Math.abs(brew.tdsPercent - tdsPercent)).toBeLessThan(6e-6);
@@ -59,7 +44,7 @@ describe('the golden brew', () => {
   );
 
   it('splits its yield and reaches its level', () => {
-    const brew = brewed(CONE);
+    const brew = brewed(GOLDEN_BREW);
     expect(brew.yieldByClassPercent[0]).toBeCloseTo(6.5003, 4);
     expect(brew.yieldByClassPercent[1]).toBeCloseTo(9.0801, 4);
     expect(brew.yieldByClassPercent[2]).toBeCloseTo(4.552, 4);
@@ -74,7 +59,7 @@ describe('the golden brew', () => {
   ])(
     'passes through its states: at %i s %d g above the bed, %d °C',
     (atS, aboveBedG, slurryC, cupWaterG, yieldPercent) => {
-      const moment = brewed(CONE).series.find((each) => Math.abs(each.atS - atS) < 1e-6);
+      const moment = brewed(GOLDEN_BREW).series.find((each) => Math.abs(each.atS - atS) < 1e-6);
       expect(moment?.aboveBedG).toBeCloseTo(aboveBedG, 3);
       expect(moment?.slurryC).toBeCloseTo(slurryC, 2);
       // The cup holds the water and its solutes.
@@ -141,7 +126,7 @@ describe('every brew', () => {
         const amountG = (doseG * ratio) / 2;
         const brew = brewed(
           {
-            ...CONE,
+            ...GOLDEN_BREW,
             doseG,
             grind: { d50Um },
             kettleC,
@@ -168,12 +153,16 @@ describe('every brew', () => {
   });
 
   it('does not mind the order in which its pours are given', () => {
-    const shuffled = { ...CONE, pours: [...CONE.pours].reverse() };
-    expect(brewed(shuffled).yieldPercent).toBe(brewed(CONE).yieldPercent);
+    const shuffled = { ...GOLDEN_BREW, pours: [...GOLDEN_BREW.pours].reverse() };
+    expect(brewed(shuffled).yieldPercent).toBe(brewed(GOLDEN_BREW).yieldPercent);
   });
 
   it('is drained when its last pour ends where the bed took the water as fast as it came', () => {
-    const trickle = { ...CONE, grind: { d50Um: 1200 }, pours: [{ startS: 0, amountG: 200, flowGps: 1 }] };
+    const trickle = {
+      ...GOLDEN_BREW,
+      grind: { d50Um: 1200 },
+      pours: [{ startS: 0, amountG: 200, flowGps: 1 }],
+    };
     const { drawdownS, series } = brewed(trickle);
     expect(series.find(({ atS }) => atS >= 199.9)?.aboveBedG).toBeLessThan(1.5);
     expect(drawdownS).toBe(200);
@@ -192,12 +181,16 @@ describe('every brew', () => {
     ['a sieve with holes', { grind: { parts: [], finesSieved: 2 } }, 'grind.finesSieved', '0 to 1'],
     ['a lot that can be', { lot: { ...DEFAULT_LOT, rate: -1 } }, 'lot.rate', '0 to 1000'],
   ])('needs %s, and says which figure is wrong and what it may be', (_, change, field, allowed) => {
-    expect(simulateBrew({ ...CONE, ...change })).toMatchObject({ reason: 'out-of-range', field, allowed });
+    expect(simulateBrew({ ...GOLDEN_BREW, ...change })).toMatchObject({
+      reason: 'out-of-range',
+      field,
+      allowed,
+    });
   });
 
   it('needs water and a grind', () => {
-    expect(simulateBrew({ ...CONE, pours: [] })).toMatchObject({ reason: 'no-water' });
-    expect(simulateBrew({ ...CONE, grind: { parts: [] } })).toMatchObject({ reason: 'no-grind' });
+    expect(simulateBrew({ ...GOLDEN_BREW, pours: [] })).toMatchObject({ reason: 'no-water' });
+    expect(simulateBrew({ ...GOLDEN_BREW, grind: { parts: [] } })).toMatchObject({ reason: 'no-grind' });
   });
 
   it('answers any input at all with a brew or a reason, never a NaN', () => {
@@ -211,7 +204,7 @@ describe('every brew', () => {
         upTo(20),
         (doseG, d50Um, kettleC, amountG, flowGps) => {
           const result = simulateBrew({
-            ...CONE,
+            ...GOLDEN_BREW,
             doseG,
             grind: { d50Um },
             kettleC,
@@ -235,7 +228,7 @@ describe('every brew', () => {
 });
 
 describe('the four classic levers and their neighbours', () => {
-  const base = brewed(CONE);
+  const base = brewed(GOLDEN_BREW);
   const drain = (brew: BrewForecast) => brew.drawdownS ?? Infinity;
 
   // Common practice: finer, hotter and more water per dose each extract more; finer and swirls drain slower.
@@ -243,18 +236,18 @@ describe('the four classic levers and their neighbours', () => {
     ['finer', { grind: { d50Um: 630 } }, 1, 1],
     ['coarser', { grind: { d50Um: 730 } }, -1, -1],
     ['hotter', { kettleC: 98 }, 1, -1],
-    ['more water', { pours: [...CONE.pours, { startS: 95, amountG: 30, flowGps: 5 }] }, 1, 1],
-    ['one swirl more', { agitation: [...CONE.agitation, { atS: 100, kind: 'swirl' }] }, 1, 1],
+    ['more water', { pours: [...GOLDEN_BREW.pours, { startS: 95, amountG: 30, flowGps: 5 }] }, 1, 1],
+    ['one swirl more', { agitation: [...GOLDEN_BREW.agitation, { atS: 100, kind: 'swirl' }] }, 1, 1],
     ['fines sieved out', { grind: { d50Um: 680, finesShare: 0.05 } }, -1, -1],
     ['thick paper', { paperPerM: PAPER_PER_M.thick }, 1, 1],
   ])('%s moves yield and drain time as the trade knows', (_, change, yieldSign, timeSign) => {
-    const brew = brewed({ ...CONE, ...change });
+    const brew = brewed({ ...GOLDEN_BREW, ...change });
     expect(Math.sign(brew.yieldPercent - base.yieldPercent)).toBe(yieldSign);
     if (timeSign !== 0) expect(Math.sign(drain(brew) - drain(base))).toBe(timeSign);
   });
 
   it('has steps of the size found on trial: 50 um finer gives 0.6-0.8 points and 8-13 s', () => {
-    const finer = brewed({ ...CONE, grind: { d50Um: 630 } });
+    const finer = brewed({ ...GOLDEN_BREW, grind: { d50Um: 630 } });
     expect(finer.yieldPercent - base.yieldPercent).toBeGreaterThan(0.6);
     expect(finer.yieldPercent - base.yieldPercent).toBeLessThan(0.8);
     expect(drain(finer) - drain(base)).toBeGreaterThan(8);

@@ -1,13 +1,13 @@
 import { describe, expect, it } from 'vitest';
-import { BREWER_CLASSES, PAPER_PER_M } from '../brewModel/hardware.js';
 import { calibrateLot } from '../calibration/calibrateLot.js';
-import { conditionsOfPlan, type BrewKit } from '../calibration/conditions.js';
+import { conditionsOfPlan } from '../calibration/conditions.js';
 import type { MeasuredBrew } from '../calibration/evidence.js';
 import { forecastBrew } from '../calibration/forecastBrew.js';
 import { forecastPlan } from '../forecast/forecastPlan.js';
 import { planRatio, type BrewPlan } from '../plan/plan.js';
 import { valueOf } from '../result.js';
 import { USUAL_SCHOOLS, type Schools } from '../schools/schools.js';
+import { CONE_KIT, PLAN } from '../testing/brews.js';
 import { boilingPointC } from '../water/boilingPoint.js';
 import { FINDINGS, type Finding } from './findings.js';
 import { moved, MOVES, type Lever } from './levers.js';
@@ -16,29 +16,12 @@ import type { LastBrew } from './situation.js';
 import type { Targets } from './targets.js';
 import { TASTE_RULES } from './tasteRules.js';
 
-const KIT: BrewKit = {
-  brewer: BREWER_CLASSES.cone,
-  paperPerM: PAPER_PER_M.ordinary,
-  ambientC: 22,
-  elevationM: 0,
-};
-const PLAN: BrewPlan = {
-  doseG: 15,
-  kettleC: 93,
-  grindUm: 700,
-  drawdownS: 170,
-  pours: [
-    { startS: 0, amountG: 45, flowGps: 6, agitation: 'swirl', isBloom: true },
-    { startS: 40, amountG: 100, flowGps: 6, agitation: 'none', isBloom: false },
-    { startS: 80, amountG: 100, flowGps: 6, agitation: 'none', isBloom: false },
-  ],
-};
 const LIMITS = { finestUm: 300, coarsestUm: 1400, coolestC: 80, hottestC: 99 };
 const nothingKnown = valueOf(calibrateLot({ brews: [] }));
 
 const outcomeOf = (plan: BrewPlan) => {
   const forecast = valueOf(
-    forecastBrew({ calibration: nothingKnown, brew: conditionsOfPlan({ plan, kit: KIT }) }),
+    forecastBrew({ calibration: nothingKnown, brew: conditionsOfPlan({ plan, kit: CONE_KIT }) }),
   );
   return {
     tdsPercent: forecast.tdsPercent.value,
@@ -51,7 +34,7 @@ const outcomeOf = (plan: BrewPlan) => {
 function measuredAs(plan: BrewPlan): MeasuredBrew {
   const { tdsPercent, drawdownS, beverageG } = outcomeOf(plan);
   return {
-    brew: conditionsOfPlan({ plan, kit: KIT }),
+    brew: conditionsOfPlan({ plan, kit: CONE_KIT }),
     drawdownS,
     tdsPercent,
     beverageG,
@@ -74,7 +57,7 @@ const advised = (change: Partial<Parameters<typeof proposeChange>[0]>) =>
   valueOf(
     proposeChange({
       plan: PLAN,
-      kit: KIT,
+      kit: CONE_KIT,
       calibration: calibrated,
       targets: targetOf(PLAN),
       limits: LIMITS,
@@ -142,7 +125,7 @@ describe('limits', () => {
   it('proposes no kettle above the boiling point of the altitude', () => {
     const boilingC = boilingPointC({ elevationM: 2400 });
     const { changes } = advised({
-      kit: { ...KIT, elevationM: 2400 },
+      kit: { ...CONE_KIT, elevationM: 2400 },
       plan: { ...PLAN, kettleC: 90 },
       findings: ['flat'],
       targets: { yieldPercent: 22 },
@@ -153,8 +136,10 @@ describe('limits', () => {
 
   it('proposes no more water than the brewer holds', () => {
     // Just high enough for 1:17.
-    const fullAt17 = valueOf(forecastPlan({ plan: moved(PLAN, 'ratio', 17) ?? PLAN, kit: KIT })).maxLevelM;
-    const low = { ...KIT, brewer: { ...KIT.brewer, heightM: fullAt17 } };
+    const fullAt17 = valueOf(
+      forecastPlan({ plan: moved(PLAN, 'ratio', 17) ?? PLAN, kit: CONE_KIT }),
+    ).maxLevelM;
+    const low = { ...CONE_KIT, brewer: { ...CONE_KIT.brewer, heightM: fullAt17 } };
     const weaker = { tdsPercent: (targetOf(PLAN).tdsPercent ?? 0) - 0.15 };
     const held = advised({ kit: low, targets: weaker, levers: ['ratio'] }).changes[0];
     const free = advised({ targets: weaker, levers: ['ratio'] }).changes[0];
@@ -166,7 +151,7 @@ describe('limits', () => {
     const ask = (change: object) =>
       proposeChange({
         plan: PLAN,
-        kit: KIT,
+        kit: CONE_KIT,
         calibration: calibrated,
         targets: {},
         limits: LIMITS,

@@ -1,21 +1,9 @@
 import { describe, expect, it } from 'vitest';
-import { BREWER_CLASSES, PAPER_PER_M } from '../brewModel/hardware.js';
-import type { BrewPlan } from '../plan/plan.js';
 import { valueOf } from '../result.js';
+import { CONE_KIT as kit, PLAN as plan } from '../testing/brews.js';
 import { forgiveness } from './forgiveness.js';
 import { ORDINARY_ERRORS } from './handErrors.js';
 
-const kit = { brewer: BREWER_CLASSES.cone, paperPerM: PAPER_PER_M.ordinary, ambientC: 22, elevationM: 0 };
-const plan: BrewPlan = {
-  doseG: 15,
-  kettleC: 94,
-  grindUm: 680,
-  drawdownS: 170,
-  pours: [
-    { startS: 0, amountG: 45, flowGps: 6, agitation: 'swirl', isBloom: true },
-    { startS: 40, amountG: 205, flowGps: 6, agitation: 'none', isBloom: false },
-  ],
-};
 const few = (change: Partial<Parameters<typeof forgiveness>[0]> = {}) =>
   valueOf(forgiveness({ plan, kit, count: 120, ...change }));
 
