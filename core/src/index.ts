@@ -39,12 +39,14 @@ export { type IndividualsChart, type RunRule } from './statistics/individualsCha
 
 export { BREWER_CLASSES, PAPER_PER_M } from './brewModel/hardware.js';
 export { plainWaterDrainS } from './brewModel/plainWaterDrain.js';
+export { momentsOf } from './brewModel/series.js';
 export { DEFAULT_LOT, simulateBrew } from './brewModel/simulateBrew.js';
 export type {
   BrewerGeometry,
   BrewForecast,
   BrewModelInput,
   BrewMoment,
+  BrewSeries,
   BrewWarning,
   BrewWarningKind,
   ChilledBall,

@@ -131,7 +131,7 @@ export function practiceFacts(): string {
         ...brew,
       }),
     );
-    const hottestC = Math.max(...series.map(({ slurryC }) => slurryC));
+    const hottestC = Math.max(...series.slurryC);
     return [
       name,
       target,

@@ -1,6 +1,6 @@
 import { formatDuration } from '../quantity/duration.js';
 import type { BrewSetup } from './setup.js';
-import type { BrewMoment, BrewWarning } from './types.js';
+import type { BrewSeries, BrewWarning } from './types.js';
 
 /** Three quarters of the brewer is where practice stops pouring: the rest is room for a swirl. */
 const FULL_SHARE = 0.75;
@@ -19,7 +19,7 @@ export function brewWarnings({
   maxLevelM,
 }: {
   setup: BrewSetup;
-  series: readonly BrewMoment[];
+  series: BrewSeries;
   drawdownS: number | null;
   maxLevelM: number;
 }): BrewWarning[] {
@@ -40,58 +40,59 @@ function kettleWarnings({ inflows, boilingC }: BrewSetup): BrewWarning[] {
   return [{ kind: 'kettle-above-boiling', atS: hottest.startS, message }];
 }
 
-function levelWarnings({ input }: BrewSetup, series: readonly BrewMoment[]): BrewWarning[] {
+function levelWarnings({ input }: BrewSetup, series: BrewSeries): BrewWarning[] {
   const { heightM } = input.brewer;
-  const over = series.find(({ levelM }) => levelM > heightM);
-  if (over) {
+  const over = series.levelM.findIndex((levelM) => levelM > heightM);
+  if (over >= 0) {
     const message = 'The slurry runs over the rim; pour less at once, later, or take a larger brewer.';
-    return [{ kind: 'overflow', atS: over.atS, message }];
+    return [{ kind: 'overflow', atS: series.atS[over] ?? 0, message }];
   }
-  const full = series.find(({ levelM }) => levelM > FULL_SHARE * heightM);
-  if (!full) return [];
+  const full = series.levelM.findIndex((levelM) => levelM > FULL_SHARE * heightM);
+  if (full < 0) return [];
   const message = 'The brewer is three quarters full; wait before pouring on, and do not swirl.';
-  return [{ kind: 'nearly-full', atS: full.atS, message }];
+  return [{ kind: 'nearly-full', atS: series.atS[full] ?? 0, message }];
 }
 
-function swirlWarnings({ input }: BrewSetup, series: readonly BrewMoment[]): BrewWarning[] {
+function swirlWarnings({ input }: BrewSetup, series: BrewSeries): BrewWarning[] {
   return input.agitation.flatMap(({ atS, kind }): BrewWarning[] => {
-    const moment = series.find((each) => each.atS >= atS);
-    if (!moment || moment.levelM <= FULL_SHARE * input.brewer.heightM) return [];
+    const levelM = series.levelM[indexAt(series, atS)] ?? 0;
+    if (levelM <= FULL_SHARE * input.brewer.heightM) return [];
     const message = `The brewer is too full to ${kind} at ${formatDuration(atS)}: grounds go over the rim. Wait until it has drained, or leave it out.`;
     return [{ kind: 'agitated-when-full', atS, message }];
   });
 }
 
-function stallWarnings(
-  { inflows }: BrewSetup,
-  series: readonly BrewMoment[],
-  drawdownS: number | null,
-): BrewWarning[] {
+function stallWarnings({ inflows }: BrewSetup, series: BrewSeries, drawdownS: number | null): BrewWarning[] {
   const pouredByS = Math.max(...inflows.map(({ endS }) => endS));
-  const stalled = between(series, pouredByS, Infinity).find(
-    ({ aboveBedG, outflowGps }) => aboveBedG > STALL.aboveBedG && outflowGps < STALL.outflowGps,
-  );
-  if (!stalled) return [];
+  let stalled = indexAt(series, pouredByS);
+  while (stalled < series.atS.length && !isStalled(series, stalled)) stalled += 1;
+  if (stalled === series.atS.length) return [];
   const drains = drawdownS === null ? 'it does not drain' : `it drains by ${formatDuration(drawdownS)}`;
   const message = `The brew stalls, ${drains}; grind coarser, agitate less, or take out fines.`;
-  return [{ kind: 'stall', atS: stalled.atS, message }];
+  return [{ kind: 'stall', atS: series.atS[stalled] ?? 0, message }];
 }
 
-function dryWarnings({ inflows, doseKg, model }: BrewSetup, series: readonly BrewMoment[]): BrewWarning[] {
+function isStalled({ aboveBedG, outflowGps }: BrewSeries, index: number): boolean {
+  return (aboveBedG[index] ?? 0) > STALL.aboveBedG && (outflowGps[index] ?? 0) < STALL.outflowGps;
+}
+
+function dryWarnings({ inflows, doseKg, model }: BrewSetup, series: BrewSeries): BrewWarning[] {
   let pouredKg = 0;
   return inflows.flatMap(({ startS, endS, kgPerS }): BrewWarning[] => {
     const isBloomed = pouredKg > BLOOM_MOST * doseKg;
     pouredKg += (endS - startS) * kgPerS;
-    const before = isBloomed ? between(series, startS - DRY_S, startS) : [];
-    const isDry = before.length > 0 && before.every(({ aboveBedG }) => aboveBedG < model.drainedKg * 1000);
+    const before = isBloomed
+      ? series.aboveBedG.slice(indexAt(series, startS - DRY_S), indexAt(series, startS))
+      : [];
+    const isDry = before.length > 0 && before.every((aboveBedG) => aboveBedG < model.drainedKg * 1000);
     if (!isDry) return [];
     const message = `The bed stands dry before the pour at ${formatDuration(startS)}; pour earlier or grind finer, unless that is wanted.`;
     return [{ kind: 'bed-dry', atS: startS, message }];
   });
 }
 
-/** Moments from a time on and before another; a series stands in order of time, evenly. */
-function between(series: readonly BrewMoment[], fromS: number, untilS: number): readonly BrewMoment[] {
-  const everyS = (series[1]?.atS ?? 1) - (series[0]?.atS ?? 0);
-  return series.slice(Math.max(0, Math.ceil(fromS / everyS)), Math.max(0, Math.ceil(untilS / everyS)));
+/** First index at a time or after it; a series stands evenly in time. Past its end it is the length. */
+function indexAt({ atS }: BrewSeries, seconds: number): number {
+  const everyS = (atS[1] ?? 1) - (atS[0] ?? 0);
+  return Math.min(atS.length, Math.max(0, Math.ceil(seconds / everyS)));
 }

@@ -3,6 +3,7 @@ import { valueOf } from '../result.js';
 import { GOLDEN_BREW } from '../testing/brews.js';
 import { BREWER_CLASSES, PAPER_PER_M } from './hardware.js';
 import { plainWaterDrainS } from './plainWaterDrain.js';
+import { momentsOf } from './series.js';
 import { DEFAULT_LOT, simulateBrew } from './simulateBrew.js';
 import type { BrewModelInput } from './types.js';
 
@@ -66,7 +67,7 @@ describe('things set on, under and beside a brewer', () => {
 
   it('ends the cup when the brewer is lifted, and keeps what still runs out apart', () => {
     const lifted = brewed({ liftAtS: 110 });
-    const at110 = base.series.find(({ atS }) => atS === 110);
+    const at110 = momentsOf(base.series).find(({ atS }) => atS === 110);
     expect(lifted.beverageG).toBeCloseTo(at110?.beverageG ?? 0, 6);
     expect(lifted.yieldPercent).toBeCloseTo(at110?.yieldPercent ?? 0, 6);
     const after = lifted.afterLift;

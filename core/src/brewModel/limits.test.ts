@@ -6,6 +6,7 @@ import { BREW_MODEL } from './constants.js';
 import { BREWER_CLASSES, fillOf } from './hardware.js';
 import { particlesOf } from './particles.js';
 import { runBrew } from './runBrew.js';
+import { momentsOf } from './series.js';
 import { setupOf } from './setup.js';
 import { DEFAULT_LOT, simulateBrew } from './simulateBrew.js';
 import type { BrewModelInput } from './types.js';
@@ -138,7 +139,7 @@ describe('what always goes one way', () => {
   it('wets a fresh roast more slowly than one that has lost its gas', () => {
     const held = [1, 7, 14, 30, 90].map((ageDays) => {
       const brew = brewed({ lot: { ...DEFAULT_LOT, ageDays } });
-      return brew.series.find(({ atS }) => atS === 10)?.aboveBedG ?? 0;
+      return momentsOf(brew.series).find(({ atS }) => atS === 10)?.aboveBedG ?? 0;
     });
     expect(held).toEqual(rising(held).reverse());
     expect(held[0]).toBeGreaterThan(held[4] ?? 0);

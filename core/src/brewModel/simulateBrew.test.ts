@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { BREWER_CLASSES, PAPER_PER_M } from './hardware.js';
 import { particlesOf } from './particles.js';
+import { momentsOf } from './series.js';
 import { DEFAULT_LOT, simulateBrew } from './simulateBrew.js';
 import { valueOf } from '../result.js';
 import { GOLDEN_BREW } from '../testing/brews.js';
@@ -59,7 +60,7 @@ describe('the golden brew', () => {
   ])(
     'passes through its states: at %i s %d g above the bed, %d °C',
     (atS, aboveBedG, slurryC, cupWaterG, yieldPercent) => {
-      const moment = brewed(GOLDEN_BREW).series.find((each) => Math.abs(each.atS - atS) < 1e-6);
+      const moment = momentsOf(brewed(GOLDEN_BREW).series).find((each) => Math.abs(each.atS - atS) < 1e-6);
       expect(moment?.aboveBedG).toBeCloseTo(aboveBedG, 3);
       expect(moment?.slurryC).toBeCloseTo(slurryC, 2);
       // The cup holds the water and its solutes.
@@ -143,9 +144,11 @@ describe('every brew', () => {
         expect(brew.soluteError).toBeLessThan(1e-9);
         expect(brew.yieldPercent).toBeGreaterThan(0);
         expect(brew.yieldPercent).toBeLessThan(29);
-        expect(Math.max(...brew.series.map(({ slurryC }) => slurryC))).toBeLessThanOrEqual(kettleC);
+        expect(Math.max(...brew.series.slurryC)).toBeLessThanOrEqual(kettleC);
         expect(
-          brew.series.every(({ tdsPercent, outflowGps }) => Number.isFinite(tdsPercent) && outflowGps >= 0),
+          momentsOf(brew.series).every(
+            ({ tdsPercent, outflowGps }) => Number.isFinite(tdsPercent) && outflowGps >= 0,
+          ),
         ).toBe(true);
       }),
       { numRuns: 60 },
@@ -164,7 +167,7 @@ describe('every brew', () => {
       pours: [{ startS: 0, amountG: 200, flowGps: 1 }],
     };
     const { drawdownS, series } = brewed(trickle);
-    expect(series.find(({ atS }) => atS >= 199.9)?.aboveBedG).toBeLessThan(1.5);
+    expect(momentsOf(series).find(({ atS }) => atS >= 199.9)?.aboveBedG).toBeLessThan(1.5);
     expect(drawdownS).toBe(200);
   });
 

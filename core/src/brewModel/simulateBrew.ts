@@ -2,10 +2,10 @@ import { diluteBeverage } from '../extraction/diluteBeverage.js';
 import { success, type Result } from '../result.js';
 import { brewInputFault, type BrewInputFailure } from './checkBrew.js';
 import { runBrew, type BrewRun } from './runBrew.js';
-import { setupOf, type BrewSetup } from './setup.js';
-import { sum, type BrewState } from './state.js';
-import type { StepOutcome } from './step.js';
-import type { BrewForecast, BrewModelInput, BrewMoment, LotFactors } from './types.js';
+import { emptySeries } from './series.js';
+import { setupOf } from './setup.js';
+import { sum } from './state.js';
+import type { BrewForecast, BrewModelInput, LotFactors } from './types.js';
 import { brewWarnings } from './brewWarnings.js';
 
 /** A lot about which nothing is known: every factor 1. Two weeks old, 7 mg/g of gas at roasting (assumed). */
@@ -44,7 +44,9 @@ export function simulateBrew(
   if (fault) return fault;
   const { stepS = DISPLAY_STEP_S, longestS = LONGEST_S } = input;
   const setup = setupOf(input);
-  const series: BrewMoment[] = [momentBefore(setup)];
+  const series = emptySeries();
+  for (const column of Object.values(series)) column.push(0);
+  series.slurryC[0] = input.ambientC;
   let soluteBeforeKg = 0;
   let waterBeforeKg = 0;
   const run = runBrew(setup, {
@@ -52,11 +54,19 @@ export function simulateBrew(
     longestS,
     onGrid(state, outcome) {
       const soluteKg = sum(state.cupSolute);
-      const streamKg = state.cupWaterKg - waterBeforeKg + (soluteKg - soluteBeforeKg);
-      const streamTdsPercent = streamKg > 1e-9 ? ((soluteKg - soluteBeforeKg) / streamKg) * 100 : 0;
+      const beverageKg = state.cupWaterKg + soluteKg;
+      const streamKg = beverageKg - waterBeforeKg - soluteBeforeKg;
+      series.atS.push(state.atS);
+      series.levelM.push(outcome.levelM);
+      series.slurryC.push(state.slurryC);
+      series.outflowGps.push(outcome.outflowKgPerS * 1000);
+      series.aboveBedG.push(state.aboveKg * 1000);
+      series.beverageG.push(beverageKg * 1000);
+      series.tdsPercent.push(beverageKg > 0 ? (soluteKg / beverageKg) * 100 : 0);
+      series.streamTdsPercent.push(streamKg > 1e-9 ? ((soluteKg - soluteBeforeKg) / streamKg) * 100 : 0);
+      series.yieldPercent.push((soluteKg / setup.doseKg) * 100);
       soluteBeforeKg = soluteKg;
       waterBeforeKg = state.cupWaterKg;
-      series.push(momentOf(state, outcome, { doseKg: setup.doseKg, soluteKg, streamTdsPercent }));
     },
   });
   return success({
@@ -93,39 +103,6 @@ function afterLift({ state, cup }: BrewRun) {
   const soluteKg = sum(state.cupSolute) - cup.soluteKg;
   const beverageKg = state.cupWaterKg - cup.waterKg + soluteKg;
   return { beverageG: beverageKg * 1000, tdsPercent: beverageKg > 1e-9 ? (soluteKg / beverageKg) * 100 : 0 };
-}
-
-function momentBefore({ input }: BrewSetup): BrewMoment {
-  return {
-    atS: 0,
-    levelM: 0,
-    slurryC: input.ambientC,
-    outflowGps: 0,
-    aboveBedG: 0,
-    beverageG: 0,
-    tdsPercent: 0,
-    streamTdsPercent: 0,
-    yieldPercent: 0,
-  };
-}
-
-function momentOf(
-  state: BrewState,
-  outcome: StepOutcome,
-  { doseKg, soluteKg, streamTdsPercent }: { doseKg: number; soluteKg: number; streamTdsPercent: number },
-): BrewMoment {
-  const beverageKg = state.cupWaterKg + soluteKg;
-  return {
-    atS: state.atS,
-    levelM: outcome.levelM,
-    slurryC: state.slurryC,
-    outflowGps: outcome.outflowKgPerS * 1000,
-    aboveBedG: state.aboveKg * 1000,
-    beverageG: beverageKg * 1000,
-    tdsPercent: beverageKg > 0 ? (soluteKg / beverageKg) * 100 : 0,
-    streamTdsPercent,
-    yieldPercent: (soluteKg / doseKg) * 100,
-  };
 }
 
 function balanceErrors({ state, pouredKg }: BrewRun): { waterError: number; soluteError: number } {

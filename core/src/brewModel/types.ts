@@ -92,6 +92,9 @@ export interface BrewMoment {
   yieldPercent: number;
 }
 
+/** A brew over time as columns, one figure at every whole step. */
+export type BrewSeries = Readonly<Record<keyof BrewMoment, readonly number[]>>;
+
 export type BrewWarningKind =
   'overflow' | 'nearly-full' | 'agitated-when-full' | 'stall' | 'bed-dry' | 'kettle-above-boiling';
 
@@ -120,5 +123,5 @@ export interface BrewForecast {
   /** Relative errors of the balances, which should be no more than rounding. */
   waterError: number;
   soluteError: number;
-  series: BrewMoment[];
+  series: BrewSeries;
 }

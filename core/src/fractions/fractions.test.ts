@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { BREWER_CLASSES, PAPER_PER_M } from '../brewModel/hardware.js';
+import { momentsOf } from '../brewModel/series.js';
 import { DEFAULT_LOT, simulateBrew } from '../brewModel/simulateBrew.js';
 import { planWaterG, type BrewPlan } from '../plan/plan.js';
 import { valueOf } from '../result.js';
@@ -21,7 +22,7 @@ const wanting = (...wanted: (boolean | null)[]) =>
 
 /** Cups of a modelled brew, changed every 15 s from its first drop. */
 function modelledCups(bloomS: number): Fraction[] {
-  const { series } = valueOf(
+  const brew = valueOf(
     simulateBrew({
       doseG: 15,
       grind: { d50Um: 700 },
@@ -38,6 +39,7 @@ function modelledCups(bloomS: number): Fraction[] {
       elevationM: 0,
     }),
   );
+  const series = momentsOf(brew.series);
   const end = series.at(-1)?.atS ?? 0;
   const at = (seconds: number) => series.find(({ atS }) => atS >= seconds - 1e-9) ?? series.at(-1);
   const cups: Fraction[] = [];
