@@ -11,6 +11,8 @@ export default defineConfig({
           name: 'unit',
           include: ['{core,contract,server,cli,web,measures}/src/**/*.test.{ts,tsx}'],
           setupFiles: ['web/src/testing/setup.ts'],
+          // The fuzzes of the brew model take seconds on a slow machine.
+          testTimeout: 30_000,
         },
       },
       {
