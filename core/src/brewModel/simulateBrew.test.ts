@@ -191,6 +191,16 @@ describe('every brew', () => {
     });
   });
 
+  it('needs a step that gets somewhere', () => {
+    for (const stepS of [0, -1, NaN, 60]) {
+      expect(simulateBrew({ ...GOLDEN_BREW, stepS })).toMatchObject({
+        field: 'stepS',
+        allowed: '0.01 to 5 s',
+      });
+    }
+    expect(simulateBrew({ ...GOLDEN_BREW, longestS: Infinity })).toMatchObject({ field: 'longestS' });
+  });
+
   it('needs water and a grind', () => {
     expect(simulateBrew({ ...GOLDEN_BREW, pours: [] })).toMatchObject({ reason: 'no-water' });
     expect(simulateBrew({ ...GOLDEN_BREW, grind: { parts: [] } })).toMatchObject({ reason: 'no-grind' });

@@ -1,4 +1,5 @@
 import { diluteBeverage } from '../extraction/diluteBeverage.js';
+import { firstOutOfRange, type Range } from '../input/ranges.js';
 import { success, type Result } from '../result.js';
 import { brewInputFault, type BrewInputFailure } from './checkBrew.js';
 import { runBrew, type BrewRun } from './runBrew.js';
@@ -23,6 +24,11 @@ export const DEFAULT_LOT: LotFactors = {
 const DISPLAY_STEP_S = 0.25;
 /** When a brew that does not drain is given up, s. */
 const LONGEST_S = 1200;
+/** A step of nothing would never end. */
+const STEP_RANGES = {
+  stepS: { low: 0.01, high: 5, unit: 's' },
+  longestS: { low: 1, high: 7200, unit: 's' },
+} satisfies Record<string, Range>;
 
 /**
  * What a filter brew does: level, heat, outflow, strength and yield over time, by a lumped model of free
@@ -40,7 +46,7 @@ const LONGEST_S = 1200;
 export function simulateBrew(
   input: BrewModelInput & { stepS?: number; longestS?: number },
 ): Result<BrewForecast, never> | BrewInputFailure {
-  const fault = brewInputFault(input);
+  const fault = firstOutOfRange(input, STEP_RANGES) ?? brewInputFault(input);
   if (fault) return fault;
   const { stepS = DISPLAY_STEP_S, longestS = LONGEST_S } = input;
   const setup = setupOf(input);

@@ -4,6 +4,7 @@ import { plainWaterDrainS } from '../brewModel/plainWaterDrain.js';
 import { valueOf } from '../result.js';
 import { calibrateLot } from './calibrateLot.js';
 import { FACTORS, type BrewConditions, type LearnedFactors } from './conditions.js';
+import { likeness } from './discrepancy.js';
 import { paperFromDrainTest } from './drainTest.js';
 import type { MeasuredBrew } from './evidence.js';
 import { forecastBrew } from './forecastBrew.js';
@@ -137,6 +138,18 @@ describe('a plain-water drain test', () => {
     expect(calibrateLot({ brews, drainTests: [{ ...test, seconds: 60, waterC: 130 }] })).toMatchObject({
       field: 'drainTests.0.waterC',
     });
+  });
+});
+
+describe('likeness of two brews', () => {
+  it('is whole for the same recipe, less the farther the grind, and less again in another brewer or paper', () => {
+    expect(likeness(brewAt(700), brewAt(700))).toBe(1);
+    expect(likeness(brewAt(700), brewAt(750))).toBeGreaterThan(likeness(brewAt(700), brewAt(850)));
+    const copied = { ...brewAt(700), brewer: { ...BREWER_CLASSES.cone } };
+    expect(likeness(brewAt(700), copied)).toBe(1);
+    for (const other of [{ brewer: BREWER_CLASSES.carafe }, { paperPerM: PAPER_PER_M.thick }]) {
+      expect(likeness(brewAt(700), brewAt(700, other))).toBeLessThan(0.5);
+    }
   });
 });
 

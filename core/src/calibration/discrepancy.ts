@@ -13,6 +13,13 @@ export const MODEL_ERROR: Record<Output, number> = { drawdown: 0.03, tds: 0.03, 
 /** How far two recipes may lie apart and still share the model's error (assumed). */
 const LIKE = { lnGrind: 0.2, ratio: 1.5, kettleC: 8, pouredByS: 40, pours: 1.5 };
 
+/** How much of that carries over to another brewer or paper, where most of the flow differs (assumed). */
+const OTHER_KIT = 0.3;
+
+function sameBrewer({ brewer: a }: BrewConditions, { brewer: b }: BrewConditions): boolean {
+  return a === b || (Object.keys(a) as (keyof typeof a)[]).every((figure) => a[figure] === b[figure]);
+}
+
 /**
  * How much of the model's error two brews share, 0 to 1: all of it when they are the same recipe, little when
  * they differ by 150 micrometres. This is what lets a measured brew correct the forecast of its neighbours.
@@ -23,7 +30,8 @@ export function likeness(a: BrewConditions, b: BrewConditions): number {
   for (const name of Object.keys(LIKE) as (keyof typeof LIKE)[]) {
     distance += ((first[name] - second[name]) / LIKE[name]) ** 2;
   }
-  return Math.exp(-distance / 2);
+  const sameKit = sameBrewer(a, b) && a.paperPerM === b.paperPerM;
+  return Math.exp(-distance / 2) * (sameKit ? 1 : OTHER_KIT);
 }
 
 function featuresOf(brew: BrewConditions): Record<keyof typeof LIKE, number> {

@@ -1,6 +1,6 @@
-import { firstOutOfRange, type OutOfRange, type Range } from '../input/ranges.js';
+import { firstOutOfRange, outOfRange, type OutOfRange, type Range } from '../input/ranges.js';
 import { brewInputFault, type BrewInputFailure } from '../brewModel/checkBrew.js';
-import { lotFactorsOf, type BrewConditions } from './conditions.js';
+import { lotFactorsOf, type BrewConditions, type LearnedFactors } from './conditions.js';
 import type { Output } from './discrepancy.js';
 
 /** The beverage on the server's scale at a moment of the brew. */
@@ -117,9 +117,17 @@ export function evidenceFault(brews: readonly MeasuredBrew[]): BrewInputFailure 
   return null;
 }
 
-export function conditionsFault(brew: BrewConditions): BrewInputFailure | null {
-  const nothingKnown = lotFactorsOf({ solubility: 1, rate: 1, flow: 1, retained: 1 }, brew.roastAgeDays);
-  return brewInputFault({ ...brew, lot: nothingKnown });
+const NOTHING_KNOWN: LearnedFactors = { solubility: 1, rate: 1, flow: 1, retained: 1, steepness: 1 };
+
+/** @returns what of a brew, or of the factors it is to be modelled with, cannot be; or `null` */
+export function conditionsFault(
+  brew: BrewConditions,
+  factors: LearnedFactors = NOTHING_KNOWN,
+): BrewInputFailure | null {
+  return (
+    outOfRange('steepness', factors.steepness, { low: 0.1, high: 10, unit: '' }) ??
+    brewInputFault({ ...brew, lot: lotFactorsOf(factors, brew.roastAgeDays) })
+  );
 }
 
 function traceFault(trace: readonly TracePoint[]): OutOfRange | null {

@@ -53,7 +53,7 @@ export function scalePlan({
   | Failure<'brewer-too-small'> {
   const fault =
     outOfRange('doseG', doseG, { low: 5, high: 120, unit: 'g' }) ??
-    conditionsFault(conditionsOfPlan({ plan, kit }));
+    conditionsFault(conditionsOfPlan({ plan, kit }), factors);
   if (fault) return fault;
   const scaled = proportional(plan, doseG);
   const [planFault] = planFaults({ plan: scaled });

@@ -55,6 +55,8 @@ describe('how a recipe forgives', () => {
     expect(forgiveness({ plan, kit, errors: { ...ORDINARY_ERRORS, pourS: -1 } })).toMatchObject({
       field: 'pourS',
     });
+    const factors = { solubility: 1, rate: NaN, flow: 1, retained: 1, steepness: 1 };
+    expect(forgiveness({ plan, kit, factors })).toMatchObject({ field: 'lot.rate' });
     expect(forgiveness({ plan: { ...plan, kettleC: 300 }, kit })).toMatchObject({ field: 'kettleC' });
   });
 });

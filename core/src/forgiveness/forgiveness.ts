@@ -82,7 +82,7 @@ export function forgiveness({
   const fault =
     firstOutOfRange({ count, seed }, RANGES) ??
     firstOutOfRange(errors, ERROR_RANGES) ??
-    conditionsFault(brew);
+    conditionsFault(brew, factors);
   if (fault) return fault;
   const meant = modelledBrew(brew, factors);
   const brewed = (sizes: HandErrors, brews: number) => {

@@ -1,3 +1,4 @@
+import { outOfRange } from '../input/ranges.js';
 import { success, type Result } from '../result.js';
 import { fractionFault, type Fraction, type FractionFault } from './fraction.js';
 
@@ -24,7 +25,7 @@ export function cumulativeFractions({
   fractions: readonly Fraction[];
   doseG: number;
 }): Result<CumulativePoint[], never> | FractionFault {
-  const fault = fractionFault(fractions);
+  const fault = outOfRange('doseG', doseG, { low: 0.1, high: 500, unit: 'g' }) ?? fractionFault(fractions);
   if (fault) return fault;
   let beverageG = 0;
   let solidsG: number | null = 0;

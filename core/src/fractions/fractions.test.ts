@@ -86,6 +86,7 @@ describe('cups added up', () => {
       });
     expect(bad({ tdsPercent: 40 })).toMatchObject({ field: 'fractions.1.tdsPercent', allowed: '0 to 25 %' });
     expect(bad({ startS: 40 })).toMatchObject({ reason: 'fractions-overlap' });
+    expect(cumulativeFractions({ fractions: CUPS, doseG: 0 })).toMatchObject({ field: 'doseG' });
     expect(cumulativeFractions({ fractions: [], doseG: 15 })).toMatchObject({ reason: 'no-fractions' });
   });
 });
