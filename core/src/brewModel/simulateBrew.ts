@@ -3,10 +3,10 @@ import { firstOutOfRange, type Range } from '../input/ranges.js';
 import { success, type Result } from '../result.js';
 import { brewInputFault, type BrewInputFailure } from './checkBrew.js';
 import { runBrew, type BrewRun } from './runBrew.js';
-import { emptySeries } from './series.js';
+import { seriesRecorder } from './series.js';
 import { setupOf } from './setup.js';
 import { sum } from './state.js';
-import type { BrewForecast, BrewModelInput, LotFactors } from './types.js';
+import type { BrewForecast, BrewModelInput, BrewMoment, LotFactors } from './types.js';
 import { brewWarnings } from './brewWarnings.js';
 
 /** A lot about which nothing is known: every factor 1. Two weeks old, 7 mg/g of gas at roasting (assumed). */
@@ -30,6 +30,19 @@ const STEP_RANGES = {
   longestS: { low: 1, high: 7200, unit: 's' },
 } satisfies Record<string, Range>;
 
+/** Before the first drop. */
+const NOTHING_YET: BrewMoment = {
+  atS: 0,
+  levelM: 0,
+  slurryC: 0,
+  outflowGps: 0,
+  aboveBedG: 0,
+  beverageG: 0,
+  tdsPercent: 0,
+  streamTdsPercent: 0,
+  yieldPercent: 0,
+};
+
 /**
  * What a filter brew does: level, heat, outflow, strength and yield over time, by a lumped model of free
  * water, a layered bed, a clogging paper and three classes of solubles.
@@ -50,9 +63,8 @@ export function simulateBrew(
   if (fault) return fault;
   const { stepS = DISPLAY_STEP_S, longestS = LONGEST_S } = input;
   const setup = setupOf(input);
-  const series = emptySeries();
-  for (const column of Object.values(series)) column.push(0);
-  series.slurryC[0] = input.ambientC;
+  const recorder = seriesRecorder();
+  recorder.add({ ...NOTHING_YET, slurryC: input.ambientC });
   let soluteBeforeKg = 0;
   let waterBeforeKg = 0;
   const run = runBrew(setup, {
@@ -62,19 +74,22 @@ export function simulateBrew(
       const soluteKg = sum(state.cupSolute);
       const beverageKg = state.cupWaterKg + soluteKg;
       const streamKg = beverageKg - waterBeforeKg - soluteBeforeKg;
-      series.atS.push(state.atS);
-      series.levelM.push(outcome.levelM);
-      series.slurryC.push(state.slurryC);
-      series.outflowGps.push(outcome.outflowKgPerS * 1000);
-      series.aboveBedG.push(state.aboveKg * 1000);
-      series.beverageG.push(beverageKg * 1000);
-      series.tdsPercent.push(beverageKg > 0 ? (soluteKg / beverageKg) * 100 : 0);
-      series.streamTdsPercent.push(streamKg > 1e-9 ? ((soluteKg - soluteBeforeKg) / streamKg) * 100 : 0);
-      series.yieldPercent.push((soluteKg / setup.doseKg) * 100);
+      recorder.add({
+        atS: state.atS,
+        levelM: outcome.levelM,
+        slurryC: state.slurryC,
+        outflowGps: outcome.outflowKgPerS * 1000,
+        aboveBedG: state.aboveKg * 1000,
+        beverageG: beverageKg * 1000,
+        tdsPercent: beverageKg > 0 ? (soluteKg / beverageKg) * 100 : 0,
+        streamTdsPercent: streamKg > 1e-9 ? ((soluteKg - soluteBeforeKg) / streamKg) * 100 : 0,
+        yieldPercent: (soluteKg / setup.doseKg) * 100,
+      });
       soluteBeforeKg = soluteKg;
       waterBeforeKg = state.cupWaterKg;
     },
   });
+  const series = recorder.series();
   return success({
     ...servedCup(run, input),
     drawdownS: run.drawdownS,

@@ -16,6 +16,9 @@ const MOST_CELLS = 16;
 const rates = new Float64Array(POOLS);
 const ownPart = new Float64Array(MOST_CELLS);
 const abovePart = new Float64Array(MOST_CELLS);
+const sources = new Float64Array(MOST_CELLS);
+/** From a class's pools in one cell to those in the next. */
+const PER_CELL = CLASSES * POOLS;
 
 /**
  * Solutes of every class through one step: release from the grains, down the cells with the water, exchange
@@ -73,26 +76,47 @@ export function moveSolutes(
     const bound3 = unreached * (grainSoluteAtStart[atStart + 3] ?? 0);
     const bound4 = unreached * (grainSoluteAtStart[atStart + 4] ?? 0);
 
+    // A pool keeps its share of what it had, and takes its share of what is bound and of the water around it.
+    const kept0 = 1 - reach0;
+    const kept1 = 1 - reach1;
+    const kept2 = 1 - reach2;
+    const kept3 = 1 - reach3;
+    const kept4 = 1 - reach4;
+    const stays0 = reach0 * bound0;
+    const stays1 = reach1 * bound1;
+    const stays2 = reach2 * bound2;
+    const stays3 = reach3 * bound3;
+    const stays4 = reach4 * bound4;
+    const stays = stays0 + stays1 + stays2 + stays3 + stays4;
+    const taken0 = reach0 * holding0;
+    const taken1 = reach1 * holding1;
+    const taken2 = reach2 * holding2;
+    const taken3 = reach3 * holding3;
+    const taken4 = reach4 * holding4;
+
     let own = 0;
     let above = 1;
     let ownSum = 0;
     let aboveSum = 0;
+    let at = poolIndex(0, kind, 0);
     for (let cell = 0; cell < cells; cell++) {
-      const at = poolIndex(cell, kind, 0);
       const source =
-        reach0 * ((grainSolute[at] ?? 0) - bound0) +
-        reach1 * ((grainSolute[at + 1] ?? 0) - bound1) +
-        reach2 * ((grainSolute[at + 2] ?? 0) - bound2) +
-        reach3 * ((grainSolute[at + 3] ?? 0) - bound3) +
-        reach4 * ((grainSolute[at + 4] ?? 0) - bound4);
+        reach0 * (grainSolute[at] ?? 0) +
+        reach1 * (grainSolute[at + 1] ?? 0) +
+        reach2 * (grainSolute[at + 2] ?? 0) +
+        reach3 * (grainSolute[at + 3] ?? 0) +
+        reach4 * (grainSolute[at + 4] ?? 0) -
+        stays;
       const inflow = entering + perCell * cell;
       const perKg = 1 / (cellKg + inflow + perCell + exchange + held);
       own = ((poreSolute[kind * cells + cell] ?? 0) + source + inflow * own) * perKg;
       above = (inflow * above + exchange) * perKg;
       ownPart[cell] = own;
       abovePart[cell] = above;
+      sources[cell] = source;
       ownSum += own;
       aboveSum += above;
+      at += PER_CELL;
     }
     const aboveConcentration =
       ((aboveSolute[kind] ?? 0) + exchange * ownSum) /
@@ -100,25 +124,15 @@ export function moveSolutes(
 
     let upstream = aboveConcentration;
     let exchanged = 0;
+    at = poolIndex(0, kind, 0);
     for (let cell = 0; cell < cells; cell++) {
       const concentration = (ownPart[cell] ?? 0) + (abovePart[cell] ?? 0) * aboveConcentration;
-      const at = poolIndex(cell, kind, 0);
-      const left0 = grainSolute[at] ?? 0;
-      const left1 = grainSolute[at + 1] ?? 0;
-      const left2 = grainSolute[at + 2] ?? 0;
-      const left3 = grainSolute[at + 3] ?? 0;
-      const left4 = grainSolute[at + 4] ?? 0;
-      const given0 = reach0 * (left0 - bound0 - holding0 * concentration);
-      const given1 = reach1 * (left1 - bound1 - holding1 * concentration);
-      const given2 = reach2 * (left2 - bound2 - holding2 * concentration);
-      const given3 = reach3 * (left3 - bound3 - holding3 * concentration);
-      const given4 = reach4 * (left4 - bound4 - holding4 * concentration);
-      grainSolute[at] = left0 - given0;
-      grainSolute[at + 1] = left1 - given1;
-      grainSolute[at + 2] = left2 - given2;
-      grainSolute[at + 3] = left3 - given3;
-      grainSolute[at + 4] = left4 - given4;
-      const released = given0 + given1 + given2 + given3 + given4;
+      grainSolute[at] = (grainSolute[at] ?? 0) * kept0 + stays0 + taken0 * concentration;
+      grainSolute[at + 1] = (grainSolute[at + 1] ?? 0) * kept1 + stays1 + taken1 * concentration;
+      grainSolute[at + 2] = (grainSolute[at + 2] ?? 0) * kept2 + stays2 + taken2 * concentration;
+      grainSolute[at + 3] = (grainSolute[at + 3] ?? 0) * kept3 + stays3 + taken3 * concentration;
+      grainSolute[at + 4] = (grainSolute[at + 4] ?? 0) * kept4 + stays4 + taken4 * concentration;
+      const released = (sources[cell] ?? 0) - held * concentration;
       const fromAbove = exchange * (aboveConcentration - concentration);
       const slot = kind * cells + cell;
       const inflow = entering + perCell * cell;
@@ -130,6 +144,7 @@ export function moveSolutes(
         released;
       exchanged += fromAbove;
       upstream = concentration;
+      at += PER_CELL;
     }
     aboveSolute[kind] = (aboveSolute[kind] ?? 0) - leaving * aboveKg * aboveConcentration - exchanged;
     cupSolute[kind] =
