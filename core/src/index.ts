@@ -105,14 +105,18 @@ export {
   type EditReason,
 } from './plan/editPours.js';
 export {
+  planAllWaterG,
   planRatio,
   planWaterG,
   pourEndS,
+  pourKettlesC,
   roundToTenth,
   runningTotalsG,
   type BrewPlan,
   type Pour,
 } from './plan/plan.js';
+export { keepLocked, LOCKS, type Lock, type LockReason } from './plan/keepLocked.js';
+export { joinWithNext, moveDrawdown, movePourEnd, movePourStart, splitPour } from './plan/movePours.js';
 export { planChanges, type PlanChange } from './plan/planChanges.js';
 export { amountsFromTotalsG } from './plan/amountsFromTotals.js';
 export { planFaults, type PlanFault, type PlanFaultReason } from './plan/planFaults.js';

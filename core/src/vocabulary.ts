@@ -19,8 +19,10 @@ export type RoastLevel = (typeof ROAST_LEVELS)[number];
 export const BREWER_SHAPES = ['cone', 'flat-bottom', 'carafe'] as const;
 export type BrewerShape = (typeof BREWER_SHAPES)[number];
 
-export const AGITATIONS = ['none', 'swirl', 'stir'] as const;
+export const AGITATIONS = ['none', 'swirl', 'stir', 'needle'] as const;
 export type Agitation = (typeof AGITATIONS)[number];
+/** Something done to the bed. */
+export type Agitating = Exclude<Agitation, 'none'>;
 
 export const TASTING_STAGES = ['hot', 'warm', 'cool'] as const;
 export type TastingStage = (typeof TASTING_STAGES)[number];

@@ -1,11 +1,12 @@
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, ValidateNested } from 'class-validator';
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, ValidateIf, ValidateNested } from 'class-validator';
 import { AGITATIONS, type Agitation, type BrewPlan, type Pour, type StartingReasons } from '@vendu/core';
 import type { BrewListItem } from '../brews/brews.js';
 import type { PublicationView } from '../publications/publications.js';
 import { NumberBetween, OneOf, TextUpTo } from '../validation/decorators.js';
 
 const MOST_POURS = 12;
+const isGiven = (_: object, value: unknown) => value !== undefined;
 
 export class PourDto implements Pour {
   @NumberBetween({ label: 'Start', unit: 's', min: 0, max: 3600, whole: true })
@@ -22,6 +23,10 @@ export class PourDto implements Pour {
 
   @IsBoolean({ message: 'Bloom must be yes or no.' })
   isBloom!: boolean;
+
+  @ValidateIf(isGiven)
+  @NumberBetween({ label: 'Kettle', unit: '°C', min: 60, max: 100 })
+  kettleC?: number;
 }
 
 export class PlanDto implements BrewPlan {
@@ -43,6 +48,18 @@ export class PlanDto implements BrewPlan {
 
   @NumberBetween({ label: 'Drain time', unit: 's', min: 30, max: 3600, whole: true })
   drawdownS!: number;
+
+  @ValidateIf(isGiven)
+  @IsBoolean({ message: 'Lifting the brewer must be yes or no.' })
+  lifts?: boolean;
+
+  @ValidateIf(isGiven)
+  @NumberBetween({ label: 'Chilled ball until', unit: 's', min: 1, max: 600, whole: true })
+  ballUntilS?: number;
+
+  @ValidateIf(isGiven)
+  @NumberBetween({ label: 'Bypass', unit: 'g', min: 1, max: 1000 })
+  bypassG?: number;
 }
 
 const id = (label: string) => NumberBetween({ label, unit: '', min: 1, max: 2_147_483_647, whole: true });

@@ -1,4 +1,5 @@
-import { pourEndS, runningTotalsG, type BrewPlan } from '../plan/plan.js';
+import { pourEndS, pourKettlesC, runningTotalsG, type BrewPlan } from '../plan/plan.js';
+import type { Agitating } from '../vocabulary.js';
 
 /** One thing to do at the bench, in the order of doing. */
 export type BenchStep =
@@ -10,9 +11,12 @@ export type BenchStep =
       endS: number;
       amountG: number;
       totalG: number;
+      /** Set the kettle to this before the pour, C; `null` where it stays. */
+      newKettleC: number | null;
     }
-  | { kind: 'agitate'; how: 'swirl' | 'stir'; pourNumber: number; plannedS: number }
-  | { kind: 'drawdown'; plannedS: number };
+  | { kind: 'agitate'; how: Agitating; pourNumber: number; plannedS: number }
+  | { kind: 'remove-ball'; plannedS: number }
+  | { kind: 'drawdown'; plannedS: number; lifts: boolean };
 
 /**
  * The plan as a list of instructions. Agitation comes as a step of its own, at the end of its pour,
@@ -20,6 +24,7 @@ export type BenchStep =
  */
 export function benchSteps(plan: BrewPlan): BenchStep[] {
   const totals = runningTotalsG(plan);
+  const kettlesC = pourKettlesC(plan);
   const steps = plan.pours.flatMap((pour, index): BenchStep[] => {
     const endS = pourEndS(pour);
     const poured: BenchStep = {
@@ -30,6 +35,7 @@ export function benchSteps(plan: BrewPlan): BenchStep[] {
       endS,
       amountG: pour.amountG,
       totalG: totals[index] ?? 0,
+      newKettleC: changedKettleC(kettlesC, index),
     };
     if (pour.agitation === 'none') return [poured];
     return [
@@ -37,5 +43,21 @@ export function benchSteps(plan: BrewPlan): BenchStep[] {
       { kind: 'agitate', how: pour.agitation, pourNumber: index + 1, plannedS: Math.ceil(endS) },
     ];
   });
-  return [...steps, { kind: 'drawdown', plannedS: plan.drawdownS }];
+  return [
+    ...withBall(steps, plan.ballUntilS),
+    { kind: 'drawdown', plannedS: plan.drawdownS, lifts: plan.lifts ?? false },
+  ];
+}
+
+function changedKettleC(kettlesC: readonly number[], index: number): number | null {
+  const ownC = kettlesC[index] ?? 0;
+  return index > 0 && ownC !== kettlesC[index - 1] ? ownC : null;
+}
+
+/** The ball is taken away between the steps of the pours, wherever its time falls. */
+function withBall(steps: readonly BenchStep[], ballUntilS: number | undefined): BenchStep[] {
+  if (ballUntilS === undefined) return [...steps];
+  const later = steps.findIndex(({ plannedS }) => plannedS > ballUntilS);
+  const at = later === -1 ? steps.length : later;
+  return [...steps.slice(0, at), { kind: 'remove-ball', plannedS: ballUntilS }, ...steps.slice(at)];
 }

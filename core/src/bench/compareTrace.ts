@@ -1,3 +1,4 @@
+import type { Agitating } from '../vocabulary.js';
 import { linearRegression } from 'simple-statistics';
 import { outOfRange, type OutOfRange } from '../input/ranges.js';
 import { pourEndS, runningTotalsG, type BrewPlan } from '../plan/plan.js';
@@ -33,7 +34,7 @@ export interface TraceComparison {
   /** Streams in the trace that no pour of the plan asked for. */
   unplanned: { startS: number; amountG: number }[];
   /** Swirls and stirs of the plan that nobody marked: a scale cannot see them. Empty where nothing was marked. */
-  missedAgitation: { pourNumber: number; how: 'swirl' | 'stir' }[];
+  missedAgitation: { pourNumber: number; how: Agitating }[];
 }
 
 /** Water rises faster than this while somebody pours, g/s. */

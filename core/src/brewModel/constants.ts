@@ -64,11 +64,11 @@ export const BREW_MODEL = {
   clumpedAtStart: 0.06,
   clumpBreaking: 0.005,
 
-  /** Agitation: its decay, s, what a pour adds per g/s, what a swirl or a stir adds, what either leaves of the clumps (ass.). */
+  /** Agitation: its decay, s, what a pour adds per g/s, what swirl, stir and needles add, what each leaves of the clumps (ass.). */
   agitationDecayS: 5,
   agitationPerGps: 0.2,
-  agitationOf: { swirl: 2, stir: 3 },
-  clumpsLeftBy: { swirl: 0.5, stir: 0.4 },
+  agitationOf: { swirl: 2, stir: 3, needle: 1.5 },
+  clumpsLeftBy: { swirl: 0.5, stir: 0.4, needle: 0.3 },
   /** Exchange between the water above and the bed, 1/s (prior-dominated). */
   exchangePerS: 0.0708,
   /** Wetting of grains, s, and how gas slows it (ass.). */

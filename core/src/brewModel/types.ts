@@ -1,3 +1,5 @@
+import type { Agitating } from '../vocabulary.js';
+
 /** A brewer as a frustum with drained walls, in SI units. */
 export interface BrewerGeometry {
   bottomRadiusM: number;
@@ -62,7 +64,7 @@ export interface BrewModelInput {
   kettleC: number;
   /** In any order; pours that overlap add up. */
   pours: readonly ModelPour[];
-  agitation: readonly { atS: number; kind: 'swirl' | 'stir' }[];
+  agitation: readonly { atS: number; kind: Agitating }[];
   brewer: BrewerGeometry;
   /** Resistance of the wet paper, 1/m. */
   paperPerM: number;

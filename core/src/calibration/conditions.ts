@@ -1,5 +1,5 @@
 import type { BrewModelInput, LotFactors } from '../brewModel/types.js';
-import { pourEndS, type BrewPlan } from '../plan/plan.js';
+import { pourEndS, pourKettlesC, type BrewPlan } from '../plan/plan.js';
 
 /** A brew but for what its lot is like: recipe, kit and room, and the age of the roast. */
 export type BrewConditions = Omit<BrewModelInput, 'lot'> & { roastAgeDays?: number };
@@ -50,6 +50,9 @@ export function lotFactorsOf(
   };
 }
 
+/** A steel ball out of the freezer (assumed): mass, specific heat, temperature. */
+const CHILLED_BALL = { massG: 150, heatJPerKgK: 500, startC: -15 };
+
 /** A plan as the model brews it: agitation at the end of its pour. */
 export function conditionsOfPlan({
   plan,
@@ -60,15 +63,24 @@ export function conditionsOfPlan({
   kit: BrewKit;
   roastAgeDays?: number;
 }): BrewConditions {
+  const kettlesC = pourKettlesC(plan);
   return {
     ...kit,
     doseG: plan.doseG,
     grind: { d50Um: plan.grindUm },
     kettleC: plan.kettleC,
-    pours: plan.pours.map(({ startS, amountG, flowGps }) => ({ startS, amountG, flowGps })),
+    pours: plan.pours.map(({ startS, amountG, flowGps }, index) => ({
+      startS,
+      amountG,
+      flowGps,
+      ...(kettlesC[index] === plan.kettleC ? {} : { kettleC: kettlesC[index] ?? plan.kettleC }),
+    })),
     agitation: plan.pours.flatMap((pour) =>
       pour.agitation === 'none' ? [] : [{ atS: pourEndS(pour), kind: pour.agitation }],
     ),
+    ...(plan.lifts ? { liftAtS: plan.drawdownS } : {}),
+    ...(plan.bypassG ? { bypassG: plan.bypassG } : {}),
+    ...(plan.ballUntilS ? { chilledBall: { ...CHILLED_BALL, untilS: plan.ballUntilS } } : {}),
     ...(roastAgeDays === undefined ? {} : { roastAgeDays }),
   };
 }

@@ -12,6 +12,8 @@ export interface Pour {
   agitation: Agitation;
   /** The first pour may be a bloom: wet all grounds, then wait. */
   isBloom: boolean;
+  /** Where the kettle is set anew for this pour, C; it stays so for the pours after it. */
+  kettleC?: number;
 }
 
 /**
@@ -24,13 +26,30 @@ export interface BrewPlan {
   /** Median particle size aimed at, micrometres. */
   grindUm: number;
   pours: readonly Pour[];
-  /** When the stream should turn to drops, s on the brew clock. */
+  /** When the stream should turn to drops, s on the brew clock; or when the brewer is lifted off. */
   drawdownS: number;
+  /** The brewer is lifted off at `drawdownS`, whatever still runs. */
+  lifts?: boolean;
+  /** A chilled ball lies under the outlet from the start until this time, s. */
+  ballUntilS?: number;
+  /** Water added to the finished beverage, g. */
+  bypassG?: number;
 }
 
 /** Water of the whole plan, g. */
 export function planWaterG({ pours }: Pick<BrewPlan, 'pours'>): number {
   return roundToTenth(pours.reduce((sum, pour) => sum + pour.amountG, 0));
+}
+
+/** Kettle of each pour, C: the plan's, until a pour sets it anew. */
+export function pourKettlesC({ kettleC, pours }: Pick<BrewPlan, 'kettleC' | 'pours'>): number[] {
+  let atC = kettleC;
+  return pours.map((pour) => (atC = pour.kettleC ?? atC));
+}
+
+/** All water of the recipe, g: what is poured and what is added to the finished beverage. */
+export function planAllWaterG(plan: Pick<BrewPlan, 'pours' | 'bypassG'>): number {
+  return roundToTenth(planWaterG(plan) + (plan.bypassG ?? 0));
 }
 
 /** Ratio as g of water per g of dose; `doseG` above 0. */

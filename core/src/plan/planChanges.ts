@@ -1,10 +1,21 @@
 import { formatDuration } from '../quantity/duration.js';
 import { formatRatio } from '../quantity/ratio.js';
-import { planRatio, planWaterG, roundToTenth, runningTotalsG, type BrewPlan } from './plan.js';
+import { planRatio, planWaterG, pourKettlesC, roundToTenth, runningTotalsG, type BrewPlan } from './plan.js';
 
 /** One figure that differs between two plans, with both readings ready for print. */
 export interface PlanChange {
-  figure: 'dose' | 'water' | 'ratio' | 'kettle' | 'grind' | 'pours' | 'bloom' | 'agitation' | 'drawdown';
+  figure:
+    | 'dose'
+    | 'water'
+    | 'ratio'
+    | 'kettle'
+    | 'grind'
+    | 'pours'
+    | 'bloom'
+    | 'agitation'
+    | 'drawdown'
+    | 'ball'
+    | 'bypass';
   from: string;
   to: string;
 }
@@ -23,15 +34,31 @@ export function planChanges({ from, to }: { from: BrewPlan; to: BrewPlan }): Pla
 
 const FIGURES: { figure: PlanChange['figure']; print: (plan: BrewPlan) => string }[] = [
   { figure: 'grind', print: (plan) => `${plan.grindUm} µm` },
-  { figure: 'kettle', print: (plan) => `${plan.kettleC} °C` },
+  { figure: 'kettle', print: printKettle },
   { figure: 'dose', print: (plan) => `${roundToTenth(plan.doseG)} g` },
   { figure: 'water', print: (plan) => `${planWaterG(plan)} g` },
   { figure: 'ratio', print: (plan) => formatRatio(planRatio(plan)) },
   { figure: 'bloom', print: printBloom },
   { figure: 'pours', print: printPours },
   { figure: 'agitation', print: printAgitation },
-  { figure: 'drawdown', print: (plan) => formatDuration(plan.drawdownS) },
+  {
+    figure: 'drawdown',
+    print: (plan) => `${plan.lifts ? 'lifted at ' : ''}${formatDuration(plan.drawdownS)}`,
+  },
+  {
+    figure: 'ball',
+    print: ({ ballUntilS }) => (ballUntilS ? `until ${formatDuration(ballUntilS)}` : 'none'),
+  },
+  { figure: 'bypass', print: ({ bypassG }) => (bypassG ? `${bypassG} g` : 'none') },
 ];
+
+function printKettle(plan: BrewPlan): string {
+  const changes = pourKettlesC(plan).flatMap((kettleC, index, all) =>
+    index > 0 && kettleC !== all[index - 1] ? [`${kettleC} °C from pour ${index + 1}`] : [],
+  );
+  const firstC = plan.pours[0]?.kettleC ?? plan.kettleC;
+  return [`${firstC} °C`, ...changes].join(', ');
+}
 
 function printBloom({ pours }: BrewPlan): string {
   const [first, second] = pours;

@@ -8,7 +8,8 @@ export type PlanFaultReason =
   | 'pours-overlap'
   | 'bloom-not-first'
   | 'drawdown-before-last-pour'
-  | 'kettle-above-boiling';
+  | 'kettle-above-boiling'
+  | 'ball-after-the-end';
 
 /** Why a plan cannot be brewed as written. `field` is the path in the plan, as in `pours.1.startS`. */
 export interface PlanFault {
@@ -70,12 +71,26 @@ export function planFaults({ plan, boilingC }: { plan: BrewPlan; boilingC?: numb
       message: `The last pour ends at ${formatDuration(lastEndS)}; the drawdown must end later.`,
     });
   }
-  if (boilingC !== undefined && plan.kettleC > boilingC) {
+  if (plan.ballUntilS !== undefined && plan.ballUntilS >= plan.drawdownS) {
     faults.push({
-      reason: 'kettle-above-boiling',
-      field: 'kettleC',
-      message: `Water boils at ${boilingC.toFixed(1)} °C at the lab's elevation; set the kettle to ${Math.floor(boilingC)} °C or less.`,
+      reason: 'ball-after-the-end',
+      field: 'ballUntilS',
+      message: `The chilled ball is taken away before ${formatDuration(plan.drawdownS)}, when the brew ends.`,
     });
   }
-  return faults;
+  return boilingC === undefined ? faults : [...faults, ...kettleFaults(plan, boilingC)];
+}
+
+function kettleFaults({ kettleC, pours }: BrewPlan, boilingC: number): PlanFault[] {
+  const kettles = [
+    { field: 'kettleC', atC: kettleC },
+    ...pours.map((pour, index) => ({ field: `pours.${index}.kettleC`, atC: pour.kettleC ?? 0 })),
+  ];
+  return kettles
+    .filter(({ atC }) => atC > boilingC)
+    .map(({ field }) => ({
+      reason: 'kettle-above-boiling',
+      field,
+      message: `Water boils at ${boilingC.toFixed(1)} °C at the lab's elevation; set the kettle to ${Math.floor(boilingC)} °C or less.`,
+    }));
 }

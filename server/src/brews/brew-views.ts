@@ -18,7 +18,8 @@ export function brewDose(brew: BrewModel): { doseG: number; basis: 'as-weighed' 
 function resultOf(brew: BrewModel): BrewResult | null {
   return brewResult({
     doseG: brewDose(brew).doseG,
-    waterG: brewWater(brew).waterG,
+    // What was added to the finished beverage is in it and in no bed.
+    waterG: brewWater(brew).waterG + (brew.plan.bypassG ?? 0),
     beverageG: brew.beverageG,
     readingsPercent: brew.readings.map(({ tdsPercent }) => tdsPercent),
   });

@@ -1,13 +1,20 @@
-import type { BenchStep } from '@vendu/core';
+import type { Agitating, BenchStep } from '@vendu/core';
+
+const AGITATING: Record<Agitating, string> = { swirl: 'Swirl', stir: 'Stir', needle: 'Needle' };
 
 /** What a step says: the doing in a few words, and the figure to look at on the scale. */
 export function stepWords(step: BenchStep): { doing: string; figure: string } {
   switch (step.kind) {
     case 'pour':
-      return { doing: step.isBloom ? 'Bloom' : `Pour ${step.pourNumber}`, figure: `${step.totalG} g` };
+      return {
+        doing: `${step.newKettleC === null ? '' : `Kettle to ${step.newKettleC} °C, `}${step.isBloom ? 'Bloom' : `Pour ${step.pourNumber}`}`,
+        figure: `${step.totalG} g`,
+      };
     case 'agitate':
-      return { doing: step.how === 'swirl' ? 'Swirl' : 'Stir', figure: '' };
+      return { doing: AGITATING[step.how], figure: '' };
+    case 'remove-ball':
+      return { doing: 'Chilled ball off', figure: '' };
     case 'drawdown':
-      return { doing: 'Drained', figure: '' };
+      return { doing: step.lifts ? 'Lift the brewer' : 'Drained', figure: '' };
   }
 }

@@ -1,4 +1,11 @@
-import { benchSteps, formatClock, formatDuration, type BenchStep, type BrewPlan } from '@vendu/core';
+import {
+  benchSteps,
+  formatClock,
+  formatDuration,
+  type Agitating,
+  type BenchStep,
+  type BrewPlan,
+} from '@vendu/core';
 import { useDraft } from '../app/draft';
 import { useNow } from '../bench/useNow';
 import { Button } from '../ui/Button';
@@ -63,19 +70,35 @@ export function GuidedSteps({ slug, plan }: { slug: string; plan: BrewPlan }) {
           </li>
         ))}
       </ol>
+      {plan.bypassG !== undefined && (
+        <p className="border-b border-rule py-2.5 pl-[4.75rem] text-large">
+          Add {plan.bypassG} g of hot water to the cup
+        </p>
+      )}
     </section>
   );
 }
 
+const AGITATING: Record<Agitating, string> = {
+  swirl: 'Swirl the brewer gently',
+  stir: 'Stir the bed gently',
+  needle: 'Prick the bed with the needles',
+};
+
 function sentence(step: BenchStep): string {
   switch (step.kind) {
     case 'pour':
-      return step.isBloom
-        ? `Bloom: wet all grounds, ${step.totalG} g on the scale`
-        : `Pour ${step.amountG} g, to ${step.totalG} g on the scale`;
+      return [
+        step.newKettleC === null ? '' : `Kettle to ${step.newKettleC} °C. `,
+        step.isBloom
+          ? `Bloom: wet all grounds, ${step.totalG} g on the scale`
+          : `Pour ${step.amountG} g, to ${step.totalG} g on the scale`,
+      ].join('');
     case 'agitate':
-      return step.how === 'swirl' ? 'Swirl the brewer gently' : 'Stir the bed gently';
+      return AGITATING[step.how];
+    case 'remove-ball':
+      return 'Take the chilled ball away';
     case 'drawdown':
-      return 'The stream turns to drops: done';
+      return step.lifts ? 'Lift the brewer off: done' : 'The stream turns to drops: done';
   }
 }
