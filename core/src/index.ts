@@ -127,7 +127,18 @@ export { grinderSettingFor, type CalibrationPoint } from './grind/grinderSetting
 
 export { type StartingFacts } from './startingRecipe/facts.js';
 export { type Figure } from './startingRecipe/figures.js';
+export { aimOf } from './startingRecipe/aims.js';
+export { type GrindFit } from './startingRecipe/fitGrind.js';
+export { fittedStart, type FittedStart } from './startingRecipe/fittedStart.js';
+export { type SchoolNote } from './startingRecipe/schoolNotes.js';
 export {
+  similarLots,
+  type FinishedLot,
+  type LotCharacter,
+  type SimilarLot,
+} from './startingRecipe/similarLots.js';
+export {
+  isHeard,
   startingRecipe,
   type DerivedReason,
   type FigureReason,
@@ -209,3 +220,4 @@ export {
 } from './grind/grinderCurve.js';
 export { sieveGrind, type SievedGrind } from './grind/sieveGrind.js';
 export { settingForSize, translateSetting, type SettingRange } from './grind/translateSetting.js';
+export { brewerGeometry, brimfulG, classMeasures, type BrewerMeasures } from './kit/brewerGeometry.js';

@@ -12,6 +12,10 @@ export const PROCESSES = [
 ] as const;
 export type Process = (typeof PROCESSES)[number];
 
+/** What a person noticed of a lot, beyond what its papers say. */
+export const LOT_SIGNS = ['delicate', 'prone-to-dryness', 'many-fines', 'no-bloom-rise'] as const;
+export type LotSign = (typeof LOT_SIGNS)[number];
+
 export const ROAST_LEVELS = ['light', 'medium-light', 'medium', 'medium-dark'] as const;
 export type RoastLevel = (typeof ROAST_LEVELS)[number];
 

@@ -1,5 +1,6 @@
 import type { ElevationRange } from '../quantity/elevation.js';
-import type { BrewerShape, Process, RoastLevel } from '../vocabulary.js';
+import { USUAL_SCHOOLS, type SchoolPoint, type Schools } from '../schools/schools.js';
+import type { BrewerShape, LotSign, Process, RoastLevel } from '../vocabulary.js';
 
 /** What is known before the first brew of a lot, and what it will be brewed with. */
 export interface StartingFacts {
@@ -10,6 +11,10 @@ export interface StartingFacts {
   roastLevel: RoastLevel | null;
   roastAgeDays: number;
   brewer: { shape: BrewerShape; usualDoseG: number };
+  /** What was noticed of it. */
+  signs?: readonly LotSign[];
+  /** The house's stands; where most stand if left out. */
+  schools?: Schools;
   /** Elevation of the lab above sea level, m: it caps the kettle. */
   labElevationM: number;
 }
@@ -36,4 +41,17 @@ export function isLowGrown(facts: StartingFacts): boolean {
 /** Fermented long enough to give itself up early and to turn boozy when pushed. */
 export function isLongFermented({ process }: StartingFacts): boolean {
   return process === 'anaerobic' || process === 'carbonic-maceration' || process === 'long-fermentation';
+}
+
+export function hasSign({ signs = [] }: StartingFacts, sign: LotSign): boolean {
+  return signs.includes(sign);
+}
+
+/** Whether the house stands there on a disputed point. */
+export function stands<P extends SchoolPoint>(
+  { schools = USUAL_SCHOOLS }: StartingFacts,
+  point: P,
+  stand: Schools[P],
+): boolean {
+  return schools[point] === stand;
 }

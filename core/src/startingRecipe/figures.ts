@@ -13,12 +13,21 @@ export interface StartingFigures {
   /** Swirls of the bed after the bloom: 0 or 1. */
   bloomSwirls: number;
   drawdownS: number;
+  /** Whether the brew begins with a bloom: 0 or 1. */
+  bloomed: number;
+  /** Share of the drain time in which the water should all be in the brewer, %. */
+  pouredByPercent: number;
+  /** Whether the brewer is lifted off at the drain time: 0 or 1. */
+  lifted: number;
+  /** Water added to the finished beverage, % of the water poured. */
+  bypassPercent: number;
 }
 export type Figure = keyof StartingFigures;
 
 /**
  * The house recipe: the fixed point from which every lot's recipe departs. The middle of the spans of
- * common practice (1:14-1:17, 88-98 C, 1.5-3.3x, 20-60 s, 1:30-4:00); the grind is a medium one, assumed.
+ * common practice (1:14-1:17, 88-98 C, 1.5-3.3x, 20-60 s, 1:15-4:00); the grind is a medium one and the share of
+ * time for pouring three fifths, both assumed.
  */
 export const HOUSE_FIGURES: StartingFigures = {
   ratio: 16,
@@ -29,6 +38,10 @@ export const HOUSE_FIGURES: StartingFigures = {
   mainPours: 2,
   bloomSwirls: 1,
   drawdownS: 165,
+  bloomed: 1,
+  pouredByPercent: 60,
+  lifted: 0,
+  bypassPercent: 0,
 };
 
 /** The hard ends of each figure; pushes never leave them. Common practice, except where noted. */
@@ -41,7 +54,11 @@ export const FIGURE_LIMITS: Record<Figure, { low: number; high: number; step: nu
   bloomS: { low: 20, high: 60, step: 5 },
   mainPours: { low: 1, high: 4, step: 1 },
   bloomSwirls: { low: 0, high: 1, step: 1 },
-  drawdownS: { low: 90, high: 360, step: 5 },
+  drawdownS: { low: 75, high: 360, step: 5 },
+  bloomed: { low: 0, high: 1, step: 1 },
+  pouredByPercent: { low: 40, high: 80, step: 5 },
+  lifted: { low: 0, high: 1, step: 1 },
+  bypassPercent: { low: 0, high: 10, step: 1 },
 };
 
 /** Flow of the stream in a starting recipe, g/s: the slower side of common practice (about 10). */

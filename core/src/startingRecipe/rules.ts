@@ -1,5 +1,7 @@
 import type { Figure } from './figures.js';
-import { isHighGrown, isLongFermented, isLowGrown, type StartingFacts } from './facts.js';
+import { SCHOOL_RULES } from './schoolRules.js';
+import { hasSign, isHighGrown, isLongFermented, isLowGrown, type StartingFacts } from './facts.js';
+import type { SchoolPoint } from '../schools/schools.js';
 
 /** One push of a rule on one figure. */
 interface RulePush {
@@ -14,6 +16,8 @@ interface RulePush {
  */
 export interface StartingRule {
   id: string;
+  /** The disputed point on which the house's stand speaks here; left out where the lot or the brewer does. */
+  school?: SchoolPoint;
   /** Completes "because ...": what was seen and what follows from it. */
   because: string;
   applies: (facts: StartingFacts) => boolean;
@@ -22,7 +26,7 @@ export interface StartingRule {
   overrules?: readonly { ruleId: string; figures: readonly Figure[] }[];
 }
 
-/** In reading order: the lot, its roast, then the brewer. Adding a behaviour means adding a row. */
+/** In reading order: the lot, its roast, the brewer, then the house's schools. Adding a behaviour means adding a row. */
 export const STARTING_RULES: readonly StartingRule[] = [
   {
     id: 'high-washed',
@@ -101,6 +105,40 @@ export const STARTING_RULES: readonly StartingRule[] = [
     ],
   },
   {
+    id: 'delicate',
+    because: 'delicate and tea-like: little body of its own, so a thin steady stream and nothing stirred',
+    applies: (facts) => hasSign(facts, 'delicate'),
+    pushes: [
+      { figure: 'bloomSwirls', by: -1 },
+      { figure: 'ratio', by: 0.3 },
+    ],
+  },
+  {
+    id: 'prone-to-dryness',
+    because: 'prone to dryness: its tail turns astringent, so stiller, coarser and an earlier end',
+    applies: (facts) => hasSign(facts, 'prone-to-dryness'),
+    pushes: [
+      { figure: 'bloomSwirls', by: -1 },
+      { figure: 'grindUm', by: 30 },
+      { figure: 'drawdownS', by: -15 },
+    ],
+  },
+  {
+    id: 'many-fines',
+    because: 'much chaff and many fines: a slow, dry tail, so coarser and fewer, calmer pours',
+    applies: (facts) => hasSign(facts, 'many-fines'),
+    pushes: [
+      { figure: 'grindUm', by: 40 },
+      { figure: 'mainPours', by: -1 },
+    ],
+  },
+  {
+    id: 'no-bloom-rise',
+    because: 'the bloom does not rise: little gas, so a short one does',
+    applies: (facts) => hasSign(facts, 'no-bloom-rise'),
+    pushes: [{ figure: 'bloomS', by: -15 }],
+  },
+  {
     id: 'light-roast',
     because: 'light roast: acidity and aroma, so hotter, and done before the fourth minute dulls it',
     applies: ({ roastLevel }) => roastLevel === 'light',
@@ -164,4 +202,5 @@ export const STARTING_RULES: readonly StartingRule[] = [
       { figure: 'drawdownS', by: 45 },
     ],
   },
+  ...SCHOOL_RULES,
 ];

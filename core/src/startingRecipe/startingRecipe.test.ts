@@ -3,7 +3,8 @@ import fc from 'fast-check';
 import { planWaterG, pourEndS } from '../plan/plan.js';
 import { planFaults } from '../plan/planFaults.js';
 import { USUAL } from '../plan/planWarnings.js';
-import { BREWER_SHAPES, PROCESSES, ROAST_LEVELS } from '../vocabulary.js';
+import { SCHOOLS, USUAL_SCHOOLS, type SchoolPoint, type Schools } from '../schools/schools.js';
+import { BREWER_SHAPES, LOT_SIGNS, PROCESSES, ROAST_LEVELS } from '../vocabulary.js';
 import { boilingPointC } from '../water/boilingPoint.js';
 import type { StartingFacts } from './facts.js';
 import type { Figure } from './figures.js';
@@ -19,6 +20,15 @@ const PLAIN: StartingFacts = {
   brewer: { shape: 'cone', usualDoseG: 16 },
   labElevationM: 10,
 };
+
+const schools = (stand: Partial<Schools>): Partial<StartingFacts> => ({
+  schools: { ...USUAL_SCHOOLS, ...stand },
+});
+
+/** Every house that leaves the usual stands on one point. */
+const ONE_STAND_APART = (Object.keys(SCHOOLS) as SchoolPoint[]).flatMap((point) =>
+  SCHOOLS[point].map((stand) => ({ point, stand, schools: { ...USUAL_SCHOOLS, [point]: stand } as Schools })),
+);
 
 function valueOf(facts: Partial<StartingFacts>, figure: Figure): number {
   const reason = startingRecipe({ ...PLAIN, ...facts }).reasons.figures.find(
@@ -57,6 +67,31 @@ describe('the starting recipe', () => {
     ['aged roast: shorter bloom', { roastAgeDays: 20 }, {}, 'bloomS', -1],
     ['cone finer than flat bottom', {}, { brewer: { shape: 'flat-bottom', usualDoseG: 16 } }, 'grindUm', -1],
     ['thick paper: coarser', { brewer: { shape: 'carafe', usualDoseG: 16 } }, {}, 'grindUm', 1],
+    ['delicate: stiller', { signs: ['delicate'] }, {}, 'bloomSwirls', -1],
+    ['prone to dryness: coarser', { signs: ['prone-to-dryness'] }, {}, 'grindUm', 1],
+    ['prone to dryness: an earlier end', { signs: ['prone-to-dryness'] }, {}, 'drawdownS', -1],
+    ['many fines: coarser', { signs: ['many-fines'] }, {}, 'grindUm', 1],
+    ['many fines: calmer, fewer pours', { signs: ['many-fines'] }, {}, 'mainPours', -1],
+    ['no bloom rise: a short bloom', { signs: ['no-bloom-rise'] }, {}, 'bloomS', -1],
+    ['school without bloom', schools({ bloom: 'never' }), {}, 'bloomed', -1],
+    [
+      'school that blooms if it rises, and it does not',
+      { ...schools({ bloom: 'if-it-rises' }), signs: ['no-bloom-rise'] },
+      {},
+      'bloomed',
+      -1,
+    ],
+    ['short school', schools({ length: 'short' }), {}, 'drawdownS', -1],
+    ['long school', schools({ length: 'long' }), {}, 'drawdownS', 1],
+    ['still school', schools({ agitation: 'leave-still' }), {}, 'bloomSwirls', -1],
+    ['tight school', schools({ style: 'coarse-cool-tight' }), {}, 'ratio', -1],
+    ['cool school', schools({ style: 'coarse-cool-tight' }), {}, 'kettleC', -1],
+    ['coarse school', schools({ style: 'coarse-cool-tight' }), {}, 'grindUm', 1],
+    ['school of drained beds', schools({ 'pour-when': 'when-drained' }), {}, 'pouredByPercent', 1],
+    ['school of wet beds', schools({ 'pour-when': 'before-drained' }), {}, 'pouredByPercent', -1],
+    ['lifting school', schools({ end: 'lift' }), {}, 'lifted', 1],
+    ['diluting school', schools({ dilution: 'for-clarity' }), {}, 'bypassPercent', 1],
+    ['school of needed swirls', schools({ swirls: 'when-needed' }), {}, 'bloomSwirls', -1],
     ['deep bed: longer', { brewer: { shape: 'cone', usualDoseG: 30 } }, {}, 'drawdownS', 1],
   ])('%s', (_, withSign, without, figure, direction) => {
     expect(Math.sign(valueOf(withSign, figure) - valueOf(without, figure))).toBe(direction);
@@ -95,6 +130,31 @@ describe('the starting recipe', () => {
     expect(reasons.derived[1]?.because).toContain(`${planWaterG(plan)} g`);
   });
 
+  it('lets every stand that is not the usual one speak, in a figure or in a note', () => {
+    const signs = { signs: ['no-bloom-rise'] as const };
+    const usual = startingRecipe({ ...PLAIN, ...signs });
+    for (const { point, stand, schools } of ONE_STAND_APART) {
+      if (stand === USUAL_SCHOOLS[point]) continue;
+      const { reasons } = startingRecipe({ ...PLAIN, ...signs, schools });
+      const spoke = reasons.figures.some(({ steps }) => steps.some(({ school }) => school === point));
+      const noted = reasons.notes?.find(({ school }) => school === point)?.note;
+      const usuallyNoted = usual.reasons.notes?.find(({ school }) => school === point)?.note;
+      expect({ point, stand, heard: spoke || noted !== usuallyNoted }).toMatchObject({ heard: true });
+    }
+  });
+
+  it('leaves a rule out that was switched off, and still shows it', () => {
+    const { reasons } = startingRecipe({ ...PLAIN, ...high }, { switchedOff: ['high-washed'] });
+    const kettle = reasons.figures.find(({ figure }) => figure === 'kettleC');
+    expect(kettle).toMatchObject({ value: 94, steps: [{ ruleId: 'high-washed', switchedOff: true }] });
+  });
+
+  it('hears an overruled push again when its winner is switched off', () => {
+    const facts: StartingFacts = { ...PLAIN, ...low, process: 'anaerobic' };
+    const { plan } = startingRecipe(facts, { switchedOff: ['low-elevation'] });
+    expect(plan.kettleC).toBe(91);
+  });
+
   it('has no rule that no lot can reach', () => {
     const reached = new Set<string>();
     for (const process of PROCESSES)
@@ -106,6 +166,7 @@ describe('the starting recipe', () => {
                 if (
                   rule.applies({
                     ...PLAIN,
+                    signs: LOT_SIGNS,
                     process,
                     roastLevel,
                     roastAgeDays,
@@ -114,6 +175,9 @@ describe('the starting recipe', () => {
                   })
                 )
                   reached.add(rule.id);
+    for (const { schools } of ONE_STAND_APART)
+      for (const rule of STARTING_RULES)
+        if (rule.applies({ ...PLAIN, signs: LOT_SIGNS, schools })) reached.add(rule.id);
     expect([...reached].sort()).toEqual(STARTING_RULES.map(({ id }) => id).sort());
   });
 
@@ -127,7 +191,17 @@ describe('the starting recipe', () => {
         fc.integer({ min: 0, max: 90 }),
         fc.integer({ min: 12, max: 45 }),
         fc.integer({ min: 0, max: 2500 }),
-        (process, roastLevel, shape, elevationM, roastAgeDays, usualDoseG, labElevationM) => {
+        fc.subarray([...LOT_SIGNS]),
+        fc.record({
+          bloom: fc.constantFrom(...SCHOOLS.bloom),
+          length: fc.constantFrom(...SCHOOLS.length),
+          agitation: fc.constantFrom(...SCHOOLS.agitation),
+          style: fc.constantFrom(...SCHOOLS.style),
+          'pour-when': fc.constantFrom(...SCHOOLS['pour-when']),
+          end: fc.constantFrom(...SCHOOLS.end),
+          dilution: fc.constantFrom(...SCHOOLS.dilution),
+        }),
+        (process, roastLevel, shape, elevationM, roastAgeDays, usualDoseG, labElevationM, signs, stand) => {
           const elevation = elevationM === null ? null : { fromM: elevationM, toM: elevationM };
           const { plan } = startingRecipe({
             process,
@@ -136,6 +210,8 @@ describe('the starting recipe', () => {
             roastAgeDays,
             brewer: { shape, usualDoseG },
             labElevationM,
+            signs,
+            schools: { ...USUAL_SCHOOLS, ...stand },
           });
           expect(planFaults({ plan, boilingC: boilingPointC({ elevationM: labElevationM }) })).toEqual([]);
           // The water is in, and the bed has at least half a minute to drain.

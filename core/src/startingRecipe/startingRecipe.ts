@@ -10,15 +10,22 @@ import {
   type StartingFigures,
 } from './figures.js';
 import { STARTING_RULES, type StartingRule } from './rules.js';
+import type { GrindFit } from './fitGrind.js';
+import { schoolNotes, type SchoolNote } from './schoolNotes.js';
+import type { SchoolPoint } from '../schools/schools.js';
 
 /** One step on the way from the house recipe to the figure proposed. */
 export interface FigureStep {
   ruleId: string;
+  /** The disputed point on which the house's stand spoke; left out where the lot or the brewer did. */
+  school?: SchoolPoint;
   because: string;
   /** Signed size in the unit of the figure; what the rule wanted, also where it was overruled. */
   by: number;
   /** The rule that silenced this push, where one did. */
   overruledBy: string | null;
+  /** Somebody switched this rule off for the lot. */
+  switchedOff?: boolean;
 }
 
 /** Why a figure of the starting recipe is what it is. */
@@ -41,6 +48,10 @@ export interface DerivedReason {
 export interface StartingReasons {
   figures: FigureReason[];
   derived: DerivedReason[];
+  /** What the house's schools say beyond figures; left out in recipes older than the schools. */
+  notes?: SchoolNote[];
+  /** How the model set the grind; left out where it was not asked. */
+  grindFit?: GrindFit;
 }
 
 export interface StartingRecipe {
@@ -48,8 +59,8 @@ export interface StartingRecipe {
   reasons: StartingReasons;
 }
 
-/** Share of the drain time in which the water should all be in the brewer (assumed). */
-const POURED_BY_SHARE = 0.6;
+/** Time a bed has to drain after the last pour, at the least, s (assumed). */
+const SHORTEST_DRAIN_S = 30;
 /** Shortest pause between two pours, s (assumed: time to put the kettle down and read the scale). */
 const SHORTEST_PAUSE_S = 5;
 
@@ -57,40 +68,55 @@ const SHORTEST_PAUSE_S = 5;
  * The first recipe for a lot on one brewer, each figure with its reasons. A table of pushes, no
  * forecast: until the lot was brewed and measured it is a place to start from.
  */
-export function startingRecipe(facts: StartingFacts): StartingRecipe {
-  const active = STARTING_RULES.filter((rule) => rule.applies(facts));
+export function startingRecipe(
+  facts: StartingFacts,
+  { switchedOff = [] }: { switchedOff?: readonly string[] } = {},
+): StartingRecipe {
+  const speaking = STARTING_RULES.filter((rule) => rule.applies(facts));
   const boilingC = boilingPointC({ elevationM: facts.labElevationM });
   const figureReasons = (Object.keys(HOUSE_FIGURES) as Figure[]).map((figure) =>
-    reasonFor({ figure, active, boilingC }),
+    reasonFor({ figure, speaking, switchedOff, boilingC }),
   );
   const figures = Object.fromEntries(
     figureReasons.map(({ figure, value }) => [figure, value]),
   ) as unknown as StartingFigures;
   const plan = planFrom({ figures, doseG: facts.brewer.usualDoseG });
-  return { plan, reasons: { figures: figureReasons, derived: derivedReasons(plan, figures) } };
+  return {
+    plan,
+    reasons: {
+      figures: figureReasons,
+      derived: derivedReasons(plan, figures),
+      notes: schoolNotes(facts.schools),
+    },
+  };
 }
 
 function reasonFor({
   figure,
-  active,
+  speaking,
+  switchedOff,
   boilingC,
 }: {
   figure: Figure;
-  active: readonly StartingRule[];
+  speaking: readonly StartingRule[];
+  switchedOff: readonly string[];
   boilingC: number;
 }): FigureReason {
-  const steps = active.flatMap((rule) =>
+  const active = speaking.filter(({ id }) => !switchedOff.includes(id));
+  const steps = speaking.flatMap((rule): FigureStep[] =>
     rule.pushes
       .filter((push) => push.figure === figure)
       .map(({ by }) => ({
         ruleId: rule.id,
+        ...(rule.school ? { school: rule.school } : {}),
         because: rule.because,
         by,
         overruledBy: overruler({ rule, figure, active }),
+        ...(switchedOff.includes(rule.id) ? { switchedOff: true } : {}),
       })),
   );
   const houseValue = HOUSE_FIGURES[figure];
-  const wanted = steps.reduce((sum, step) => sum + (step.overruledBy === null ? step.by : 0), houseValue);
+  const wanted = steps.reduce((sum, step) => sum + (isHeard(step) ? step.by : 0), houseValue);
   const { low, high, step } = FIGURE_LIMITS[figure];
   const inSpan = roundTo(Math.min(high, Math.max(low, wanted)), step);
   if (figure === 'kettleC' && inSpan > boilingC) {
@@ -98,6 +124,11 @@ function reasonFor({
   }
   const limitedBy = wanted < low || wanted > high ? 'usual-span' : null;
   return { figure, houseValue, steps, limitedBy, value: inSpan };
+}
+
+/** Whether a push counts: neither overruled nor switched off. */
+export function isHeard({ overruledBy, switchedOff }: FigureStep): boolean {
+  return overruledBy === null && !switchedOff;
 }
 
 function overruler({
@@ -124,14 +155,18 @@ function derivedReasons(plan: BrewPlan, { ratio, mainPours }: StartingFigures): 
       figure: 'pour times',
       because:
         mainPours === 1
-          ? 'one pour when the bloom is over'
+          ? plan.pours.length === 1
+            ? 'one continuous pour from the start'
+            : 'one pour when the bloom is over'
           : `${mainPours} equal pours, so that the water is in by ${formatDuration(lastEndS)} and the bed has the rest to drain`,
     },
   ];
 }
 
 function planFrom({ figures, doseG }: { figures: StartingFigures; doseG: number }): BrewPlan {
-  const bloomG = Math.round(doseG * figures.bloomMultiple);
+  const isBloomed = figures.bloomed > 0;
+  const bloomG = isBloomed ? Math.round(doseG * figures.bloomMultiple) : 0;
+  const firstS = isBloomed ? figures.bloomS : 0;
   const waterG = Math.round((doseG * figures.ratio) / 5) * 5;
   const amountsG = splitEvenly({ totalG: waterG - bloomG, parts: figures.mainPours });
   const bloom: Pour = {
@@ -142,24 +177,27 @@ function planFrom({ figures, doseG }: { figures: StartingFigures; doseG: number 
     isBloom: true,
   };
   const longestPourS = Math.max(...amountsG) / STARTING_FLOW_GPS;
-  const spreadS = figures.drawdownS * POURED_BY_SHARE - figures.bloomS - longestPourS;
+  const spreadS = (figures.drawdownS * figures.pouredByPercent) / 100 - firstS - longestPourS;
   const gapS = roundTo(
     Math.max(longestPourS + SHORTEST_PAUSE_S, spreadS / Math.max(1, figures.mainPours - 1)),
     FIGURE_LIMITS.bloomS.step,
   );
   const mainPours = amountsG.map((amountG, index): Pour => ({
-    startS: figures.bloomS + index * gapS,
+    startS: firstS + index * gapS,
     amountG,
     flowGps: STARTING_FLOW_GPS,
     agitation: 'none',
     isBloom: false,
   }));
+  const lastEndS = Math.max(...mainPours.map(pourEndS));
   return {
     doseG,
     kettleC: figures.kettleC,
     grindUm: figures.grindUm,
-    pours: [bloom, ...mainPours],
-    drawdownS: figures.drawdownS,
+    pours: isBloomed ? [bloom, ...mainPours] : mainPours,
+    drawdownS: Math.max(figures.drawdownS, Math.ceil(lastEndS + SHORTEST_DRAIN_S)),
+    ...(figures.lifted > 0 ? { lifts: true } : {}),
+    ...(figures.bypassPercent > 0 ? { bypassG: Math.round((waterG * figures.bypassPercent) / 100) } : {}),
   };
 }
 

@@ -1,0 +1,110 @@
+import type { LotEvidence } from '../calibration/priors.js';
+import type { ElevationRange } from '../quantity/elevation.js';
+import type { BrewPlan } from '../plan/plan.js';
+import { ROAST_LEVELS, type BrewerShape, type Process, type RoastLevel } from '../vocabulary.js';
+
+/** What two lots are compared by. */
+export interface LotCharacter {
+  process: Process;
+  elevation: ElevationRange | null;
+  roastLevel: RoastLevel | null;
+  /** Empty where nobody wrote it down. */
+  variety: string;
+  brewerShape: BrewerShape;
+}
+
+/** A lot of the lab whose recipe was accepted. */
+export interface FinishedLot extends LotCharacter {
+  lotId: number;
+  name: string;
+  /** Where its recipe began and where it ended. */
+  startGrindUm: number;
+  plan: BrewPlan;
+  /** What its brews taught; `null` where none was measured. */
+  evidence: LotEvidence | null;
+}
+
+export interface SimilarLot extends FinishedLot {
+  /** 1 the same kind, 0 nothing in common. */
+  likeness: number;
+  /** What the two share, most telling first. */
+  because: string[];
+}
+
+/** How much each agreement counts (assumed; they sum to 1). */
+const WEIGHTS = { process: 0.35, elevation: 0.25, brewer: 0.15, roast: 0.15, variety: 0.1 };
+/** Part of the process's weight for another process of the same family. */
+const SAME_FAMILY = 0.5;
+/** Elevations this far apart count for little (e to the minus one). */
+const ELEVATION_SCALE_M = 300;
+const LEAST_LIKE = 0.3;
+const MOST_SHOWN = 4;
+
+const FERMENTED: readonly Process[] = [
+  'anaerobic',
+  'carbonic-maceration',
+  'long-fermentation',
+  'co-fermented',
+];
+
+/** The finished lots most like a new one, four at most, each with what they share. */
+export function similarLots(lot: LotCharacter, finished: readonly FinishedLot[]): SimilarLot[] {
+  return finished
+    .map((other) => ({ ...other, ...likenessOf(lot, other) }))
+    .filter(({ likeness }) => likeness >= LEAST_LIKE)
+    .sort((a, b) => b.likeness - a.likeness || a.lotId - b.lotId)
+    .slice(0, MOST_SHOWN);
+}
+
+function likenessOf(lot: LotCharacter, other: LotCharacter): { likeness: number; because: string[] } {
+  const shared = [processShared, elevationShared, brewerShared, roastShared, varietyShared]
+    .map((compare) => compare(lot, other))
+    .filter(({ weight }) => weight > 0)
+    .sort((a, b) => b.weight - a.weight);
+  return {
+    likeness: Math.round(shared.reduce((sum, { weight }) => sum + weight, 0) * 100) / 100,
+    because: shared.filter(({ words }) => words !== '').map(({ words }) => words),
+  };
+}
+
+interface Shared {
+  weight: number;
+  words: string;
+}
+const NOTHING: Shared = { weight: 0, words: '' };
+
+function processShared(a: LotCharacter, b: LotCharacter): Shared {
+  if (a.process === b.process) return { weight: WEIGHTS.process, words: 'same process' };
+  const related = FERMENTED.includes(a.process) && FERMENTED.includes(b.process);
+  return related ? { weight: WEIGHTS.process * SAME_FAMILY, words: 'both long fermented' } : NOTHING;
+}
+
+function elevationShared(a: LotCharacter, b: LotCharacter): Shared {
+  if (!a.elevation || !b.elevation) return NOTHING;
+  const apartM = Math.abs(middle(a.elevation) - middle(b.elevation));
+  const weight = WEIGHTS.elevation * Math.exp(-((apartM / ELEVATION_SCALE_M) ** 2));
+  if (weight < WEIGHTS.elevation / 3) return { weight, words: '' };
+  return { weight, words: apartM < 25 ? 'same elevation' : `${Math.round(apartM)} m apart in elevation` };
+}
+
+function brewerShared(a: LotCharacter, b: LotCharacter): Shared {
+  return a.brewerShape === b.brewerShape ? { weight: WEIGHTS.brewer, words: 'same kind of brewer' } : NOTHING;
+}
+
+function roastShared(a: LotCharacter, b: LotCharacter): Shared {
+  if (a.roastLevel === null || b.roastLevel === null) return NOTHING;
+  const apart = Math.abs(ROAST_LEVELS.indexOf(a.roastLevel) - ROAST_LEVELS.indexOf(b.roastLevel));
+  if (apart > 1) return NOTHING;
+  return apart === 0
+    ? { weight: WEIGHTS.roast, words: 'same roast level' }
+    : { weight: WEIGHTS.roast / 2, words: 'neighbouring roast level' };
+}
+
+function varietyShared(a: LotCharacter, b: LotCharacter): Shared {
+  const [one, two] = [a.variety, b.variety].map((variety) => variety.trim().toLowerCase());
+  return one !== '' && one === two ? { weight: WEIGHTS.variety, words: 'same variety' } : NOTHING;
+}
+
+function middle({ fromM, toM }: ElevationRange): number {
+  return (fromM + toM) / 2;
+}
