@@ -173,6 +173,7 @@ export {
   type StepDone,
 } from './bench/planAgainstActual.js';
 
+export { lotDue, type DueAction, type LotDue } from './lot/lotDue.js';
 export { lotStage, type LotProgress } from './lot/lotStage.js';
 export { roastAgeDays } from './lot/roastAge.js';
 
@@ -185,6 +186,7 @@ export {
   type BrewKit,
   type LearnedFactors,
 } from './calibration/conditions.js';
+export { recordedBrew, type BrewRecord } from './calibration/recordedBrew.js';
 export { type Disagreement } from './calibration/disagreements.js';
 export { paperFromDrainTest, type DrainTest, type MeasuredPaper } from './calibration/drainTest.js';
 export { type MeasuredBrew, type TracePoint } from './calibration/evidence.js';

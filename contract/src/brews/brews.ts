@@ -167,6 +167,7 @@ export interface BrewListItem {
   result: BrewResult | null;
   verdict: Verdict | null;
   isSetAside: boolean;
+  roastAgeDays: number;
 }
 
 export interface BrewView extends BrewListItem {
@@ -177,7 +178,6 @@ export interface BrewView extends BrewListItem {
   doseBasis: 'as-weighed' | 'as-planned';
   waterBasis: 'as-weighed' | 'as-planned';
   roastedOn: string;
-  roastAgeDays: number;
   note: string;
   verdictReason: string;
   readings: ReadingView[];

@@ -1,5 +1,25 @@
-import { IsISO31661Alpha2, ValidateIf } from 'class-validator';
-import { PROCESSES, ROAST_LEVELS, type LotStage, type Process, type RoastLevel } from '@vendu/core';
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  ArrayUnique,
+  IsArray,
+  IsIn,
+  IsISO31661Alpha2,
+  ValidateIf,
+  ValidateNested,
+} from 'class-validator';
+import {
+  LOT_SIGNS,
+  LOT_STAGES,
+  PROCESSES,
+  ROAST_LEVELS,
+  type LotDue,
+  type LotSign,
+  type LotStage,
+  type Process,
+  type RoastLevel,
+} from '@vendu/core';
 import type { BrewListItem } from '../brews/brews.js';
 import type { RecipeListItem } from '../recipes/recipes.js';
 import { CalendarDate, NumberBetween, OneOf, TextUpTo } from '../validation/decorators.js';
@@ -48,6 +68,9 @@ export class LotFactsDto {
   @NumberBetween({ label: 'Elevation', unit: 'm', min: 0, max: 3000, whole: true })
   elevationToM: number | null = null;
 
+  @text('Supplier')
+  supplier: string = '';
+
   @text('Harvest')
   harvest: string = '';
 
@@ -56,6 +79,17 @@ export class LotFactsDto {
 
   @text('Label notes', 300)
   labelNotes: string = '';
+
+  /** When it goes on sale. */
+  @ValidateIf(isGiven)
+  @CalendarDate({ label: 'Launch' })
+  launchOn: string | null = null;
+
+  /** What a person noticed of it. */
+  @IsArray({ message: 'Signs must be a list.' })
+  @ArrayUnique({ message: 'A sign can be there once.' })
+  @IsIn(LOT_SIGNS, { each: true, message: `Signs must be among: ${LOT_SIGNS.join(', ')}.` })
+  signs: LotSign[] = [];
 
   @ValidateIf(isGiven)
   @NumberBetween({ label: 'Stock', unit: 'g', min: 0, max: 1_000_000 })
@@ -69,6 +103,19 @@ export class RoastBatchDto {
   @ValidateIf(isGiven)
   @OneOf({ label: 'Roast level', values: ROAST_LEVELS })
   level: RoastLevel | null = null;
+
+  @ValidateIf(isGiven)
+  @NumberBetween({ label: 'Roast loss', unit: '%', min: 5, max: 30 })
+  lossPercent: number | null = null;
+
+  @ValidateIf(isGiven)
+  @NumberBetween({ label: 'End temperature', unit: '°C', min: 150, max: 260 })
+  endC: number | null = null;
+}
+
+export class WeighStockDto {
+  @NumberBetween({ label: 'Stock', unit: 'g', min: 0, max: 1_000_000 })
+  massG!: number;
 }
 
 export class NewLotDto extends LotFactsDto {
@@ -86,10 +133,60 @@ export class EditLotDto extends LotFactsDto {
   revision!: number;
 }
 
+const MOST_IMPORTED = 500;
+
+/** Lots from a file, all taken in or none. */
+export class ImportLotsDto {
+  @IsArray({ message: 'Lots must be a list.' })
+  @ArrayMinSize(1, { message: 'There is no lot to take in.' })
+  @ArrayMaxSize(MOST_IMPORTED, { message: `At most ${MOST_IMPORTED} lots at a time.` })
+  @ValidateNested({ each: true })
+  @Type(() => NewLotDto)
+  lots!: NewLotDto[];
+}
+
+export const LOT_SORTS = ['recent', 'name', 'launch', 'roast-age', 'brews', 'left'] as const;
+export type LotSort = (typeof LOT_SORTS)[number];
+export const LOTS_PER_PAGE = 50;
+
+/** What the list of lots is narrowed and sorted by; the same words stand in the address of the page. */
+export class LotsQueryDto {
+  @TextUpTo({ label: 'Search', max: 120 })
+  search: string = '';
+
+  @ValidateIf(isGiven)
+  @OneOf({ label: 'Stage', values: LOT_STAGES })
+  stage?: LotStage | undefined;
+
+  @ValidateIf(isGiven)
+  @OneOf({ label: 'Process', values: PROCESSES })
+  process?: Process | undefined;
+
+  @OneOf({ label: 'Sort', values: LOT_SORTS })
+  sort: LotSort = 'recent';
+
+  @OneOf({ label: 'Direction', values: ['up', 'down'] })
+  direction: 'up' | 'down' = 'down';
+
+  @Type(() => Number)
+  @NumberBetween({ label: 'Page', unit: '', min: 1, max: 100_000, whole: true })
+  page: number = 1;
+}
+
+export interface LotsPageView {
+  lots: LotListItem[];
+  /** Lots that fit search and filters, on all pages. */
+  total: number;
+  /** All lots, by stage. */
+  countByStage: Partial<Record<LotStage, number>>;
+}
+
 export interface RoastBatchView {
   id: number;
   roastedOn: string;
   level: RoastLevel | null;
+  lossPercent: number | null;
+  endC: number | null;
   ageDays: number;
 }
 
@@ -103,7 +200,11 @@ export interface LotListItem {
   elevationFromM: number | null;
   elevationToM: number | null;
   stage: LotStage;
-  latestRoast: RoastBatchView | null;
+  roastAgeDays: number | null;
+  launchOn: string | null;
+  daysToLaunch: number | null;
+  /** What is to be done with it next. */
+  due: LotDue;
   /** What was weighed in less what brews took; `null` where nothing was weighed in. */
   gramsLeftG: number | null;
   gramsBrewedG: number;
@@ -115,7 +216,17 @@ export interface LotListItem {
   lastYieldBasis: 'weighed' | 'assumed' | null;
 }
 
+export interface StockWeighingView {
+  massG: number;
+  by: string;
+  at: string;
+}
+
 export interface LotView extends LotFactsDto {
+  daysToLaunch: number | null;
+  due: LotDue;
+  /** Newest first. */
+  weighings: StockWeighingView[];
   id: number;
   revision: number;
   stage: LotStage;

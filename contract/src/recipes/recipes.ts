@@ -1,8 +1,18 @@
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, ValidateIf, ValidateNested } from 'class-validator';
-import { AGITATIONS, type Agitation, type BrewPlan, type Pour, type StartingReasons } from '@vendu/core';
+import {
+  AGITATIONS,
+  type Agitation,
+  type BrewPlan,
+  type CalibratedForecast,
+  type LotPrior,
+  type Pour,
+  type Schools,
+  type StartingReasons,
+} from '@vendu/core';
 import type { BrewListItem } from '../brews/brews.js';
 import type { PublicationView } from '../publications/publications.js';
+import { StandsDto } from '../kit/kitDtos.js';
 import { NumberBetween, OneOf, TextUpTo } from '../validation/decorators.js';
 
 const MOST_POURS = 12;
@@ -64,13 +74,54 @@ export class PlanDto implements BrewPlan {
 
 const id = (label: string) => NumberBetween({ label, unit: '', min: 1, max: 2_147_483_647, whole: true });
 
-/** Asks for the starting recipe of a lot on one brewer and one grinder. */
+/** Asks for the starting recipe of a lot on one brewer and one grinder; looked at first, then kept. */
 export class NewRecipeDto {
   @id('Brewer')
   brewerId!: number;
 
   @id('Grinder')
   grinderId!: number;
+
+  /** Rules of the starting recipe that somebody switched off for this lot. */
+  @IsArray({ message: 'Rules switched off must be a list.' })
+  @ArrayMaxSize(60, { message: 'At most 60 rules can be switched off.' })
+  @TextUpTo({ label: 'Rule', max: 60, required: true }, { each: true })
+  switchedOff: string[] = [];
+
+  /** Stands of this recipe where they are not the house's; `null` for the house's. */
+  @ValidateIf((_, value) => value !== null)
+  @ValidateNested()
+  @Type(() => StandsDto)
+  schools: StandsDto | null = null;
+}
+
+/** Stands of one recipe where they are not the house's; `null` for the house's. */
+export class RecipeSchoolsDto {
+  @ValidateIf((_, value) => value !== null)
+  @ValidateNested()
+  @Type(() => StandsDto)
+  schools: StandsDto | null = null;
+}
+
+/** A starting recipe before it is kept. */
+export interface StartingPreview {
+  plan: BrewPlan;
+  reasons: StartingReasons;
+  /** Rough ranges: the lot was never brewed. */
+  forecast: CalibratedForecast;
+  similar: SimilarLotView[];
+  grinderSetting: number | null;
+  grinderNote: string;
+}
+
+/** A finished lot like the new one, and where its recipe ended. */
+export interface SimilarLotView {
+  lotId: number;
+  name: string;
+  likeness: number;
+  because: string[];
+  startGrindUm: number;
+  plan: BrewPlan;
 }
 
 export class NewVersionDto {
@@ -134,4 +185,10 @@ export interface RecipeView {
   /** Newest first, withdrawn ones too. */
   publications: PublicationView[];
   latestRoastBatchId: number | null;
+  latestRoastAgeDays: number | null;
+  /** What is believed of the lot before its brews: from its facts and from lots like it. */
+  prior: LotPrior;
+  /** The stands that hold for this recipe, and whether they are its own. */
+  schools: Schools;
+  hasOwnSchools: boolean;
 }

@@ -15,7 +15,8 @@ export function brewDose(brew: BrewModel): { doseG: number; basis: 'as-weighed' 
     : { doseG: brew.doseG, basis: 'as-weighed' };
 }
 
-function resultOf(brew: BrewModel): BrewResult | null {
+/** Needs `readings` loaded. */
+export function resultOf(brew: BrewModel): BrewResult | null {
   return brewResult({
     doseG: brewDose(brew).doseG,
     // What was added to the finished beverage is in it and in no bed.
@@ -25,7 +26,7 @@ function resultOf(brew: BrewModel): BrewResult | null {
   });
 }
 
-/** Needs `readings`, `version` and `brewer` loaded. */
+/** Needs `readings`, `version`, `roastBatch` and `brewer` loaded. */
 export function brewListItem(brew: BrewModel, number: number): BrewListItem {
   return {
     id: brew.id,
@@ -42,10 +43,11 @@ export function brewListItem(brew: BrewModel, number: number): BrewListItem {
     result: resultOf(brew),
     verdict: brew.verdict,
     isSetAside: brew.setAsideAt !== null,
+    roastAgeDays: roastAgeAtBrew(brew),
   };
 }
 
-export function roastAgeAtBrew(brew: BrewModel): number {
+function roastAgeAtBrew(brew: BrewModel): number {
   return roastAgeDays({
     roastedOn: brew.roastBatch.roastedOn,
     onDate: brew.startedAt.toISOString().slice(0, 10),

@@ -13,6 +13,7 @@ import type {
 } from '@vendu/contract';
 import { BrewerModel } from '../kit/brewer.model.js';
 import { LotModel } from '../lots/lot.model.js';
+import { refreshLotProgress } from '../lots/lot-progress.js';
 import { RoastBatchModel } from '../lots/roast-batch.model.js';
 import { PersonModel } from '../people/person.model.js';
 import { invalidField, notFound, ProblemError } from '../problem/problem-error.js';
@@ -20,7 +21,7 @@ import { RecipeVersionModel } from '../recipes/recipe-version.model.js';
 import { RecipeModel } from '../recipes/recipe.model.js';
 import { BrewModel } from './brew.model.js';
 import { BrewReader, LIST_PARTS } from './brew-reader.js';
-import { brewDose, brewListItem, brewWater, roastAgeAtBrew } from './brew-views.js';
+import { brewDose, brewListItem, brewWater } from './brew-views.js';
 import { CorrectionModel } from './correction.model.js';
 import { ReadingModel } from './reading.model.js';
 import { TastingModel } from './tasting.model.js';
@@ -59,6 +60,7 @@ export class BrewsService {
         steps: brew.steps,
         note: brew.note,
       });
+      await refreshLotProgress(this.sequelize, [row.lotId]);
       return await this.read(row.id);
     } catch (error) {
       // Two sends of one brew can race past the look-up; the key decides, and the first one stands.
@@ -72,7 +74,6 @@ export class BrewsService {
     const row = await BrewModel.findByPk(id, {
       include: [
         ...LIST_PARTS,
-        RoastBatchModel,
         { model: TastingModel, include: [PersonModel] },
         { model: CorrectionModel, include: [PersonModel] },
       ],
@@ -99,7 +100,6 @@ export class BrewsService {
       doseBasis: brewDose(row).basis,
       waterBasis: brewWater(row).basis,
       roastedOn: row.roastBatch.roastedOn,
-      roastAgeDays: roastAgeAtBrew(row),
       note: row.note,
       verdictReason: row.verdictReason,
       readings: row.readings.map((reading) => ({ id: reading.id, tdsPercent: reading.tdsPercent })),
@@ -138,6 +138,7 @@ export class BrewsService {
         corrections.map((each) => ({ ...each, brewId: id, correctedBy: person.id })),
         { transaction },
       );
+      await refreshLotProgress(this.sequelize, [row.lotId], transaction);
     });
     return this.read(id);
   }
@@ -178,8 +179,9 @@ export class BrewsService {
 
   /** A brew set aside stays in the record but leaves the trail, the map and the count. */
   async setAside(id: number, isSetAside: boolean): Promise<BrewView> {
-    await this.row(id);
+    const { lotId } = await this.row(id);
     await BrewModel.update({ setAsideAt: isSetAside ? new Date() : null }, { where: { id } });
+    await refreshLotProgress(this.sequelize, [lotId]);
     return this.read(id);
   }
 

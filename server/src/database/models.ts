@@ -6,7 +6,13 @@ import { TastingModel } from '../brews/tasting.model.js';
 import { BrewerModel } from '../kit/brewer.model.js';
 import { GrinderModel } from '../kit/grinder.model.js';
 import { HouseModel } from '../kit/house.model.js';
+import { InstrumentModel } from '../kit/instrument.model.js';
+import { KettleModel } from '../kit/kettle.model.js';
+import { PaperModel } from '../kit/paper.model.js';
+import { WaterModel } from '../kit/water.model.js';
+import { ZeroCheckModel } from '../kit/zero-check.model.js';
 import { LotModel } from '../lots/lot.model.js';
+import { StockWeighingModel } from '../lots/stock-weighing.model.js';
 import { RoastBatchModel } from '../lots/roast-batch.model.js';
 import { PersonModel } from '../people/person.model.js';
 import { PublicationModel } from '../publications/publication.model.js';
@@ -19,10 +25,16 @@ export const MODELS: ModelCtor[] = [
   PersonModel,
   SessionModel,
   HouseModel,
+  PaperModel,
   BrewerModel,
   GrinderModel,
+  KettleModel,
+  WaterModel,
+  InstrumentModel,
+  ZeroCheckModel,
   LotModel,
   RoastBatchModel,
+  StockWeighingModel,
   RecipeModel,
   RecipeVersionModel,
   BrewModel,

@@ -1,46 +1,103 @@
-import { benchSteps, normalDraw, planWaterG, roundToTenth, type BrewPlan, type StepDone } from '@vendu/core';
+import {
+  benchSteps,
+  forecastPlan,
+  normalDraw,
+  planWaterG,
+  roundToTenth,
+  valueOf,
+  type BrewKit,
+  type BrewPlan,
+  type LearnedFactors,
+  type Pour,
+  type StepDone,
+} from '@vendu/core';
 import type { DemoBrew } from './scenario.js';
 
 /** What hands and instruments add to the truth of an invented brew: ordinary errors, as standard deviations. */
-const HAND = { lateS: 1.4, overG: 1.3 };
-const INSTRUMENT = { readingPercent: 0.011, beverageG: 0.6 };
+const HAND = { lateS: 1.4, overG: 1.3, grindUm: 8, kettleC: 0.5 };
+const INSTRUMENT = { readingPercent: 0.011, beverageG: 0.6, drawdownS: 2 };
 
 export interface InventedBrew {
   steps: StepDone[];
   waterG: number;
   beverageG: number | null;
   readingsPercent: number[];
+  /** What an instrument without error would have found. */
+  trueYieldPercent: number;
 }
 
 /**
- * Figures of a demo brew that hang together: hands miss the plan a little, the bed keeps its water, the
- * beverage is the rest, and the readings scatter about the strength that the true yield implies.
+ * Figures of a demo brew that hang together: hands miss the plan a little, the brew model brews what they
+ * did with what the lot truly is, and the instruments scatter about the result.
  */
 export function inventBrew({
   plan,
   brew,
+  truth,
+  kit,
+  roastAgeDays,
   random,
 }: {
   plan: BrewPlan;
-  brew: DemoBrew;
+  brew: Pick<DemoBrew, 'skippedAgitation' | 'unweighed'>;
+  truth: LearnedFactors;
+  kit: BrewKit;
+  roastAgeDays: number;
   random: () => number;
 }): InventedBrew {
-  const steps = benchSteps(plan).map((step, stepIndex): StepDone => {
-    const late = stepIndex === 0 ? 0 : Math.abs(normalDraw(random, { mean: 0.8, sd: HAND.lateS }));
-    if (step.kind === 'drawdown') return { stepIndex, atS: brew.trueDrawdownS, skipped: false, totalG: null };
+  const scattered = (mean: number, sd: number) => normalDraw(random, { mean, sd });
+  const marked = benchSteps(plan).map((step, stepIndex): StepDone => {
+    const late = stepIndex === 0 ? 0 : Math.abs(scattered(0.8, HAND.lateS));
     const skipped = step.kind === 'agitate' && brew.skippedAgitation === true;
-    const totalG =
-      step.kind === 'pour'
-        ? Math.round(step.totalG + normalDraw(random, { mean: 0.5, sd: HAND.overG }))
-        : null;
+    const totalG = step.kind === 'pour' ? Math.round(scattered(step.totalG + 0.5, HAND.overG)) : null;
     return { stepIndex, atS: roundToTenth(step.plannedS + late), skipped, totalG };
   });
-  const waterG = steps.reduce((last, { totalG }) => totalG ?? last, planWaterG(plan));
-  const trueBeverageG = waterG - brew.trueRetainedGPerG * plan.doseG;
-  const trueTdsPercent = (brew.trueYieldPercent * plan.doseG) / trueBeverageG;
-  const readingsPercent = [0, 1, 2].map(
-    () => Math.round(normalDraw(random, { mean: trueTdsPercent, sd: INSTRUMENT.readingPercent }) * 100) / 100,
+  const done = valueOf(
+    forecastPlan({ plan: asDone(plan, marked, scattered), kit, factors: truth, roastAgeDays }),
   );
-  const weighedG = roundToTenth(normalDraw(random, { mean: trueBeverageG, sd: INSTRUMENT.beverageG }));
-  return { steps, waterG, beverageG: brew.unweighed ? null : weighedG, readingsPercent };
+  const drainedS = roundToTenth(scattered(done.drawdownS ?? plan.drawdownS, INSTRUMENT.drawdownS));
+  const steps = marked.map((mark, index) =>
+    index === marked.length - 1 && !plan.lifts ? { ...mark, atS: drainedS } : mark,
+  );
+  const weighedG = roundToTenth(scattered(done.beverageG, INSTRUMENT.beverageG));
+  return {
+    steps,
+    waterG: steps.reduce((last, { totalG }) => totalG ?? last, planWaterG(plan)),
+    beverageG: brew.unweighed ? null : weighedG,
+    readingsPercent: [0, 1, 2].map(
+      () => Math.round(scattered(done.tdsPercent, INSTRUMENT.readingPercent) * 100) / 100,
+    ),
+    trueYieldPercent: done.yieldPercent,
+  };
+}
+
+/** The plan as the hands brewed it. */
+function asDone(
+  plan: BrewPlan,
+  marked: readonly StepDone[],
+  scattered: (mean: number, sd: number) => number,
+): BrewPlan {
+  let beforeG = 0;
+  const steps = benchSteps(plan);
+  const pours = plan.pours.map((pour, index): Pour => {
+    const at = steps.findIndex((step) => step.kind === 'pour' && step.pourNumber === index + 1);
+    const agitatedAt = steps.findIndex((step) => step.kind === 'agitate' && step.pourNumber === index + 1);
+    const totalG = marked[at]?.totalG ?? beforeG + pour.amountG;
+    const amountG = totalG - beforeG;
+    beforeG = totalG;
+    return {
+      ...pour,
+      startS: marked[at]?.atS ?? pour.startS,
+      amountG,
+      agitation: marked[agitatedAt]?.skipped ? 'none' : pour.agitation,
+    };
+  });
+  return {
+    ...plan,
+    pours,
+    grindUm: scattered(plan.grindUm, HAND.grindUm),
+    kettleC: scattered(plan.kettleC, HAND.kettleC),
+    // The drain follows from the brew; the plan's own must not forbid it.
+    drawdownS: plan.lifts ? plan.drawdownS : 3600,
+  };
 }

@@ -1,22 +1,33 @@
 import { hash } from '@node-rs/argon2';
 import { min, subDays } from 'date-fns';
-import type { Transaction } from 'sequelize';
+import { Op, type Transaction } from 'sequelize';
 import type { Sequelize } from 'sequelize-typescript';
 import {
   INTENSITIES,
+  fittedStart,
   planWaterG,
   roastAgeDays,
   seededRandom,
-  startingRecipe,
+  USUAL_SCHOOLS,
+  type BrewKit,
   type BrewPlan,
+  type LearnedFactors,
 } from '@vendu/core';
-import { LotFactsDto } from '@vendu/contract';
+import { LotFactsDto, type BrewerView } from '@vendu/contract';
+import { BrewReader } from '../brews/brew-reader.js';
 import { BrewModel } from '../brews/brew.model.js';
 import { ReadingModel } from '../brews/reading.model.js';
 import { TastingModel } from '../brews/tasting.model.js';
 import { BrewerModel } from '../kit/brewer.model.js';
 import { GrinderModel } from '../kit/grinder.model.js';
 import { HouseModel } from '../kit/house.model.js';
+import { InstrumentModel } from '../kit/instrument.model.js';
+import { KettleModel } from '../kit/kettle.model.js';
+import { brewerView } from '../kit/kit-views.js';
+import { PaperModel } from '../kit/paper.model.js';
+import { WaterModel } from '../kit/water.model.js';
+import { ZeroCheckModel } from '../kit/zero-check.model.js';
+import { refreshLotProgress } from '../lots/lot-progress.js';
 import { LotModel } from '../lots/lot.model.js';
 import { RoastBatchModel } from '../lots/roast-batch.model.js';
 import { PersonModel } from '../people/person.model.js';
@@ -24,16 +35,29 @@ import { PublicationModel } from '../publications/publication.model.js';
 import { slugOf } from '../publications/slug.js';
 import { RecipeVersionModel } from '../recipes/recipe-version.model.js';
 import { RecipeModel } from '../recipes/recipe.model.js';
+import { keepEvidence } from '../recipes/lot-evidence.js';
+import { startingFacts } from '../recipes/starting-facts.js';
 import { DEMO_ACCOUNTS } from './accounts.js';
 import { inventBrew } from './invent-brew.js';
-import { BREWERS, DEMO_LOTS, GRINDERS, HOUSE, type DemoBrew, type DemoLot } from './scenario.js';
+import {
+  BREWERS,
+  DEMO_LOTS,
+  GRINDERS,
+  HOUSE,
+  INSTRUMENTS,
+  KETTLES,
+  PAPERS,
+  WATERS,
+  type DemoBrew,
+  type DemoLot,
+} from './scenario.js';
 
 /** Same seed, same demo. */
 const SEED = 9_0417;
 
 interface Ground {
   people: PersonModel[];
-  brewers: BrewerModel[];
+  brewers: BrewerView[];
   grinders: GrinderModel[];
   random: () => number;
   transaction: Transaction;
@@ -59,17 +83,36 @@ export async function loadDemo(sequelize: Sequelize): Promise<boolean> {
       ),
       { transaction },
     );
-    const brewers = await BrewerModel.bulkCreate(
-      BREWERS.map((each) => ({ ...each })),
+    const papers = await PaperModel.bulkCreate(
+      PAPERS.map((each) => ({ ...each })),
       { transaction },
     );
+    const rows = await BrewerModel.bulkCreate(
+      BREWERS.map(({ paper, ...each }) => ({ ...each, paperId: at(papers, paper).id })),
+      { transaction },
+    );
+    const brewers = rows.map((row, index) => {
+      row.paper = at(papers, at(BREWERS, index).paper);
+      return brewerView(row);
+    });
+    await KettleModel.bulkCreate(
+      KETTLES.map((each) => ({ ...each })),
+      { transaction },
+    );
+    await WaterModel.bulkCreate(
+      WATERS.map((each) => ({ ...each })),
+      { transaction },
+    );
+    await loadInstruments(people, transaction);
     const grinders = await GrinderModel.bulkCreate(
       GRINDERS.map((each) => ({ ...each })),
       { transaction },
     );
     const ground: Ground = { people, brewers, grinders, random: seededRandom(SEED), transaction };
     for (const lot of DEMO_LOTS) await loadLot(lot, ground);
+    await refreshLotProgress(sequelize, undefined, transaction);
   });
+  await keepEvidenceOfFinished(sequelize);
   return true;
 }
 
@@ -77,7 +120,13 @@ async function loadLot(lot: DemoLot, ground: Ground): Promise<void> {
   const { transaction } = ground;
   const creator = at(ground.people, 1);
   const row = await LotModel.create(
-    { ...new LotFactsDto(), ...lot.facts, createdBy: creator.id },
+    {
+      ...new LotFactsDto(),
+      ...lot.facts,
+      launchOn: lot.launchInDays === null ? null : dateDaysAgo(-lot.launchInDays),
+      stockAt: momentDaysAgo(lot.roastedDaysAgo, 7),
+      createdBy: creator.id,
+    },
     { transaction },
   );
   const roastedOn = dateDaysAgo(lot.roastedDaysAgo);
@@ -94,16 +143,22 @@ async function loadLot(lot: DemoLot, ground: Ground): Promise<void> {
     { transaction },
   );
   const firstDaysAgo = lot.brews[0]?.daysAgo ?? 0;
-  const { plan, reasons } = startingRecipe({
-    process: lot.facts.process,
-    elevation:
-      lot.facts.elevationFromM == null
-        ? null
-        : { fromM: lot.facts.elevationFromM, toM: lot.facts.elevationToM ?? lot.facts.elevationFromM },
-    roastLevel: lot.roastLevel,
-    roastAgeDays: roastAgeDays({ roastedOn, onDate: dateDaysAgo(firstDaysAgo) }),
-    brewer: { shape: brewer.shape, usualDoseG: brewer.usualDoseG },
-    labElevationM: HOUSE.elevationM,
+  const kit = kitOf(brewer);
+  const sizes = grinder.points.map(({ grindUm }) => grindUm);
+  const { plan, reasons } = fittedStart({
+    facts: startingFacts({
+      lot: row,
+      batch,
+      onDate: dateDaysAgo(firstDaysAgo),
+      brewer,
+      schools: USUAL_SCHOOLS,
+      labElevationM: HOUSE.elevationM,
+    }),
+    switchedOff: [],
+    kit,
+    houseWindow: HOUSE,
+    reach: { finestUm: Math.min(...sizes), coarsestUm: Math.max(...sizes) },
+    similar: [],
   });
   let version = await RecipeVersionModel.create(
     {
@@ -119,7 +174,7 @@ async function loadLot(lot: DemoLot, ground: Ground): Promise<void> {
   );
   for (const [index, brew] of lot.brews.entries()) {
     version = await versionFor(brew, version, ground);
-    await loadBrew({ brew, index, version, batch, lotId: row.id, ground });
+    await loadBrew({ brew, index, version, batch, truth: lot.truth, kit, lotId: row.id, ground });
   }
   await reach(lot, recipe, version, `${lot.facts.name} ${brewer.name}`, ground);
 }
@@ -149,6 +204,8 @@ async function loadBrew({
   index,
   version,
   batch,
+  truth,
+  kit,
   lotId,
   ground,
 }: {
@@ -156,12 +213,21 @@ async function loadBrew({
   index: number;
   version: RecipeVersionModel;
   batch: RoastBatchModel;
+  truth: LearnedFactors;
+  kit: BrewKit;
   lotId: number;
   ground: Ground;
 }): Promise<void> {
   const { transaction, random } = ground;
   const plan: BrewPlan = version.plan;
-  const invented = inventBrew({ plan, brew, random });
+  const invented = inventBrew({
+    plan,
+    brew,
+    truth,
+    kit,
+    roastAgeDays: roastAgeDays({ roastedOn: batch.roastedOn, onDate: dateDaysAgo(brew.daysAgo) }),
+    random,
+  });
   const personId = at(ground.people, brew.by).id;
   const row = await BrewModel.create(
     {
@@ -222,6 +288,44 @@ async function reach(
     },
     { transaction },
   );
+}
+
+/** Finished lots teach the next ones, as acceptance does outside the demo. */
+async function keepEvidenceOfFinished(sequelize: Sequelize): Promise<void> {
+  const reader = new BrewReader(sequelize);
+  const recipes = await RecipeModel.findAll({
+    include: [
+      { model: BrewerModel, include: [PaperModel] },
+      { model: RecipeVersionModel, where: { acceptedAt: { [Op.ne]: null } } },
+    ],
+  });
+  for (const { lotId, brewer } of recipes) {
+    await keepEvidence({ lotId, brews: await reader.ofLot(lotId), kit: kitOf(brewerView(brewer)) });
+  }
+}
+
+async function loadInstruments(people: PersonModel[], transaction: Transaction): Promise<void> {
+  for (const { zeroDaysAgo, ...instrument } of INSTRUMENTS) {
+    const row = await InstrumentModel.create({ ...instrument }, { transaction });
+    await ZeroCheckModel.create(
+      {
+        instrumentId: row.id,
+        shown: 0,
+        checkedBy: at(people, 1).id,
+        createdAt: momentDaysAgo(zeroDaysAgo, 7),
+      },
+      { transaction },
+    );
+  }
+}
+
+function kitOf(brewer: BrewerView): BrewKit {
+  return {
+    brewer: brewer.geometry,
+    paperPerM: brewer.paperResistancePerM,
+    ambientC: HOUSE.roomC,
+    elevationM: HOUSE.elevationM,
+  };
 }
 
 /** A working hour some days ago; today's is never later than now. */

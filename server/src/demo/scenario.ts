@@ -1,6 +1,6 @@
-import type { BrewPlan, Intensity, TastingStage, Verdict } from '@vendu/core';
+import type { BrewPlan, Intensity, LearnedFactors, TastingStage, Verdict } from '@vendu/core';
 import { setWater } from '@vendu/core';
-import type { LotFactsDto, RoastBatchDto } from '@vendu/contract';
+import type { LotFactsDto, RoastBatchDto, WaterDto } from '@vendu/contract';
 
 // The invented scenario: a roastery at the ninth mole of a harbour town that does not exist. No farm, person
 // or brand here is real. What brews weighed and read is computed in `invent-brew.ts`, not written here.
@@ -9,37 +9,94 @@ export const HOUSE = {
   name: 'Ninth Mole Coffee',
   place: 'Port Ossel',
   elevationM: 12,
+  roomC: 21,
   tdsLowPercent: 1.2,
   tdsHighPercent: 1.4,
   yieldLowPercent: 18.5,
   yieldHighPercent: 21.5,
 };
 
+export const PAPERS = [
+  { name: 'Tarn white, ordinary', resistancePerM: 1.776e8, rinseG: 100 },
+  { name: 'Gannet pleated, fast', resistancePerM: 1.203e8, rinseG: 100 },
+  { name: 'Fender folded, thick', resistancePerM: 7.204e8, rinseG: 300 },
+] as const;
+
 export const BREWERS = [
   {
     name: 'Kittiwake 60',
     shape: 'cone',
-    outlet: 'one hole, 19 mm',
-    paper: 'Tarn white, ordinary',
+    topDiameterMm: 118,
+    bottomDiameterMm: 20,
+    heightMm: 85,
+    outletDiameterMm: 19,
+    outletCount: 1,
+    paper: 0,
     usualDoseG: 16,
     capacityG: 380,
   },
   {
     name: 'Slipway flat',
     shape: 'flat-bottom',
-    outlet: 'three holes, 6 mm',
-    paper: 'Gannet pleated, fast',
+    topDiameterMm: 108,
+    bottomDiameterMm: 50,
+    heightMm: 66,
+    outletDiameterMm: 6,
+    outletCount: 3,
+    paper: 1,
     usualDoseG: 17,
     capacityG: 360,
   },
   {
     name: 'Lantern carafe',
     shape: 'carafe',
-    outlet: 'open neck, 31 mm',
-    paper: 'Fender folded, thick',
+    topDiameterMm: 158,
+    bottomDiameterMm: 20,
+    heightMm: 120,
+    outletDiameterMm: 31,
+    outletCount: 1,
+    paper: 2,
     usualDoseG: 32,
     capacityG: 750,
   },
+] as const;
+
+export const KETTLES = [
+  { name: 'Cormorant gooseneck', stepC: 1, hasScale: false },
+  { name: 'Cormorant gooseneck, second', stepC: 1, hasScale: false },
+] as const;
+
+export const WATERS: Partial<WaterDto>[] = [
+  {
+    name: 'Mole tap, softened',
+    origin: 'analysis',
+    hardnessMgPerL: 64,
+    alkalinityMgPerL: 88,
+    mineralsMgPerL: 190,
+    mix: null,
+  },
+  {
+    name: 'Bench water',
+    origin: 'mixed',
+    hardnessMgPerL: 70,
+    alkalinityMgPerL: 40,
+    mineralsMgPerL: 118,
+    mix: {
+      bottleL: 10,
+      base: { hardnessMgPerL: 0, alkalinityMgPerL: 0 },
+      concentrates: [
+        { name: 'Epsom salt, 20 g to the litre', hardnessPerG: 8.1, alkalinityPerG: 0, gPerL: 8.6 },
+        { name: 'Baking soda, 16 g to the litre', hardnessPerG: 0, alkalinityPerG: 9.5, gPerL: 4.2 },
+      ],
+    },
+  },
+];
+
+export const INSTRUMENTS = [
+  { kind: 'refractometer', name: 'Bench refractometer', resolution: 0.01, zeroEveryDays: 1, zeroDaysAgo: 0 },
+  { kind: 'scale', name: 'Left scale', resolution: 0.1, zeroEveryDays: 30, zeroDaysAgo: 12 },
+  { kind: 'scale', name: 'Right scale', resolution: 0.1, zeroEveryDays: 30, zeroDaysAgo: 41 },
+  { kind: 'thermometer', name: 'Kettle probe', resolution: 0.1, zeroEveryDays: 90, zeroDaysAgo: 20 },
 ] as const;
 
 export const GRINDERS = [
@@ -75,10 +132,6 @@ export interface DemoBrew {
   by: number;
   /** The change that made the version brewed; `null` to brew the newest one again. */
   change: { note: string; apply: (plan: BrewPlan) => BrewPlan } | null;
-  /** What an instrument without error would have found. */
-  trueYieldPercent: number;
-  trueRetainedGPerG: number;
-  trueDrawdownS: number;
   /** The beverage was not weighed, as happens. */
   unweighed?: boolean;
   skippedAgitation?: boolean;
@@ -89,6 +142,8 @@ export interface DemoBrew {
 
 export interface DemoLot {
   facts: Partial<LotFactsDto> & Pick<LotFactsDto, 'name' | 'country' | 'process'>;
+  /** What the lot is like, which its brews find out. */
+  truth: LearnedFactors;
   roastedDaysAgo: number;
   roastLevel: RoastBatchDto['level'];
   /** Index of the brewer and the grinder of its recipe; `null` for a lot that has none yet. */
@@ -96,6 +151,8 @@ export interface DemoLot {
   brews: DemoBrew[];
   /** How far the newest version got. */
   reached: 'open' | 'accepted' | 'signed-off' | 'published';
+  /** Days until it goes on sale; below 0 when it is on sale. */
+  launchInDays: number | null;
   introduction?: string;
 }
 
@@ -127,10 +184,12 @@ export const DEMO_LOTS: DemoLot[] = [
       labelNotes: 'blackcurrant, orange peel, black tea',
       stockG: 4200,
     },
+    truth: { solubility: 0.97, rate: 0.75, flow: 1, retained: 1, steepness: 1.05 },
     roastedDaysAgo: 16,
     roastLevel: 'light',
     recipe: { brewer: 0, grinder: 0 },
     reached: 'published',
+    launchInDays: -2,
     introduction:
       'Grown high and washed, so it likes hot water. Pour in calm circles and let it cool a little: the blackcurrant shows when the cup is warm rather than hot.',
     brews: [
@@ -138,9 +197,6 @@ export const DEMO_LOTS: DemoLot[] = [
         daysAgo: 9,
         by: 1,
         change: null,
-        trueYieldPercent: 17.6,
-        trueRetainedGPerG: 1.92,
-        trueDrawdownS: 141,
         note: 'Drained faster than hoped, bed flat.',
         tastings: [
           {
@@ -160,9 +216,6 @@ export const DEMO_LOTS: DemoLot[] = [
         daysAgo: 8,
         by: 1,
         change: { note: 'Finer by 60 µm: tart and fast, expect a point more yield', apply: finer(60) },
-        trueYieldPercent: 19.1,
-        trueRetainedGPerG: 1.97,
-        trueDrawdownS: 153,
         tastings: [
           {
             stage: 'hot',
@@ -181,9 +234,6 @@ export const DEMO_LOTS: DemoLot[] = [
         daysAgo: 6,
         by: 2,
         change: { note: 'Finer by 30 µm: keep the currant, more body', apply: finer(30) },
-        trueYieldPercent: 20.2,
-        trueRetainedGPerG: 1.95,
-        trueDrawdownS: 161,
         tastings: [
           {
             stage: 'hot',
@@ -207,9 +257,6 @@ export const DEMO_LOTS: DemoLot[] = [
         daysAgo: 5,
         by: 1,
         change: null,
-        trueYieldPercent: 20.0,
-        trueRetainedGPerG: 1.94,
-        trueDrawdownS: 159,
         note: 'Repeat by a second pair of hands.',
         tastings: [
           { stage: 'warm', notes: 'blackcurrant, tea', intensities: { acidity: 6, sweetness: 7, body: 5 } },
@@ -231,22 +278,22 @@ export const DEMO_LOTS: DemoLot[] = [
       elevationFromM: 1480,
       elevationToM: 1560,
       harvest: 'August 2026',
+      signs: ['prone-to-dryness'],
       drying: 'raised beds under shade, 30 days',
       labelNotes: 'plum, cocoa nib, red grape',
       stockG: 2600,
     },
+    truth: { solubility: 1.03, rate: 1.3, flow: 1.3, retained: 1.03, steepness: 1 },
     roastedDaysAgo: 9,
     roastLevel: 'medium-light',
     recipe: { brewer: 1, grinder: 0 },
     reached: 'open',
+    launchInDays: 9,
     brews: [
       {
         daysAgo: 3,
         by: 2,
         change: null,
-        trueYieldPercent: 21.9,
-        trueRetainedGPerG: 2.05,
-        trueDrawdownS: 186,
         note: 'Level stayed high after the second pour.',
         tastings: [
           {
@@ -266,9 +313,6 @@ export const DEMO_LOTS: DemoLot[] = [
         daysAgo: 2,
         by: 2,
         change: { note: 'Coarser by 50 µm: slow and boozy', apply: finer(-50) },
-        trueYieldPercent: 20.7,
-        trueRetainedGPerG: 2.02,
-        trueDrawdownS: 172,
         skippedAgitation: true,
         unweighed: true,
         tastings: [
@@ -284,9 +328,6 @@ export const DEMO_LOTS: DemoLot[] = [
         daysAgo: 1,
         by: 1,
         change: { note: 'Two degrees cooler: soften the ferment', apply: hotter(-2) },
-        trueYieldPercent: 20.3,
-        trueRetainedGPerG: 2.0,
-        trueDrawdownS: 174,
         tastings: [
           {
             stage: 'hot',
@@ -320,18 +361,17 @@ export const DEMO_LOTS: DemoLot[] = [
       labelNotes: 'malt, dried apricot, walnut',
       stockG: 5000,
     },
+    truth: { solubility: 0.97, rate: 0.85, flow: 0.8, retained: 0.97, steepness: 1 },
     roastedDaysAgo: 6,
     roastLevel: 'medium',
     recipe: { brewer: 0, grinder: 1 },
     reached: 'open',
+    launchInDays: 3,
     brews: [
       {
         daysAgo: 0,
         by: 1,
         change: null,
-        trueYieldPercent: 18.3,
-        trueRetainedGPerG: 1.88,
-        trueDrawdownS: 132,
         note: 'Ran dry between the last two pours.',
         tastings: [
           {
@@ -360,18 +400,17 @@ export const DEMO_LOTS: DemoLot[] = [
       labelNotes: 'caramel, baked apple',
       stockG: 3000,
     },
+    truth: { solubility: 0.93, rate: 0.9, flow: 1.1, retained: 1.04, steepness: 1 },
     roastedDaysAgo: 12,
     roastLevel: 'medium',
     recipe: { brewer: 2, grinder: 0 },
     reached: 'accepted',
+    launchInDays: 16,
     brews: [
       {
         daysAgo: 7,
         by: 2,
         change: null,
-        trueYieldPercent: 18.2,
-        trueRetainedGPerG: 2.08,
-        trueDrawdownS: 262,
         tastings: [
           {
             stage: 'hot',
@@ -385,9 +424,6 @@ export const DEMO_LOTS: DemoLot[] = [
         daysAgo: 4,
         by: 2,
         change: { note: 'Less water, 10 g: body without more yield', apply: (plan) => water(475)(plan) },
-        trueYieldPercent: 18.9,
-        trueRetainedGPerG: 2.06,
-        trueDrawdownS: 255,
         tastings: [
           { stage: 'hot', notes: 'caramel, baked apple', intensities: { acidity: 4, sweetness: 7, body: 6 } },
           { stage: 'warm', notes: 'apple, toffee', intensities: { acidity: 4, sweetness: 7, body: 6 } },
@@ -414,10 +450,12 @@ export const DEMO_LOTS: DemoLot[] = [
       labelNotes: 'passion fruit, hibiscus, vanilla',
       stockG: 1500,
     },
+    truth: { solubility: 1.02, rate: 1.2, flow: 1.1, retained: 1, steepness: 1 },
     roastedDaysAgo: 4,
     roastLevel: 'light',
     recipe: null,
     reached: 'open',
+    launchInDays: 21,
     brews: [],
   },
 ];

@@ -1,14 +1,22 @@
-import { Column, DataType, Model, Table } from 'sequelize-typescript';
+import { BelongsTo, Column, DataType, Model, Table } from 'sequelize-typescript';
+import type { NonAttribute } from 'sequelize';
 import type { BrewerShape } from '@vendu/core';
 import { DecimalColumn } from '../database/decimal-column.js';
+import { PaperModel } from './paper.model.js';
 
-@Table({ tableName: 'brewers' })
+@Table({ tableName: 'brewers', version: 'revision' })
 export class BrewerModel extends Model {
   declare id: number;
   @Column(DataType.STRING) declare name: string;
   @Column(DataType.STRING) declare shape: BrewerShape;
-  @Column(DataType.STRING) declare outlet: string;
-  @Column(DataType.STRING) declare paper: string;
+  @DecimalColumn(5, 1) declare topDiameterMm: number;
+  @DecimalColumn(5, 1) declare bottomDiameterMm: number;
+  @DecimalColumn(5, 1) declare heightMm: number;
+  @DecimalColumn(5, 1) declare outletDiameterMm: number;
+  @Column(DataType.INTEGER) declare outletCount: number;
+  @Column(DataType.INTEGER) declare paperId: number;
   @DecimalColumn(5, 1) declare usualDoseG: number;
   @Column(DataType.INTEGER) declare capacityG: number;
+  declare revision: number;
+  @BelongsTo(() => PaperModel, 'paperId') declare paper: NonAttribute<PaperModel>;
 }

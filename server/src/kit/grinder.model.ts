@@ -1,12 +1,14 @@
 import { Column, DataType, Model, Table } from 'sequelize-typescript';
-import type { CalibrationPoint } from '@vendu/core';
+import type { MeasuredPoint } from '@vendu/core';
 import { DecimalColumn } from '../database/decimal-column.js';
 
-@Table({ tableName: 'grinders' })
+/** A grinder with one burr set; another set of burrs is another calibration and another row. */
+@Table({ tableName: 'grinders', version: 'revision' })
 export class GrinderModel extends Model {
   declare id: number;
   @Column(DataType.STRING) declare name: string;
   @Column(DataType.STRING) declare burrSet: string;
   @DecimalColumn(5, 2) declare settingStep: number;
-  @Column(DataType.JSON) declare points: CalibrationPoint[];
+  @Column(DataType.JSON) declare points: MeasuredPoint[];
+  declare revision: number;
 }

@@ -1,7 +1,22 @@
-import { Controller, Get } from '@nestjs/common';
-import type { KitView } from '@vendu/contract';
+import { Body, Controller, Get, Param, Post, Put } from '@nestjs/common';
+import {
+  BrewerDto,
+  GrinderDto,
+  HouseDto,
+  InstrumentDto,
+  KettleDto,
+  PaperDto,
+  SchoolsDto,
+  WaterDto,
+  ZeroCheckDto,
+  type KitView,
+} from '@vendu/contract';
+import type { PersonModel } from '../people/person.model.js';
+import { IdPipe } from '../problem/id.pipe.js';
+import { LeadOnly, SignedIn } from '../session/access.js';
 import { KitService } from './kit.service.js';
 
+/** Every change answers with the whole kit: it is small, and its parts name each other. */
 @Controller('kit')
 export class KitController {
   constructor(private readonly service: KitService) {}
@@ -9,5 +24,86 @@ export class KitController {
   @Get()
   read(): Promise<KitView> {
     return this.service.kit();
+  }
+
+  @Post('papers')
+  addPaper(@Body() paper: PaperDto): Promise<KitView> {
+    return this.service.savePaper(null, paper);
+  }
+
+  @Put('papers/:id')
+  changePaper(@Param('id', IdPipe) id: number, @Body() paper: PaperDto): Promise<KitView> {
+    return this.service.savePaper(id, paper);
+  }
+
+  @Post('brewers')
+  addBrewer(@Body() brewer: BrewerDto): Promise<KitView> {
+    return this.service.saveBrewer(null, brewer);
+  }
+
+  @Put('brewers/:id')
+  changeBrewer(@Param('id', IdPipe) id: number, @Body() brewer: BrewerDto): Promise<KitView> {
+    return this.service.saveBrewer(id, brewer);
+  }
+
+  @Post('grinders')
+  addGrinder(@Body() grinder: GrinderDto): Promise<KitView> {
+    return this.service.saveGrinder(null, grinder);
+  }
+
+  @Put('grinders/:id')
+  changeGrinder(@Param('id', IdPipe) id: number, @Body() grinder: GrinderDto): Promise<KitView> {
+    return this.service.saveGrinder(id, grinder);
+  }
+
+  @Post('kettles')
+  addKettle(@Body() kettle: KettleDto): Promise<KitView> {
+    return this.service.saveKettle(null, kettle);
+  }
+
+  @Put('kettles/:id')
+  changeKettle(@Param('id', IdPipe) id: number, @Body() kettle: KettleDto): Promise<KitView> {
+    return this.service.saveKettle(id, kettle);
+  }
+
+  @Post('waters')
+  addWater(@Body() water: WaterDto): Promise<KitView> {
+    return this.service.saveWater(null, water);
+  }
+
+  @Put('waters/:id')
+  changeWater(@Param('id', IdPipe) id: number, @Body() water: WaterDto): Promise<KitView> {
+    return this.service.saveWater(id, water);
+  }
+
+  @Post('instruments')
+  addInstrument(@Body() instrument: InstrumentDto): Promise<KitView> {
+    return this.service.saveInstrument(null, instrument);
+  }
+
+  @Put('instruments/:id')
+  changeInstrument(@Param('id', IdPipe) id: number, @Body() instrument: InstrumentDto): Promise<KitView> {
+    return this.service.saveInstrument(id, instrument);
+  }
+
+  @Post('instruments/:id/zero-checks')
+  addZeroCheck(
+    @Param('id', IdPipe) id: number,
+    @Body() check: ZeroCheckDto,
+    @SignedIn() person: PersonModel,
+  ): Promise<KitView> {
+    return this.service.addZeroCheck(id, check, person);
+  }
+
+  @Put('house')
+  @LeadOnly()
+  changeHouse(@Body() house: HouseDto): Promise<KitView> {
+    return this.service.saveHouse(house);
+  }
+
+  @Put('schools')
+  @LeadOnly()
+  changeSchools(@Body() schools: SchoolsDto): Promise<KitView> {
+    return this.service.saveSchools(schools);
   }
 }

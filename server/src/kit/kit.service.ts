@@ -1,38 +1,76 @@
 import { Injectable } from '@nestjs/common';
-import type { BrewerView, GrinderView, HouseView, KitView } from '@vendu/contract';
-import { notFound } from '../problem/problem-error.js';
+import { UniqueConstraintError, type Model, type ModelStatic } from 'sequelize';
+import { grinderCurve, type BrewKit } from '@vendu/core';
+import type {
+  BrewerDto,
+  BrewerView,
+  GrinderDto,
+  GrinderView,
+  HouseDto,
+  HouseView,
+  InstrumentDto,
+  KettleDto,
+  KitView,
+  PaperDto,
+  SchoolsDto,
+  WaterDto,
+  ZeroCheckDto,
+} from '@vendu/contract';
+import { PersonModel } from '../people/person.model.js';
+import { invalidField, notFound, ProblemError } from '../problem/problem-error.js';
 import { BrewerModel } from './brewer.model.js';
 import { GrinderModel } from './grinder.model.js';
 import { HouseModel } from './house.model.js';
+import { InstrumentModel } from './instrument.model.js';
+import { KettleModel } from './kettle.model.js';
+import {
+  brewerView,
+  grinderView,
+  houseView,
+  instrumentView,
+  kettleView,
+  paperView,
+  waterView,
+} from './kit-views.js';
+import { PaperModel } from './paper.model.js';
+import { WaterModel } from './water.model.js';
+import { ZeroCheckModel } from './zero-check.model.js';
+
+/** A row that a change must have been typed over. */
+type RevisedModel = Model & { id: number; revision: number };
 
 @Injectable()
 export class KitService {
   async kit(): Promise<KitView> {
-    const [house, brewers, grinders] = await Promise.all([
+    const [house, brewers, grinders, papers, kettles, waters, instruments] = await Promise.all([
       this.house(),
-      BrewerModel.findAll({ order: ['id'] }),
+      BrewerModel.findAll({ include: [PaperModel], order: ['id'] }),
       GrinderModel.findAll({ order: ['id'] }),
+      PaperModel.findAll({ order: ['id'] }),
+      KettleModel.findAll({ order: ['id'] }),
+      WaterModel.findAll({ order: ['id'] }),
+      InstrumentModel.findAll({
+        include: [{ model: ZeroCheckModel, include: [PersonModel] }],
+        order: ['id', [{ model: ZeroCheckModel, as: 'zeroChecks' }, 'id', 'DESC']],
+      }),
     ]);
-    return { house, brewers: brewers.map(brewerView), grinders: grinders.map(grinderView) };
-  }
-
-  async house(): Promise<HouseView> {
-    const row = await HouseModel.findByPk(1, { rejectOnEmpty: true });
     return {
-      name: row.name,
-      place: row.place,
-      elevationM: row.elevationM,
-      window: {
-        tdsLowPercent: row.tdsLowPercent,
-        tdsHighPercent: row.tdsHighPercent,
-        yieldLowPercent: row.yieldLowPercent,
-        yieldHighPercent: row.yieldHighPercent,
-      },
+      house,
+      brewers: brewers.map(brewerView),
+      grinders: grinders.map(grinderView),
+      papers: papers.map(paperView),
+      kettles: kettles.map(kettleView),
+      waters: waters.map(waterView),
+      instruments: instruments.map(instrumentView),
     };
   }
 
+  async house(): Promise<HouseView> {
+    return houseView(await HouseModel.findByPk(1, { rejectOnEmpty: true }));
+  }
+
   async brewer(id: number): Promise<BrewerView> {
-    const row = await BrewerModel.findByPk(id);
+    const row = await BrewerModel.findByPk(id, { include: [PaperModel] });
     if (!row) throw notFound('brewer');
     return brewerView(row);
   }
@@ -42,12 +80,130 @@ export class KitService {
     if (!row) throw notFound('grinder');
     return grinderView(row);
   }
+
+  /** What a brewer, its usual paper and the room are to the brew model. */
+  async brewKit(brewer: BrewerView): Promise<BrewKit> {
+    const { roomC, elevationM } = await this.house();
+    return { brewer: brewer.geometry, paperPerM: brewer.paperResistancePerM, ambientC: roomC, elevationM };
+  }
+
+  async savePaper(id: number | null, paper: PaperDto): Promise<KitView> {
+    await save(PaperModel, id, paper, 'paper');
+    return this.kit();
+  }
+
+  async saveBrewer(id: number | null, brewer: BrewerDto): Promise<KitView> {
+    if (brewer.topDiameterMm < brewer.bottomDiameterMm) {
+      throw invalidField({
+        field: 'topDiameterMm',
+        message: `The top is narrower than the bottom of ${brewer.bottomDiameterMm} mm.`,
+        allowed: `${brewer.bottomDiameterMm} mm or more`,
+      });
+    }
+    if (!(await PaperModel.findByPk(brewer.paperId))) {
+      throw invalidField({ field: 'paperId', message: 'There is no such paper.' });
+    }
+    await save(BrewerModel, id, brewer, 'brewer');
+    return this.kit();
+  }
+
+  async saveGrinder(id: number | null, grinder: GrinderDto): Promise<KitView> {
+    const curve = grinderCurve({ points: grinder.points });
+    if (!curve.ok) throw invalidField({ field: 'points', message: curve.message });
+    const points = grinder.points.map((point) => ({ ...point }));
+    await save(GrinderModel, id, { ...grinder, points }, 'grinder');
+    return this.kit();
+  }
+
+  async saveKettle(id: number | null, kettle: KettleDto): Promise<KitView> {
+    await save(KettleModel, id, kettle, 'kettle');
+    return this.kit();
+  }
+
+  async saveWater(id: number | null, { mix, ...water }: WaterDto): Promise<KitView> {
+    if (water.origin === 'mixed' && mix === null) {
+      throw invalidField({ field: 'mix', message: 'A mixed water needs its base and its concentrates.' });
+    }
+    // What a mix gives follows from it; a typed figure beside it could only disagree.
+    const reached = mix && {
+      hardnessMgPerL: reachedBy(mix.base.hardnessMgPerL, mix.concentrates, 'hardnessPerG'),
+      alkalinityMgPerL: reachedBy(mix.base.alkalinityMgPerL, mix.concentrates, 'alkalinityPerG'),
+    };
+    const plainMix = mix && {
+      bottleL: mix.bottleL,
+      base: { ...mix.base },
+      concentrates: mix.concentrates.map((each) => ({ ...each })),
+    };
+    await save(WaterModel, id, { ...water, ...reached, mix: plainMix }, 'water');
+    return this.kit();
+  }
+
+  async saveInstrument(id: number | null, instrument: InstrumentDto): Promise<KitView> {
+    await save(InstrumentModel, id, instrument, 'instrument');
+    return this.kit();
+  }
+
+  async addZeroCheck(instrumentId: number, { shown }: ZeroCheckDto, person: PersonModel): Promise<KitView> {
+    if (!(await InstrumentModel.findByPk(instrumentId))) throw notFound('instrument');
+    await ZeroCheckModel.create({ instrumentId, shown, checkedBy: person.id });
+    return this.kit();
+  }
+
+  async saveHouse(house: HouseDto): Promise<KitView> {
+    refuseReversed(house, 'tdsLowPercent', 'tdsHighPercent', 'Strength');
+    refuseReversed(house, 'yieldLowPercent', 'yieldHighPercent', 'Yield');
+    await save(HouseModel, 1, house, 'house');
+    return this.kit();
+  }
+
+  async saveSchools({ revision, ...schools }: SchoolsDto): Promise<KitView> {
+    await save(HouseModel, 1, { revision, schools }, 'house');
+    return this.kit();
+  }
 }
 
-function brewerView({ id, name, shape, outlet, paper, usualDoseG, capacityG }: BrewerModel): BrewerView {
-  return { id, name, shape, outlet, paper, usualDoseG, capacityG };
+/** Stores something new, or changes what is stored if nobody else has changed it since it was read. */
+async function save<T extends RevisedModel, V extends { revision: number | null }>(
+  model: ModelStatic<T>,
+  id: number | null,
+  typed: V,
+  what: string,
+): Promise<void> {
+  const { revision, ...values } = typed;
+  try {
+    if (id === null) {
+      await model.create(values as never);
+      return;
+    }
+    const row = await model.findByPk(id);
+    if (!row) throw notFound(what);
+    if (row.revision !== revision) {
+      throw new ProblemError(
+        'stale',
+        `This ${what} was saved by somebody else since you opened it. What you typed is kept here.`,
+      );
+    }
+    await row.update(values as never);
+  } catch (error) {
+    if (!(error instanceof UniqueConstraintError)) throw error;
+    throw invalidField({ field: 'name', message: `There is another ${what} of this name.` });
+  }
 }
 
-function grinderView({ id, name, burrSet, settingStep, points }: GrinderModel): GrinderView {
-  return { id, name, burrSet, settingStep, points };
+function reachedBy(
+  base: number,
+  concentrates: readonly { hardnessPerG: number; alkalinityPerG: number; gPerL: number }[],
+  field: 'hardnessPerG' | 'alkalinityPerG',
+): number {
+  const reached = concentrates.reduce((sum, each) => sum + each.gPerL * each[field], base);
+  return Math.round(reached * 10) / 10;
+}
+
+function refuseReversed<F extends string>(values: Record<F, number>, low: F, high: F, label: string): void {
+  if (values[low] < values[high]) return;
+  throw invalidField({
+    field: high,
+    message: `${label} must end above where it begins, ${values[low]} %.`,
+    allowed: `above ${values[low]} %`,
+  });
 }

@@ -1,6 +1,6 @@
 import { Column, DataType, HasMany, Model, Table } from 'sequelize-typescript';
 import type { NonAttribute } from 'sequelize';
-import type { Process } from '@vendu/core';
+import type { LotEvidence, LotSign, LotStage, Process } from '@vendu/core';
 import { RoastBatchModel } from './roast-batch.model.js';
 import { DecimalColumn } from '../database/decimal-column.js';
 
@@ -22,6 +22,20 @@ export class LotModel extends Model {
   @Column(DataType.STRING) declare drying: string;
   @Column(DataType.STRING) declare labelNotes: string;
   @DecimalColumn(9, 1) declare stockG: number | null;
+  @Column(DataType.STRING) declare supplier: string;
+  @Column(DataType.DATEONLY) declare launchOn: string | null;
+  @Column(DataType.JSON) declare signs: LotSign[] | null;
+  /** When the stock was weighed: what is left counts from then. */
+  @Column(DataType.DATE) declare stockAt: Date | null;
+  /** What its brews taught, kept when its recipe is accepted, for the house's next lots. */
+  @Column(DataType.JSON) declare evidence: LotEvidence | null;
+  // From here on computed from the records by `refreshLotProgress`, for the list to be filtered and sorted by.
+  @Column(DataType.STRING) declare stage: LotStage;
+  @Column(DataType.INTEGER) declare brewCount: number;
+  @DecimalColumn(9, 1) declare brewedG: number;
+  @DecimalColumn(9, 1) declare leftG: number | null;
+  @Column(DataType.DATE) declare lastBrewedAt: Date | null;
+  @Column(DataType.DATEONLY) declare latestRoastedOn: string | null;
   @Column(DataType.INTEGER) declare createdBy: number;
   declare revision: number;
   @HasMany(() => RoastBatchModel, 'lotId') declare roastBatches: NonAttribute<RoastBatchModel[]>;

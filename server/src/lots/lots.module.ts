@@ -1,12 +1,11 @@
 import { Module } from '@nestjs/common';
 import { BrewsModule } from '../brews/brews.module.js';
-import { PublicationsModule } from '../publications/publications.module.js';
 import { RecipesModule } from '../recipes/recipes.module.js';
 import { LotsController } from './lots.controller.js';
 import { LotsService } from './lots.service.js';
 
 @Module({
-  imports: [BrewsModule, RecipesModule, PublicationsModule],
+  imports: [BrewsModule, RecipesModule],
   controllers: [LotsController],
   providers: [LotsService],
 })

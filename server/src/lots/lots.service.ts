@@ -1,24 +1,30 @@
 import { Injectable } from '@nestjs/common';
 import { Sequelize } from 'sequelize-typescript';
-import { lotStage, roastAgeDays, type LotStage } from '@vendu/core';
+import { lotDue, roastAgeDays } from '@vendu/core';
 import type {
-  BrewListItem,
   EditLotDto,
+  ImportLotsDto,
   LotFactsDto,
-  LotListItem,
+  LotsPageView,
+  LotsQueryDto,
   LotView,
   NewLotDto,
-  RecipeListItem,
   RoastBatchDto,
   RoastBatchView,
+  WeighStockDto,
 } from '@vendu/contract';
+import type { Transaction } from 'sequelize';
 import { BrewReader } from '../brews/brew-reader.js';
-import type { PersonModel } from '../people/person.model.js';
-import { invalidField, notFound, ProblemError } from '../problem/problem-error.js';
-import { PublicationsService } from '../publications/publications.service.js';
+import { PersonModel } from '../people/person.model.js';
+import { notFound, ProblemError } from '../problem/problem-error.js';
 import { RecipesService } from '../recipes/recipes.service.js';
+import { daysSince, daysUntil } from './days.js';
 import { LotModel } from './lot.model.js';
+import { readLotsPage } from './lot-list.js';
+import { refreshLotProgress } from './lot-progress.js';
+import { reversedElevation } from './lot-refusals.js';
 import { RoastBatchModel } from './roast-batch.model.js';
+import { StockWeighingModel } from './stock-weighing.model.js';
 
 @Injectable()
 export class LotsService {
@@ -26,75 +32,64 @@ export class LotsService {
     private readonly sequelize: Sequelize,
     private readonly brews: BrewReader,
     private readonly recipes: RecipesService,
-    private readonly publications: PublicationsService,
   ) {}
 
-  async list(): Promise<LotListItem[]> {
-    const rows = await LotModel.findAll({ include: [RoastBatchModel], order: [['updatedAt', 'DESC']] });
-    const ids = rows.map(({ id }) => id);
-    const [trails, recipes, recheckCounts] = await Promise.all([
-      this.brews.ofLots(ids),
-      this.recipes.ofLots(ids),
-      this.publications.recheckCounts(ids),
-    ]);
-    return rows.map((row) => {
-      const trail = (trails.get(row.id) ?? []).filter(({ isSetAside }) => !isSetAside);
-      const ofLot = recipes.filter(({ lotId }) => lotId === row.id);
-      const measured = trail.filter(({ result }) => result !== null).at(-1)?.result ?? null;
-      return {
-        id: row.id,
-        name: row.name,
-        country: row.country,
-        region: row.region,
-        process: row.process,
-        additions: row.additions,
-        elevationFromM: row.elevationFromM,
-        elevationToM: row.elevationToM,
-        stage: stageOf(trail, ofLot, recheckCounts.get(row.id) ?? 0),
-        latestRoast: batchViews(row.roastBatches)[0] ?? null,
-        ...grams(row, trails.get(row.id) ?? []),
-        brewCount: trail.length,
-        recipe: ofLot.at(-1) ?? null,
-        lastStrengthPercent: measured?.strength.meanPercent ?? null,
-        lastYieldPercent: measured?.yield.yieldPercent ?? null,
-        lastYieldBasis: measured?.yield.basis ?? null,
-      };
-    });
+  page(query: LotsQueryDto): Promise<LotsPageView> {
+    return readLotsPage(this.sequelize, this.brews, query);
   }
 
   async read(id: number): Promise<LotView> {
     const row = await LotModel.findByPk(id, { include: [RoastBatchModel] });
     if (!row) throw notFound('lot');
-    const [trail, recipes, recheckCounts] = await Promise.all([
+    const [trail, recipes, weighings] = await Promise.all([
       this.brews.ofLot(id),
       this.recipes.ofLots([id]),
-      this.publications.recheckCounts([id]),
+      StockWeighingModel.findAll({ where: { lotId: id }, include: [PersonModel], order: [['id', 'DESC']] }),
     ]);
-    const kept = trail.filter(({ isSetAside }) => !isSetAside);
+    const daysToLaunch = daysUntil(row.launchOn);
     return {
       ...facts(row),
       id,
       revision: row.revision,
-      stage: stageOf(kept, recipes, recheckCounts.get(id) ?? 0),
-      ...grams(row, trail),
+      stage: row.stage,
+      daysToLaunch,
+      due: lotDue({ stage: row.stage, daysToLaunch, daysSinceBrew: daysSince(row.lastBrewedAt) }),
+      gramsBrewedG: row.brewedG,
+      gramsLeftG: row.leftG,
+      weighings: weighings.map(({ massG, weigher, createdAt }) => ({
+        massG,
+        by: weigher.name,
+        at: createdAt.toISOString(),
+      })),
       roastBatches: batchViews(row.roastBatches),
       recipes,
-      brews: kept,
+      brews: trail.filter(({ isSetAside }) => !isSetAside),
     };
   }
 
-  async create({ roastedOn, roastLevel, ...lot }: NewLotDto, person: PersonModel): Promise<LotView> {
-    refuseReversedElevation(lot);
-    const id = await this.sequelize.transaction(async (transaction) => {
-      const row = await LotModel.create({ ...lot, createdBy: person.id }, { transaction });
-      await RoastBatchModel.create({ lotId: row.id, roastedOn, level: roastLevel }, { transaction });
-      return row.id;
-    });
+  async create(lot: NewLotDto, person: PersonModel): Promise<LotView> {
+    refuse(reversedElevation(lot));
+    const id = await this.sequelize.transaction((transaction) => this.takeIn(lot, person, transaction));
     return this.read(id);
   }
 
+  /** Takes in all lots of a file or none of them; what is wrong is told by row. */
+  async import({ lots }: ImportLotsDto, person: PersonModel): Promise<{ ids: number[] }> {
+    refuse(
+      lots.flatMap((lot, index) =>
+        reversedElevation(lot).map((error) => ({ ...error, field: `lots.${index}.${error.field}` })),
+      ),
+    );
+    const ids = await this.sequelize.transaction(async (transaction) => {
+      const taken: number[] = [];
+      for (const lot of lots) taken.push(await this.takeIn(lot, person, transaction));
+      return taken;
+    });
+    return { ids };
+  }
+
   async edit(id: number, { revision, ...lot }: EditLotDto): Promise<LotView> {
-    refuseReversedElevation(lot);
+    refuse(reversedElevation(lot));
     const row = await LotModel.findByPk(id);
     if (!row) throw notFound('lot');
     if (row.revision !== revision) {
@@ -103,38 +98,59 @@ export class LotsService {
         'This lot was saved by somebody else since you opened it. Your changes are kept here.',
       );
     }
-    await row.update(lot);
+    await row.update({ ...lot, signs: [...lot.signs] });
+    await refreshLotProgress(this.sequelize, [id]);
     return this.read(id);
   }
 
   async addRoastBatch(id: number, batch: RoastBatchDto): Promise<LotView> {
     if (!(await LotModel.findByPk(id))) throw notFound('lot');
     await RoastBatchModel.create({ ...batch, lotId: id });
+    await refreshLotProgress(this.sequelize, [id]);
     return this.read(id);
+  }
+
+  /** What is left is what was weighed last, less the doses brewed since. */
+  async weighStock(id: number, { massG }: WeighStockDto, person: PersonModel): Promise<LotView> {
+    if (!(await LotModel.findByPk(id))) throw notFound('lot');
+    const at = new Date();
+    await this.sequelize.transaction(async (transaction) => {
+      await StockWeighingModel.create({ lotId: id, massG, weighedBy: person.id }, { transaction });
+      // Not through the instance: the revision guards the facts, which a weighing does not touch.
+      await LotModel.update({ stockG: massG, stockAt: at }, { where: { id }, transaction });
+      await refreshLotProgress(this.sequelize, [id], transaction);
+    });
+    return this.read(id);
+  }
+
+  private async takeIn(
+    { roastedOn, roastLevel, ...lot }: NewLotDto,
+    person: PersonModel,
+    transaction: Transaction,
+  ): Promise<number> {
+    const row = await LotModel.create(
+      {
+        ...lot,
+        signs: [...lot.signs],
+        createdBy: person.id,
+        stockAt: lot.stockG === null ? null : new Date(),
+      },
+      { transaction },
+    );
+    await RoastBatchModel.create({ lotId: row.id, roastedOn, level: roastLevel }, { transaction });
+    if (lot.stockG !== null) {
+      await StockWeighingModel.create(
+        { lotId: row.id, massG: lot.stockG, weighedBy: person.id },
+        { transaction },
+      );
+    }
+    await refreshLotProgress(this.sequelize, [row.id], transaction);
+    return row.id;
   }
 }
 
-function stageOf(
-  brews: readonly BrewListItem[],
-  recipes: readonly RecipeListItem[],
-  recheckCount: number,
-): LotStage {
-  return lotStage({
-    brewCount: brews.length,
-    accepted: recipes.some(({ accepted }) => accepted),
-    signedOff: recipes.some(({ signedOff }) => signedOff),
-    published: recipes.some(({ publishedSlug }) => publishedSlug !== null),
-    recheckCount,
-  });
-}
-
-/** Stock falls by the dose of every brew, set aside or not: the coffee is gone either way. */
-function grams(
-  row: LotModel,
-  trail: readonly BrewListItem[],
-): { gramsLeftG: number | null; gramsBrewedG: number } {
-  const gramsBrewedG = Math.round(trail.reduce((sum, { doseG }) => sum + doseG, 0) * 10) / 10;
-  return { gramsBrewedG, gramsLeftG: row.stockG === null ? null : row.stockG - gramsBrewedG };
+function refuse(errors: ReturnType<typeof reversedElevation>): void {
+  if (errors[0]) throw new ProblemError('invalid-input', errors[0].message, errors);
 }
 
 function facts(row: LotModel): LotFactsDto {
@@ -150,9 +166,12 @@ function facts(row: LotModel): LotFactsDto {
     additions: row.additions,
     elevationFromM: row.elevationFromM,
     elevationToM: row.elevationToM,
+    supplier: row.supplier,
     harvest: row.harvest,
     drying: row.drying,
     labelNotes: row.labelNotes,
+    launchOn: row.launchOn,
+    signs: row.signs ?? [],
     stockG: row.stockG,
   };
 }
@@ -162,20 +181,12 @@ function batchViews(batches: readonly RoastBatchModel[]): RoastBatchView[] {
   const onDate = new Date().toISOString().slice(0, 10);
   return [...batches]
     .sort((a, b) => b.roastedOn.localeCompare(a.roastedOn) || b.id - a.id)
-    .map(({ id, roastedOn, level }) => ({
+    .map(({ id, roastedOn, level, lossPercent, endC }) => ({
       id,
       roastedOn,
       level,
+      lossPercent,
+      endC,
       ageDays: roastAgeDays({ roastedOn, onDate }),
     }));
-}
-
-function refuseReversedElevation({ elevationFromM, elevationToM }: LotFactsDto): void {
-  if (elevationFromM !== null && elevationToM !== null && elevationToM < elevationFromM) {
-    throw invalidField({
-      field: 'elevationToM',
-      message: `The elevation runs down from ${elevationFromM} to ${elevationToM} m; write the lower figure first.`,
-      allowed: `${elevationFromM} m or more`,
-    });
-  }
 }

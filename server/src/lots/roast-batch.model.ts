@@ -1,5 +1,6 @@
 import { Column, DataType, Model, Table } from 'sequelize-typescript';
 import type { RoastLevel } from '@vendu/core';
+import { DecimalColumn } from '../database/decimal-column.js';
 
 @Table({ tableName: 'roast_batches' })
 export class RoastBatchModel extends Model {
@@ -7,4 +8,6 @@ export class RoastBatchModel extends Model {
   @Column(DataType.INTEGER) declare lotId: number;
   @Column(DataType.DATEONLY) declare roastedOn: string;
   @Column(DataType.STRING) declare level: RoastLevel | null;
+  @DecimalColumn(4, 1) declare lossPercent: number | null;
+  @DecimalColumn(4, 1) declare endC: number | null;
 }

@@ -1,8 +1,9 @@
 import { Injectable } from '@nestjs/common';
-import { Op, QueryTypes } from 'sequelize';
+import { Op } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
 import type { PublicRecipeListItem, PublicRecipeView, PublishDto, RecipeView } from '@vendu/contract';
 import { BrewerModel } from '../kit/brewer.model.js';
+import { PaperModel } from '../kit/paper.model.js';
 import { KitService } from '../kit/kit.service.js';
 import { LotModel } from '../lots/lot.model.js';
 import type { PersonModel } from '../people/person.model.js';
@@ -14,7 +15,11 @@ import { RecipesService } from '../recipes/recipes.service.js';
 import { PublicationModel } from './publication.model.js';
 import { slugOf } from './slug.js';
 
-const PARTS = [LotModel, BrewerModel, { model: RecipeVersionModel, include: [PublicationModel] }];
+const PARTS = [
+  LotModel,
+  { model: BrewerModel, include: [PaperModel] },
+  { model: RecipeVersionModel, include: [PublicationModel] },
+];
 
 interface Current {
   version: RecipeVersionModel;
@@ -54,6 +59,7 @@ export class PublicationsService {
         { transaction },
       );
     });
+    await this.recipes.refreshLotOf(recipe.id);
     return this.recipes.read(recipe.id);
   }
 
@@ -64,6 +70,7 @@ export class PublicationsService {
     // The sign-off may have been taken back while the publication was withdrawn.
     if (!isWithdrawn) refuseUnsigned(version);
     await row.update({ withdrawnAt: isWithdrawn ? new Date() : null });
+    await this.recipes.refreshLotOf(version.recipeId);
     return this.recipes.read(version.recipeId);
   }
 
@@ -97,29 +104,13 @@ export class PublicationsService {
       labelNotes: lot.labelNotes,
       elevationFromM: lot.elevationFromM,
       elevationToM: lot.elevationToM,
-      paper: row.brewer.paper,
+      paper: row.brewer.paper.name,
       grinderName: `${grinder.name}, ${grinder.burrSet}`,
       grinderSetting: settingFor(current.version.plan, grinder).grinderSetting,
       introduction: current.publication.introduction,
       versionNumber: current.version.number,
       publishedAt: current.publication.createdAt.toISOString(),
     };
-  }
-
-  /** Rechecks per lot: brews of a public version made after it was made public. */
-  async recheckCounts(lotIds: readonly number[]): Promise<Map<number, number>> {
-    if (lotIds.length === 0) return new Map();
-    const rows = await this.sequelize.query<{ lotId: number; recheckCount: number | bigint }>(
-      `SELECT brews.lot_id AS lotId, COUNT(DISTINCT brews.id) AS recheckCount
-         FROM brews
-         JOIN publications ON publications.recipe_version_id = brews.recipe_version_id
-          AND publications.withdrawn_at IS NULL
-          AND publications.created_at < brews.started_at
-        WHERE brews.lot_id IN (:lotIds) AND brews.set_aside_at IS NULL
-        GROUP BY brews.lot_id`,
-      { type: QueryTypes.SELECT, replacements: { lotIds } },
-    );
-    return new Map(rows.map(({ lotId, recheckCount }) => [lotId, Number(recheckCount)]));
   }
 }
 

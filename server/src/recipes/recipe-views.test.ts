@@ -5,6 +5,7 @@ import { settingFor } from './recipe-views.js';
 
 const GRINDER: GrinderView = {
   id: 1,
+  revision: 0,
   name: 'Grinder',
   burrSet: 'flat',
   settingStep: 0.5,

@@ -1,5 +1,6 @@
 import { BelongsTo, Column, DataType, HasMany, Model, Table } from 'sequelize-typescript';
 import type { NonAttribute } from 'sequelize';
+import type { Schools } from '@vendu/core';
 import { BrewerModel } from '../kit/brewer.model.js';
 import { GrinderModel } from '../kit/grinder.model.js';
 import { LotModel } from '../lots/lot.model.js';
@@ -12,6 +13,10 @@ export class RecipeModel extends Model {
   @Column(DataType.INTEGER) declare lotId: number;
   @Column(DataType.INTEGER) declare brewerId: number;
   @Column(DataType.INTEGER) declare grinderId: number;
+  /** Stands of its own; `null` for the house's. */
+  @Column(DataType.JSON) declare schools: Schools | null;
+  /** Rules of the starting recipe that somebody switched off. */
+  @Column(DataType.JSON) declare switchedOff: string[] | null;
   @Column(DataType.STRING) declare slug: string | null;
   @Column(DataType.INTEGER) declare createdBy: number;
   @BelongsTo(() => LotModel, 'lotId') declare lot: NonAttribute<LotModel>;

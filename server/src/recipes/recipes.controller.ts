@@ -1,5 +1,11 @@
-import { Body, Controller, Delete, Get, Param, Post, Put } from '@nestjs/common';
-import { NewRecipeDto, NewVersionDto, type RecipeView } from '@vendu/contract';
+import { Body, Controller, Delete, Get, HttpCode, Param, Post, Put } from '@nestjs/common';
+import {
+  NewRecipeDto,
+  NewVersionDto,
+  RecipeSchoolsDto,
+  type RecipeView,
+  type StartingPreview,
+} from '@vendu/contract';
 import type { PersonModel } from '../people/person.model.js';
 import { IdPipe } from '../problem/id.pipe.js';
 import { LeadOnly, SignedIn } from '../session/access.js';
@@ -8,6 +14,18 @@ import { RecipesService } from './recipes.service.js';
 @Controller()
 export class RecipesController {
   constructor(private readonly service: RecipesService) {}
+
+  /** Looks at a starting recipe without keeping it. */
+  @Post('lots/:lotId/starting-recipe')
+  @HttpCode(200)
+  preview(@Param('lotId', IdPipe) lotId: number, @Body() recipe: NewRecipeDto): Promise<StartingPreview> {
+    return this.service.preview(lotId, recipe);
+  }
+
+  @Put('recipes/:recipeId/schools')
+  setSchools(@Param('recipeId', IdPipe) id: number, @Body() schools: RecipeSchoolsDto): Promise<RecipeView> {
+    return this.service.setSchools(id, schools);
+  }
 
   @Post('lots/:lotId/recipes')
   start(

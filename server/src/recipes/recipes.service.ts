@@ -1,11 +1,30 @@
 import { Injectable } from '@nestjs/common';
 import { UniqueConstraintError } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
-import { boilingPointC, planFaults, roastAgeDays, startingRecipe, valueOf, type BrewPlan } from '@vendu/core';
-import type { NewRecipeDto, NewVersionDto, RecipeListItem, RecipeView } from '@vendu/contract';
+import {
+  boilingPointC,
+  fittedStart,
+  lotPrior,
+  planFaults,
+  valueOf,
+  type BrewPlan,
+  type LotPrior,
+  type RoastLevel,
+} from '@vendu/core';
+import type {
+  NewRecipeDto,
+  NewVersionDto,
+  RecipeListItem,
+  RecipeSchoolsDto,
+  RecipeView,
+  StartingPreview,
+} from '@vendu/contract';
 import { BrewReader } from '../brews/brew-reader.js';
 import { BrewerModel } from '../kit/brewer.model.js';
 import { KitService } from '../kit/kit.service.js';
+import { PaperModel } from '../kit/paper.model.js';
+import { daysSince } from '../lots/days.js';
+import { refreshLotProgress } from '../lots/lot-progress.js';
 import { LotModel } from '../lots/lot.model.js';
 import { RoastBatchModel } from '../lots/roast-batch.model.js';
 import { PersonModel } from '../people/person.model.js';
@@ -13,7 +32,10 @@ import { notFound, ProblemError } from '../problem/problem-error.js';
 import { PublicationModel } from '../publications/publication.model.js';
 import { RecipeVersionModel } from './recipe-version.model.js';
 import { RecipeModel } from './recipe.model.js';
-import { publicationView, recipeListItem, versionView } from './recipe-views.js';
+import { keepEvidence } from './lot-evidence.js';
+import { publicationView, recipeListItem, settingFor, versionView } from './recipe-views.js';
+import { readSimilarLots } from './similar-lots.js';
+import { elevationOf, startingFacts } from './starting-facts.js';
 
 const LIST_PARTS = [BrewerModel, { model: RecipeVersionModel, include: [PublicationModel] }];
 
@@ -34,37 +56,37 @@ export class RecipesService {
     return rows.map(recipeListItem);
   }
 
-  /** The starting recipe of a lot on one brewer: version 1 of a new recipe, with its reasons. */
-  async start(
-    lotId: number,
-    { brewerId, grinderId }: NewRecipeDto,
-    person: PersonModel,
-  ): Promise<RecipeView> {
-    const lot = await LotModel.findByPk(lotId, { include: [RoastBatchModel] });
-    if (!lot) throw notFound('lot');
-    const [house, brewer, grinder] = await Promise.all([
-      this.kit.house(),
-      this.kit.brewer(brewerId),
-      this.kit.grinder(grinderId),
-    ]);
-    const batch = newestBatch(lot.roastBatches);
-    const { plan, reasons } = startingRecipe({
-      process: lot.process,
-      elevation:
-        lot.elevationFromM === null
-          ? null
-          : { fromM: lot.elevationFromM, toM: lot.elevationToM ?? lot.elevationFromM },
-      roastLevel: batch.level,
-      roastAgeDays: roastAgeDays({
-        roastedOn: batch.roastedOn,
-        onDate: new Date().toISOString().slice(0, 10),
-      }),
-      brewer,
-      labElevationM: house.elevationM,
-    });
+  /** The starting recipe as it would be, before anybody keeps it. */
+  async preview(lotId: number, asked: NewRecipeDto): Promise<StartingPreview> {
+    const { started, similar, grinder } = await this.compose(lotId, asked);
+    return {
+      ...started,
+      ...settingFor(started.plan, grinder),
+      similar: similar.map(({ lotId, name, likeness, because, startGrindUm, plan }) => ({
+        lotId,
+        name,
+        likeness,
+        because,
+        startGrindUm,
+        plan,
+      })),
+    };
+  }
+
+  /** Keeps the starting recipe of a lot on one brewer: version 1 of a new recipe, with its reasons. */
+  async start(lotId: number, asked: NewRecipeDto, person: PersonModel): Promise<RecipeView> {
+    const { started, brewer, grinder } = await this.compose(lotId, asked);
+    const { plan, reasons } = started;
     const recipe = await this.sequelize.transaction(async (transaction) => {
       const row = await RecipeModel.create(
-        { lotId, brewerId: brewer.id, grinderId: grinder.id, createdBy: person.id },
+        {
+          lotId,
+          brewerId: brewer.id,
+          grinderId: grinder.id,
+          schools: asked.schools && { ...asked.schools },
+          switchedOff: asked.switchedOff,
+          createdBy: person.id,
+        },
         { transaction },
       );
       await RecipeVersionModel.create(
@@ -76,10 +98,63 @@ export class RecipesService {
     return this.read(recipe.id);
   }
 
-  async read(id: number): Promise<RecipeView> {
-    const row = await RecipeModel.findByPk(id, { include: [LotModel, BrewerModel] });
+  /** Gives a recipe stands of its own, or the house's back. */
+  async setSchools(id: number, { schools }: RecipeSchoolsDto): Promise<RecipeView> {
+    const row = await RecipeModel.findByPk(id);
     if (!row) throw notFound('recipe');
-    const [grinder, versions, trail, batches] = await Promise.all([
+    await row.update({ schools: schools && { ...schools } });
+    return this.read(id);
+  }
+
+  /** Brings the lot of a recipe up to date in the list of lots. */
+  async refreshLotOf(recipeId: number): Promise<void> {
+    const { lotId } = await RecipeModel.findByPk(recipeId, { rejectOnEmpty: true });
+    await refreshLotProgress(this.sequelize, [lotId]);
+  }
+
+  private async compose(lotId: number, { brewerId, grinderId, switchedOff, schools }: NewRecipeDto) {
+    const lot = await LotModel.findByPk(lotId, { include: [RoastBatchModel] });
+    if (!lot) throw notFound('lot');
+    const [house, brewer, grinder] = await Promise.all([
+      this.kit.house(),
+      this.kit.brewer(brewerId),
+      this.kit.grinder(grinderId),
+    ]);
+    const facts = startingFacts({
+      lot,
+      batch: newestBatch(lot.roastBatches),
+      onDate: new Date().toISOString().slice(0, 10),
+      brewer,
+      schools: schools ?? house.schools,
+      labElevationM: house.elevationM,
+    });
+    const similar = await readSimilarLots(this.sequelize, {
+      lotId,
+      process: lot.process,
+      elevation: facts.elevation,
+      roastLevel: facts.roastLevel,
+      variety: lot.variety,
+      brewerShape: brewer.shape,
+    });
+    const sizes = grinder.points.map(({ grindUm }) => grindUm);
+    const started = fittedStart({
+      facts,
+      switchedOff,
+      kit: await this.kit.brewKit(brewer),
+      houseWindow: house.window,
+      reach: { finestUm: Math.min(...sizes), coarsestUm: Math.max(...sizes) },
+      similar,
+    });
+    return { started, similar, brewer, grinder };
+  }
+
+  async read(id: number): Promise<RecipeView> {
+    const row = await RecipeModel.findByPk(id, {
+      include: [LotModel, { model: BrewerModel, include: [PaperModel] }],
+    });
+    if (!row) throw notFound('recipe');
+    const [house, grinder, versions, trail, batches] = await Promise.all([
+      this.kit.house(),
       this.kit.grinder(row.grinderId),
       RecipeVersionModel.findAll({
         where: { recipeId: id },
@@ -94,6 +169,7 @@ export class RecipesService {
       this.brews.ofLot(row.lotId),
       RoastBatchModel.findAll({ where: { lotId: row.lotId } }),
     ]);
+    const batch = batches.length > 0 ? newestBatch(batches) : null;
     const brews = trail.filter(({ recipeId, isSetAside }) => recipeId === id && !isSetAside);
     return {
       id,
@@ -106,7 +182,7 @@ export class RecipesService {
       },
       brewerId: row.brewerId,
       brewerName: row.brewer.name,
-      brewerPaper: row.brewer.paper,
+      brewerPaper: row.brewer.paper.name,
       grinderId: grinder.id,
       grinderName: `${grinder.name}, ${grinder.burrSet}`,
       versions: versions.map((version) =>
@@ -122,8 +198,31 @@ export class RecipesService {
           publications.map((publication) => publicationView(publication, row.slug ?? '', number)),
         )
         .sort((a, b) => b.id - a.id),
-      latestRoastBatchId: batches.length > 0 ? newestBatch(batches).id : null,
+      latestRoastBatchId: batch?.id ?? null,
+      latestRoastAgeDays: batch && daysSince(batch.roastedOn),
+      prior: await this.priorOf(row, batch?.level ?? null),
+      schools: row.schools ?? house.schools,
+      hasOwnSchools: row.schools !== null,
     };
+  }
+
+  /** What is believed of a recipe's lot before its own brews. */
+  private async priorOf({ lot, brewer }: RecipeModel, roastLevel: RoastLevel | null): Promise<LotPrior> {
+    const elevation = elevationOf(lot);
+    const similar = await readSimilarLots(this.sequelize, {
+      lotId: lot.id,
+      process: lot.process,
+      elevation,
+      roastLevel,
+      variety: lot.variety,
+      brewerShape: brewer.shape,
+    });
+    return lotPrior({
+      process: lot.process,
+      ...(elevation ? { elevationM: (elevation.fromM + elevation.toM) / 2 } : {}),
+      ...(roastLevel ? { roastLevel } : {}),
+      earlierLots: similar.flatMap(({ evidence, likeness }) => (evidence ? [{ evidence, likeness }] : [])),
+    });
   }
 
   /** Adds a version. Versions never change, so an edit of an older one than the newest is stale. */
@@ -163,6 +262,8 @@ export class RecipesService {
     await version.update(
       isAccepted ? { acceptedBy: person.id, acceptedAt: new Date() } : { acceptedBy: null, acceptedAt: null },
     );
+    if (isAccepted) await this.learnFrom(version.recipeId);
+    await this.refreshLotOf(version.recipeId);
     return this.read(version.recipeId);
   }
 
@@ -180,7 +281,18 @@ export class RecipesService {
         ? { signedOffBy: person.id, signedOffAt: new Date() }
         : { signedOffBy: null, signedOffAt: null },
     );
+    await this.refreshLotOf(version.recipeId);
     return this.read(version.recipeId);
+  }
+
+  private async learnFrom(recipeId: number): Promise<void> {
+    const { lotId, brewerId } = await RecipeModel.findByPk(recipeId, { rejectOnEmpty: true });
+    const [brewer, trail] = await Promise.all([this.kit.brewer(brewerId), this.brews.ofLot(lotId)]);
+    await keepEvidence({
+      lotId,
+      brews: trail.filter((brew) => brew.recipeId === recipeId),
+      kit: await this.kit.brewKit(brewer),
+    });
   }
 
   private async refuseWhilePublic(recipeVersionId: number): Promise<void> {

@@ -27,6 +27,8 @@ export function Frame() {
           <Place to="/lots" alsoAt={/^\/(recipes|brews)\//}>
             Lots
           </Place>
+          <Place to="/kit">Kit</Place>
+          <Place to="/schools">Schools</Place>
           <Place to="/r">Published</Place>
         </nav>
         <div className="ml-auto flex items-center gap-3 text-small">

@@ -11,6 +11,12 @@ import { PageFault } from './PageFault';
 const LotPage = lazy(async () => ({ default: (await import('../lots/LotPage')).LotPage }));
 const NewLotPage = lazy(async () => ({ default: (await import('../lots/NewLotPage')).NewLotPage }));
 const EditLotPage = lazy(async () => ({ default: (await import('../lots/EditLotPage')).EditLotPage }));
+const ImportLotsPage = lazy(async () => ({
+  default: (await import('../lots/ImportLotsPage')).ImportLotsPage,
+}));
+const StartPage = lazy(async () => ({ default: (await import('../recipes/StartPage')).StartPage }));
+const KitPage = lazy(async () => ({ default: (await import('../kit/KitPage')).KitPage }));
+const SchoolsPage = lazy(async () => ({ default: (await import('../schools/SchoolsPage')).SchoolsPage }));
 const RecipePage = lazy(async () => ({ default: (await import('../recipes/RecipePage')).RecipePage }));
 const BrewPage = lazy(async () => ({ default: (await import('../brews/BrewPage')).BrewPage }));
 const PublishedPage = lazy(async () => ({
@@ -34,8 +40,12 @@ export const router = createBrowserRouter([
         children: [
           { path: '/lots', element: <LotsPage /> },
           { path: '/lots/new', element: <NewLotPage /> },
+          { path: '/lots/import', element: <ImportLotsPage /> },
           { path: '/lots/:lotId', element: <LotPage /> },
           { path: '/lots/:lotId/edit', element: <EditLotPage /> },
+          { path: '/lots/:lotId/start', element: <StartPage /> },
+          { path: '/kit', element: <KitPage /> },
+          { path: '/schools', element: <SchoolsPage /> },
           { path: '/recipes/:recipeId', element: <RecipePage /> },
           { path: '/brews/:brewId', element: <BrewPage /> },
           { path: '*', element: <MissingPage /> },

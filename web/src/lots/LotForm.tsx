@@ -1,6 +1,6 @@
 import { useEffect, type ReactNode } from 'react';
 import { useForm } from 'react-hook-form';
-import { PROCESSES, ROAST_LEVELS } from '@vendu/core';
+import { LOT_SIGNS, PROCESSES, ROAST_LEVELS } from '@vendu/core';
 import type { EditLotDto, NewLotDto } from '@vendu/contract';
 import type { Trouble } from '../api/problem';
 import { readDraft, writeDraft } from '../app/draft';
@@ -8,7 +8,7 @@ import { Button, ButtonLink } from '../ui/Button';
 import { COUNTRIES } from '../ui/countries';
 import { Field, INPUT } from '../ui/Field';
 import { TroubleNotice } from '../ui/Notice';
-import { PROCESS_WORDS, ROAST_WORDS } from '../ui/words';
+import { PROCESS_WORDS, ROAST_WORDS, SIGN_WORDS } from '../ui/words';
 import { formFieldOf, lotFormResolver, readLotForm, type LotDraft, type LotFormText } from './lotForm';
 
 interface LotFormProps {
@@ -100,6 +100,18 @@ export function LotForm({ draftKey, initial, purpose, trouble, isSending, onSend
           hint: 'shown wherever the lot is brewed, tasted or published: it can be an allergen',
         })}
         {textField('harvest', 'Harvest')}
+        {textField('supplier', 'Supplier')}
+        <fieldset className="col-span-2">
+          <legend className="mb-1 text-small font-medium text-quiet">Noticed so far</legend>
+          <div className="grid grid-cols-2 gap-x-4">
+            {LOT_SIGNS.map((sign) => (
+              <label key={sign} className="flex h-8 items-center gap-2 text-small">
+                <input type="checkbox" value={sign} {...register('signs')} className="size-4 accent-ink" />
+                {SIGN_WORDS[sign]}
+              </label>
+            ))}
+          </div>
+        </fieldset>
       </Group>
       {purpose.kind === 'new' && (
         <Group title="Its first roast batch">
@@ -125,6 +137,9 @@ export function LotForm({ draftKey, initial, purpose, trouble, isSending, onSend
           className: 'col-span-2',
           hint: 'what the label promises in the cup',
         })}
+        <Field label="On sale from" error={errorOf('launchOn')}>
+          {(control) => <input {...control} {...register('launchOn')} type="date" className={INPUT} />}
+        </Field>
         {textField('stock', 'Stock weighed in', { hint: 'grams of roasted coffee to work with' })}
       </Group>
       <div className="flex flex-col gap-3 md:col-span-2">

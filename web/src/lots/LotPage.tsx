@@ -11,11 +11,12 @@ import { dayOf } from '../ui/dates';
 import { Loading } from '../ui/Loading';
 import { StageLadder } from '../ui/StageLadder';
 import { Unavailable } from '../ui/Unavailable';
-import { PROCESS_WORDS, ROAST_WORDS } from '../ui/words';
+import { DUE_WORDS, PROCESS_WORDS, ROAST_WORDS, SIGN_WORDS } from '../ui/words';
 import { AdditionsNote } from './AdditionsNote';
 import { useKitQuery, useLotQuery } from './lotsApi';
 import { NewRoastBatch } from './NewRoastBatch';
-import { StartRecipe } from './StartRecipe';
+import { launchWords } from './launchWords';
+import { Stock } from './Stock';
 
 export function LotPage() {
   const id = Number(useParams()['lotId']);
@@ -33,6 +34,14 @@ export function LotPage() {
           </p>
           <AdditionsNote additions={lot.additions} />
         </div>
+        <p className="text-right text-small">
+          <span className={lot.due.isPressing ? 'font-semibold text-alarm' : 'text-quiet'}>
+            {DUE_WORDS[lot.due.action]}
+          </span>
+          {lot.daysToLaunch !== null && (
+            <span className="reading block text-time">on sale {launchWords(lot.daysToLaunch)}</span>
+          )}
+        </p>
         <StageLadder stage={lot.stage} />
         <ButtonLink to={`/lots/${id}/edit`}>Edit facts</ButtonLink>
       </header>
@@ -41,15 +50,15 @@ export function LotPage() {
           <section>
             <h2 className="heading mb-3">Recipes</h2>
             <Recipes lot={lot} />
-            {kit && lot.recipes.length === 0 && <StartRecipe lot={lot} kit={kit} />}
-            {kit && lot.recipes.length > 0 && (
-              <details className="mt-2">
-                <summary className="text-small text-quiet underline underline-offset-3 hover:text-ink">
-                  A recipe for another brewer
-                </summary>
-                <StartRecipe lot={lot} kit={kit} />
-              </details>
+            {lot.recipes.length === 0 && (
+              <p className="mb-3 text-small">
+                No recipe yet. The starting recipe follows from process, elevation, roast and the house’s
+                schools, and says why.
+              </p>
             )}
+            <ButtonLink to={`/lots/${id}/start`} weight={lot.recipes.length === 0 ? 'main' : 'plain'}>
+              {lot.recipes.length === 0 ? 'See the starting recipe' : 'A recipe for another brewer'}
+            </ButtonLink>
           </section>
           <section>
             <h2 className="heading mb-2">Trail of brews</h2>
@@ -76,6 +85,10 @@ export function LotPage() {
             <Facts lot={lot} />
           </section>
           <section>
+            <h2 className="heading mb-2">Stock</h2>
+            <Stock lot={lot} />
+          </section>
+          <section>
             <h2 className="heading mb-2">Roast batches</h2>
             <ul className="mb-3">
               {lot.roastBatches.map((batch) => (
@@ -84,6 +97,10 @@ export function LotPage() {
                   <span className="text-quiet">
                     {batch.level ? ROAST_WORDS[batch.level] : 'level not known'}
                   </span>
+                  {batch.lossPercent !== null && (
+                    <span className="reading text-quiet">−{batch.lossPercent} %</span>
+                  )}
+                  {batch.endC !== null && <span className="reading text-temperature">{batch.endC} °C</span>}
                   <span className="reading w-14 text-right text-time">{batch.ageDays} d</span>
                 </li>
               ))}
@@ -143,10 +160,8 @@ function Facts({ lot }: { lot: LotView }) {
     ['Drying', lot.drying],
     ['Harvest', lot.harvest],
     ['Label notes', lot.labelNotes],
-    [
-      'Stock',
-      lot.gramsLeftG === null ? '' : `${Math.round(lot.gramsLeftG)} g left, ${lot.gramsBrewedG} g brewed`,
-    ],
+    ['Supplier', lot.supplier],
+    ['Noticed', lot.signs.map((sign) => SIGN_WORDS[sign]).join(', ')],
   ];
   return (
     <dl className="grid grid-cols-[7rem_1fr] gap-y-1.5 text-small">

@@ -4,6 +4,8 @@ import { byField, troubleOf } from '../api/problem';
 import { Button } from '../ui/Button';
 import { Field, INPUT } from '../ui/Field';
 import { TroubleNotice } from '../ui/Notice';
+import { QuantityField } from '../ui/QuantityField';
+import { CELSIUS, PERCENT, within } from '../ui/quantities';
 import { ROAST_WORDS } from '../ui/words';
 import { useAddRoastBatchMutation } from './lotsApi';
 
@@ -11,16 +13,24 @@ export function NewRoastBatch({ lotId }: { lotId: number }) {
   const [add, { error, isLoading }] = useAddRoastBatchMutation();
   const [roastedOn, setRoastedOn] = useState('');
   const [level, setLevel] = useState<RoastLevel | ''>('');
+  const [loss, setLoss] = useState<number | null>(null);
+  const [endC, setEndC] = useState<number | null>(null);
   const trouble = troubleOf(error);
   const errors = byField(trouble?.errors ?? []);
   async function send(event: SubmitEvent) {
     event.preventDefault();
-    const { data } = await add({ id: lotId, batch: { roastedOn, level: level || null } });
-    if (data) setRoastedOn('');
+    const { data } = await add({
+      id: lotId,
+      batch: { roastedOn, level: level || null, lossPercent: loss, endC },
+    });
+    if (!data) return;
+    setRoastedOn('');
+    setLoss(null);
+    setEndC(null);
   }
   return (
     <form onSubmit={(event) => void send(event)} noValidate className="flex flex-col gap-2">
-      <div className="grid grid-cols-[1fr_1fr_auto] items-start gap-3">
+      <div className="grid grid-cols-2 items-start gap-3">
         <Field label="Another batch, roasted on" error={errors['roastedOn']}>
           {(control) => (
             <input
@@ -49,7 +59,23 @@ export function NewRoastBatch({ lotId }: { lotId: number }) {
             </select>
           )}
         </Field>
-        <Button type="submit" disabled={isLoading} className="mt-6">
+        <QuantityField
+          label="Loss"
+          quantity={within(PERCENT, { label: 'Roast loss', min: 5, max: 30 })}
+          value={loss}
+          onCommit={setLoss}
+          onClear={() => setLoss(null)}
+          error={errors['lossPercent']}
+        />
+        <QuantityField
+          label="End temperature"
+          quantity={within(CELSIUS, { label: 'End temperature', min: 150, max: 260 })}
+          value={endC}
+          onCommit={setEndC}
+          onClear={() => setEndC(null)}
+          error={errors['endC']}
+        />
+        <Button type="submit" disabled={isLoading} className="w-fit">
           Add
         </Button>
       </div>

@@ -1,5 +1,5 @@
 import type { FieldErrors, Resolver } from 'react-hook-form';
-import { formatElevation, parseElevation, type Process, type RoastLevel } from '@vendu/core';
+import { formatElevation, parseElevation, type LotSign, type Process, type RoastLevel } from '@vendu/core';
 import { checkDto, EditLotDto, LotFactsDto, NewLotDto, type FieldError, type LotView } from '@vendu/contract';
 import { parseOptional } from '../ui/quantities';
 
@@ -15,6 +15,9 @@ export interface LotFormText {
   fermentationNote: string;
   additions: string;
   elevation: string;
+  supplier: string;
+  launchOn: string;
+  signs: LotSign[];
   harvest: string;
   drying: string;
   labelNotes: string;
@@ -37,6 +40,9 @@ export const EMPTY_LOT: LotFormText = {
   fermentationNote: '',
   additions: '',
   elevation: '',
+  supplier: '',
+  launchOn: '',
+  signs: [],
   harvest: '',
   drying: '',
   labelNotes: '',
@@ -57,6 +63,8 @@ export function lotFormText(lot: LotView): LotFormText {
       elevationFromM === null
         ? ''
         : formatElevation({ fromM: elevationFromM, toM: elevationToM ?? elevationFromM }),
+    launchOn: lot.launchOn ?? '',
+    signs: lot.signs,
     stock: stockG === null ? '' : String(stockG),
   };
 }
@@ -72,6 +80,7 @@ const SHARED_FIELDS = [
   'process',
   'fermentationNote',
   'additions',
+  'supplier',
   'harvest',
   'drying',
   'labelNotes',
@@ -92,6 +101,8 @@ export function readLotForm(
     ...Object.fromEntries(SHARED_FIELDS.map((field) => [field, text[field].trim()])),
     elevationFromM: elevation.ok ? (elevation.value?.fromM ?? null) : null,
     elevationToM: elevation.ok ? (elevation.value?.toM ?? null) : null,
+    launchOn: text.launchOn || null,
+    signs: text.signs,
     stockG: stock.ok ? stock.value : null,
   } as LotFactsDto;
   const lot: NewLotDto | EditLotDto =

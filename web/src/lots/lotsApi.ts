@@ -1,4 +1,12 @@
-import type { EditLotDto, KitView, LotListItem, LotView, NewLotDto, RoastBatchDto } from '@vendu/contract';
+import type {
+  EditLotDto,
+  KitView,
+  LotsPageView,
+  LotsQueryDto,
+  LotView,
+  NewLotDto,
+  RoastBatchDto,
+} from '@vendu/contract';
 import { api } from '../api/api';
 
 export const {
@@ -8,10 +16,15 @@ export const {
   useTakeInLotMutation,
   useEditLotMutation,
   useAddRoastBatchMutation,
+  useImportLotsMutation,
+  useWeighStockMutation,
 } = api.injectEndpoints({
   endpoints: (build) => ({
     kit: build.query<KitView, void>({ query: () => 'kit', providesTags: ['Kit'] }),
-    lots: build.query<LotListItem[], void>({ query: () => 'lots', providesTags: ['Lot'] }),
+    lots: build.query<LotsPageView, Partial<LotsQueryDto>>({
+      query: (params) => ({ url: 'lots', params }),
+      providesTags: ['Lot'],
+    }),
     lot: build.query<LotView, number>({ query: (id) => `lots/${id}`, providesTags: ['Lot'] }),
     takeInLot: build.mutation<LotView, NewLotDto>({
       query: (body) => ({ url: 'lots', method: 'POST', body }),
@@ -20,6 +33,14 @@ export const {
     editLot: build.mutation<LotView, { id: number; lot: EditLotDto }>({
       query: ({ id, lot }) => ({ url: `lots/${id}`, method: 'PATCH', body: lot }),
       invalidatesTags: (_, error) => (error ? [] : ['Lot', 'Recipe', 'Brew', 'Published']),
+    }),
+    importLots: build.mutation<{ ids: number[] }, NewLotDto[]>({
+      query: (lots) => ({ url: 'lots/import', method: 'POST', body: { lots } }),
+      invalidatesTags: (_, error) => (error ? [] : ['Lot']),
+    }),
+    weighStock: build.mutation<LotView, { id: number; massG: number }>({
+      query: ({ id, massG }) => ({ url: `lots/${id}/stock`, method: 'POST', body: { massG } }),
+      invalidatesTags: (_, error) => (error ? [] : ['Lot']),
     }),
     addRoastBatch: build.mutation<LotView, { id: number; batch: RoastBatchDto }>({
       query: ({ id, batch }) => ({ url: `lots/${id}/roast-batches`, method: 'POST', body: batch }),

@@ -1,12 +1,16 @@
-import { Plus, X } from 'lucide-react';
+import { Merge, Plus, Split, X } from 'lucide-react';
+import { toast } from 'sonner';
 import {
   addPour,
+  joinWithNext,
   AGITATIONS,
   parseMassOrMultipleG,
+  pourKettlesC,
   removePour,
   runningTotalsG,
   setPourAmount,
   setRunningTotal,
+  splitPour,
   type Agitation,
   type BrewPlan,
   type Pour,
@@ -15,11 +19,14 @@ import {
 import { Button } from '../ui/Button';
 import { INPUT } from '../ui/Field';
 import { QuantityField } from '../ui/QuantityField';
-import { CLOCK, FLOW, GRAMS, within, type Quantity } from '../ui/quantities';
+import { CELSIUS, CLOCK, FLOW, GRAMS, within, type Quantity } from '../ui/quantities';
 
 interface PourTableProps {
   plan: BrewPlan;
-  onEdit: (plan: BrewPlan) => void;
+  /** Takes an edit, or answers why it cannot be. */
+  onOffer: (plan: BrewPlan) => string | undefined;
+  selected: number | null;
+  onSelect: (index: number) => void;
   /** Complaints by path in the plan, as `pours.1.startS`. */
   faults: Record<string, string>;
 }
@@ -28,8 +35,9 @@ const HEAD = 'border-b border-ink pb-1 pr-3 text-left text-tiny font-medium text
 const CELL = 'border-b border-rule py-1.5 pr-3 align-top';
 
 /** The pours as figures: running totals and amounts side by side, either can be typed. */
-export function PourTable({ plan, onEdit, faults }: PourTableProps) {
+export function PourTable({ plan, onOffer, selected, onSelect, faults }: PourTableProps) {
   const totals = runningTotalsG(plan);
+  const kettlesC = pourKettlesC(plan);
   const amount: Quantity = {
     ...within(GRAMS, { label: 'Amount', min: 1, max: 3000 }),
     parse: (text) => parseMassOrMultipleG({ text, doseG: plan.doseG }),
@@ -37,12 +45,26 @@ export function PourTable({ plan, onEdit, faults }: PourTableProps) {
 
   /** Takes an edit of the pours, or answers why it cannot be. */
   function take(edited: Result<Pour[], string>): string | undefined {
-    if (!edited.ok) return edited.message;
-    onEdit({ ...plan, pours: edited.value });
-    return undefined;
+    return edited.ok ? onOffer({ ...plan, pours: edited.value }) : edited.message;
   }
-  function change(index: number, changed: Partial<Pour>) {
-    onEdit({ ...plan, pours: plan.pours.map((pour, at) => (at === index ? { ...pour, ...changed } : pour)) });
+  function change(index: number, changed: Partial<Pour>): string | undefined {
+    return onOffer({
+      ...plan,
+      pours: plan.pours.map((pour, at) => (at === index ? { ...pour, ...changed } : pour)),
+    });
+  }
+
+  function takePlan(edited: Result<BrewPlan, string>) {
+    if (edited.ok) onOffer(edited.value);
+    else toast(edited.message);
+  }
+  function setKettle(index: number, kettleC: number | undefined): string | undefined {
+    const pours = plan.pours.map((pour, at) => {
+      if (at !== index) return pour;
+      const { kettleC: _before, ...rest } = pour;
+      return kettleC === undefined ? rest : { ...rest, kettleC };
+    });
+    return onOffer({ ...plan, pours });
   }
 
   return (
@@ -55,9 +77,10 @@ export function PourTable({ plan, onEdit, faults }: PourTableProps) {
             <th className={HEAD}>Amount</th>
             <th className={HEAD}>Running total</th>
             <th className={HEAD}>Flow</th>
+            <th className={HEAD}>Kettle</th>
             <th className={HEAD}>Then</th>
             <th className={HEAD}>
-              <span className="sr-only">Remove</span>
+              <span className="sr-only">Split, join, remove</span>
             </th>
           </tr>
         </thead>
@@ -65,7 +88,11 @@ export function PourTable({ plan, onEdit, faults }: PourTableProps) {
           {plan.pours.map((pour, index) => {
             const name = pour.isBloom ? 'Bloom' : `Pour ${index + 1}`;
             return (
-              <tr key={index}>
+              <tr
+                key={index}
+                className={selected === index ? 'bg-wash' : undefined}
+                onFocusCapture={() => onSelect(index)}
+              >
                 <td className={`${CELL} w-24`}>
                   <span className="flex h-9 items-center font-semibold">{name}</span>
                   {pour.isBloom && (
@@ -78,11 +105,11 @@ export function PourTable({ plan, onEdit, faults }: PourTableProps) {
                     label={`${name}, start`}
                     quantity={within(CLOCK, { label: 'Start', min: 0, max: 3600 })}
                     value={pour.startS}
-                    onCommit={(startS) => change(index, { startS })}
+                    onOffer={(startS) => change(index, { startS })}
                     error={faults[`pours.${index}.startS`]}
                   />
                 </td>
-                <td className={`${CELL} w-32`}>
+                <td className={`${CELL} w-28`}>
                   <QuantityField
                     labelHidden
                     label={`${name}, amount`}
@@ -107,8 +134,20 @@ export function PourTable({ plan, onEdit, faults }: PourTableProps) {
                     label={`${name}, flow`}
                     quantity={within(FLOW, { label: 'Flow', min: 1, max: 25 })}
                     value={pour.flowGps}
-                    onCommit={(flowGps) => change(index, { flowGps })}
+                    onOffer={(flowGps) => change(index, { flowGps })}
                     error={faults[`pours.${index}.flowGps`]}
+                  />
+                </td>
+                <td className={`${CELL} w-24`}>
+                  <QuantityField
+                    labelHidden
+                    label={`${name}, kettle`}
+                    quantity={within(CELSIUS, { label: 'Kettle', min: 60, max: 100 })}
+                    value={pour.kettleC ?? null}
+                    onOffer={(kettleC) => setKettle(index, kettleC)}
+                    onClear={() => setKettle(index, undefined)}
+                    placeholder={String(kettlesC[index] ?? plan.kettleC)}
+                    error={faults[`pours.${index}.kettleC`]}
                   />
                 </td>
                 <td className={`${CELL} w-28`}>
@@ -125,11 +164,31 @@ export function PourTable({ plan, onEdit, faults }: PourTableProps) {
                     ))}
                   </select>
                 </td>
-                <td className={`${CELL} w-10 pr-0`}>
+                <td className={`${CELL} w-28 pr-0 whitespace-nowrap`}>
+                  <Button
+                    weight="quiet"
+                    aria-label={`Split ${name}`}
+                    title="Split in two"
+                    className="px-1.5"
+                    onClick={() => takePlan(splitPour({ plan, index }))}
+                  >
+                    <Split aria-hidden size={16} />
+                  </Button>
+                  <Button
+                    weight="quiet"
+                    aria-label={`Join ${name} with the next`}
+                    title="Join with the next"
+                    className="px-1.5"
+                    disabled={index === plan.pours.length - 1}
+                    onClick={() => takePlan(joinWithNext({ plan, index }))}
+                  >
+                    <Merge aria-hidden size={16} />
+                  </Button>
                   <Button
                     weight="quiet"
                     aria-label={`Remove ${name}`}
-                    className="px-2"
+                    title="Remove, its water goes to the next"
+                    className="px-1.5"
                     disabled={plan.pours.length === 1}
                     onClick={() => take(removePour({ pours: plan.pours, index }))}
                   >

@@ -1,67 +1,68 @@
-import type { Figure, FigureReason, StartingReasons } from '@vendu/core';
-import { formatDuration } from '@vendu/core';
+import { isHeard, type FigureReason, type FigureStep, type StartingReasons } from '@vendu/core';
+import { SCHOOL_WORDS } from '../schools/schoolWords';
+import { classes } from '../ui/classes';
 import { Explain } from '../ui/Explain';
+import { FIGURE_WORDS, LIMIT_WORDS, signed } from './figureWords';
+import { GrindReason } from './GrindReason';
 
-const FIGURE_WORDS: Record<Figure, { name: string; print: (value: number) => string }> = {
-  ratio: { name: 'Ratio', print: (value) => `1:${value}` },
-  kettleC: { name: 'Kettle', print: (value) => `${value} °C` },
-  grindUm: { name: 'Grind', print: (value) => `${value} µm` },
-  bloomMultiple: { name: 'Bloom', print: (value) => `${value}x dose` },
-  bloomS: { name: 'Bloom time', print: (value) => formatDuration(value) },
-  mainPours: { name: 'Pours after the bloom', print: (value) => String(value) },
-  bloomSwirls: { name: 'Swirl after the bloom', print: (value) => (value > 0 ? 'yes' : 'no') },
-  drawdownS: { name: 'Drain time', print: (value) => formatDuration(value) },
-};
-
-const LIMIT_WORDS = {
-  'usual-span': 'held at the end of the usual span',
-  'boiling-point': 'held at the boiling point of the lab’s elevation',
-};
-
-function signed(value: number): string {
-  return `${value > 0 ? '+' : '−'}${Math.abs(value)}`;
+interface ReasonListProps {
+  reasons: StartingReasons;
+  /** Switches a rule off or on for this lot; left out where the recipe is kept already. */
+  onSwitch?: (ruleId: string) => void;
 }
 
 /** Every figure of the starting recipe with what moved it; each opens to show the way from the house recipe. */
-export function ReasonList({ reasons }: { reasons: StartingReasons }) {
+export function ReasonList({ reasons, onSwitch }: ReasonListProps) {
   return (
     <ul className="text-small">
-      {reasons.figures.map((reason) => (
-        <ReasonRow key={reason.figure} reason={reason} />
-      ))}
+      {reasons.figures
+        // A figure that most recipes leave as it is would only be in the way.
+        .filter((reason) => !FIGURE_WORDS[reason.figure].isQuiet || reason.steps.length > 0)
+        .map((reason) => (
+          <ReasonRow key={reason.figure} reason={reason} reasons={reasons} onSwitch={onSwitch} />
+        ))}
       {reasons.derived.map(({ figure, because }) => (
         <li key={figure} className="grid grid-cols-[6.5rem_1fr] gap-x-2 border-b border-rule py-1.5">
           <span className="text-quiet first-letter:uppercase">{figure}</span>
           <span>{because}</span>
         </li>
       ))}
+      {(reasons.notes ?? []).map(({ school, note }) => (
+        <li key={school} className="grid grid-cols-[6.5rem_1fr] gap-x-2 border-b border-rule py-1.5">
+          <span className="text-quiet">{SCHOOL_WORDS[school].name}</span>
+          <span>
+            {note} <span className="text-quiet">(school)</span>
+          </span>
+        </li>
+      ))}
     </ul>
   );
 }
 
-function ReasonRow({ reason }: { reason: FigureReason }) {
+function ReasonRow({
+  reason,
+  reasons,
+  onSwitch,
+}: {
+  reason: FigureReason;
+  reasons: StartingReasons;
+  onSwitch?: ((ruleId: string) => void) | undefined;
+}) {
   const { name, print } = FIGURE_WORDS[reason.figure];
-  const spoke = reason.steps.filter(({ overruledBy }) => overruledBy === null);
-  const overruled = reason.steps.filter(({ overruledBy }) => overruledBy !== null);
+  const fit = reason.figure === 'grindUm' ? reasons.grindFit : undefined;
   return (
     <li className="grid grid-cols-[6.5rem_4.5rem_1fr] gap-x-2 border-b border-rule py-1.5">
       <span className="text-quiet">{name}</span>
-      <span className="reading font-medium">{print(reason.value)}</span>
+      <span className="reading font-medium">{print(fit?.grindUm ?? reason.value)}</span>
       <span>
-        {spoke.length === 0 ? (
+        {reason.steps.length === 0 ? (
           <span className="text-quiet">as in the house recipe</span>
         ) : (
-          spoke.map(({ ruleId, because }) => (
-            <span key={ruleId} className="block">
-              {because}
-            </span>
+          reason.steps.map((step) => (
+            <Push key={step.ruleId} step={step} steps={reason.steps} onSwitch={onSwitch} />
           ))
         )}
-        {overruled.length > 0 && (
-          <span className="block text-quiet">
-            against: {overruled.map(({ because }) => because).join('; ')}
-          </span>
-        )}
+        {fit && <GrindReason fit={fit} />}
         <Explain label={`Where ${name.toLowerCase()} comes from`} trigger="how it adds up">
           <p className="mb-2 font-semibold">{name}</p>
           <table className="w-full">
@@ -70,10 +71,10 @@ function ReasonRow({ reason }: { reason: FigureReason }) {
                 <td className="py-1 pr-3">house recipe</td>
                 <td className="reading py-1 text-right whitespace-nowrap">{print(reason.houseValue)}</td>
               </tr>
-              {reason.steps.map(({ ruleId, because, by, overruledBy }) => (
-                <tr key={ruleId} className={overruledBy ? 'text-quiet line-through' : ''}>
-                  <td className="py-1 pr-3">{because}</td>
-                  <td className="reading py-1 text-right align-top">{signed(by)}</td>
+              {reason.steps.map((step) => (
+                <tr key={step.ruleId} className={isHeard(step) ? '' : 'text-quiet line-through'}>
+                  <td className="py-1 pr-3">{step.because}</td>
+                  <td className="reading py-1 text-right align-top">{signed(step.by)}</td>
                 </tr>
               ))}
               {reason.limitedBy && (
@@ -84,9 +85,15 @@ function ReasonRow({ reason }: { reason: FigureReason }) {
                 </tr>
               )}
               <tr className="border-t border-ink font-semibold">
-                <td className="py-1 pr-3">proposed</td>
+                <td className="py-1 pr-3">{fit ? 'asked for by the rules' : 'proposed'}</td>
                 <td className="reading py-1 text-right whitespace-nowrap">{print(reason.value)}</td>
               </tr>
+              {fit && (
+                <tr className="font-semibold">
+                  <td className="py-1 pr-3">proposed, set by the model</td>
+                  <td className="reading py-1 text-right whitespace-nowrap">{print(fit.grindUm)}</td>
+                </tr>
+              )}
             </tbody>
           </table>
           <p className="caption mt-2">
@@ -95,5 +102,41 @@ function ReasonRow({ reason }: { reason: FigureReason }) {
         </Explain>
       </span>
     </li>
+  );
+}
+
+/** One push with its size, which way it pulls, who spoke, and who silenced it. */
+function Push({
+  step,
+  steps,
+  onSwitch,
+}: {
+  step: FigureStep;
+  steps: readonly FigureStep[];
+  onSwitch?: ((ruleId: string) => void) | undefined;
+}) {
+  const winner = steps.find(({ ruleId }) => ruleId === step.overruledBy);
+  return (
+    <span className="mb-0.5 grid grid-cols-[3rem_1fr_auto] items-start gap-x-2">
+      <span className={classes('reading', isHeard(step) ? 'font-medium' : 'text-quiet line-through')}>
+        {signed(step.by)}
+      </span>
+      <span className={isHeard(step) ? '' : 'text-quiet'}>
+        {step.because}
+        {step.school && <span className="text-quiet"> (school: {SCHOOL_WORDS[step.school].name})</span>}
+        {winner && <span className="block">overruled: {winner.because}</span>}
+      </span>
+      {onSwitch && (
+        <button
+          type="button"
+          aria-pressed={step.switchedOff === true}
+          aria-label={`Switch off: ${step.because}`}
+          onClick={() => onSwitch(step.ruleId)}
+          className="px-1 text-tiny text-quiet underline underline-offset-3 hover:text-ink"
+        >
+          {step.switchedOff ? 'switch on' : 'switch off'}
+        </button>
+      )}
+    </span>
   );
 }

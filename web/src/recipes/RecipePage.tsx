@@ -1,27 +1,39 @@
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import {
+  aimOf,
   boilingPointC,
   grinderSettingFor,
+  keepLocked,
   planFaults,
   planWarnings,
   valueOf,
+  type BrewKit,
   type BrewPlan,
+  type Lock,
 } from '@vendu/core';
-import type { GrinderView, RecipeView } from '@vendu/contract';
+import type { BrewerView, GrinderView, KitView, RecipeView } from '@vendu/contract';
 import { byField, troubleOf } from '../api/problem';
 import { BrewTrail } from '../brews/BrewTrail';
 import { AdditionsNote } from '../lots/AdditionsNote';
-import { useKitQuery } from '../lots/lotsApi';
-import { FittedStaircase } from '../staircase/FittedStaircase';
+import { useDraft } from '../app/draft';
+import { brewRecordOf } from '../board/brewRecord';
+import { useForecast } from '../board/useForecast';
+import { useKitQuery, useLotQuery } from '../lots/lotsApi';
+import { RecipeSchools } from '../schools/RecipeSchools';
 import { Button, ButtonLink } from '../ui/Button';
 import { Field, INPUT } from '../ui/Field';
 import { Loading } from '../ui/Loading';
 import { Notice, TroubleNotice } from '../ui/Notice';
 import { Unavailable } from '../ui/Unavailable';
 import { useShortcut } from '../ui/useShortcut';
+import { comparables, Compared } from './Compared';
+import { ForecastPanel } from './ForecastPanel';
+import { OtherSteps } from './OtherSteps';
 import { PlanFigures } from './PlanFigures';
 import { PourTable } from './PourTable';
+import { RecipeBoard } from './RecipeBoard';
+import { ScalePanel } from './ScalePanel';
 import { ReasonList } from './ReasonList';
 import { useAddVersionMutation, useRecipeQuery } from './recipesApi';
 import { usePlanDraft } from './usePlanDraft';
@@ -35,38 +47,70 @@ export function RecipePage() {
     return error ? <Unavailable trouble={troubleOf(error)} onRetry={() => void refetch()} /> : <Loading />;
   const grinder = kit.grinders.find((each) => each.id === recipe?.grinderId);
   if (!recipe || !grinder) return <Unavailable trouble={troubleOf(error)} onRetry={() => void refetch()} />;
-  return <RecipeSheet key={id} recipe={recipe} grinder={grinder} labElevationM={kit.house.elevationM} />;
+  const brewer = kit.brewers.find((each) => each.id === recipe.brewerId);
+  if (!brewer) return <Unavailable trouble={troubleOf(error)} onRetry={() => void refetch()} />;
+  return <RecipeSheet key={id} recipe={recipe} grinder={grinder} brewer={brewer} kit={kit} />;
 }
 
 function RecipeSheet({
   recipe,
   grinder,
-  labElevationM,
+  brewer,
+  kit,
 }: {
   recipe: RecipeView;
   grinder: GrinderView;
-  labElevationM: number;
+  brewer: BrewerView;
+  kit: KitView;
 }) {
   const newest = recipe.versions[0];
   if (!newest) throw new Error(`recipe ${recipe.id} has no version`);
   const editor = usePlanDraft({ recipeId: recipe.id, version: newest });
   const [addVersion, { error, isLoading, reset }] = useAddVersionMutation();
-  const [comparedId, setComparedId] = useState<number | null>(null);
+  const { data: lot } = useLotQuery(recipe.lot.id);
+  const [comparedKey, setComparedKey] = useState<string | null>(null);
+  const [selected, setSelected] = useState<number | null>(null);
+  const [dragged, setDragged] = useState<BrewPlan | null>(null);
+  const [locks, setLocks] = useDraft<Lock[]>('board.locks', []);
+  const [refusal, setRefusal] = useState<string | null>(null);
   useShortcut('z', editor.undo);
 
-  const { plan } = editor;
+  const plan = dragged ?? editor.plan;
+  const kitOf = (brewerView: BrewerView): BrewKit => ({
+    brewer: brewerView.geometry,
+    paperPerM: brewerView.paperResistancePerM,
+    ambientC: kit.house.roomC,
+    elevationM: kit.house.elevationM,
+  });
+  const live = useForecast(plan, {
+    kit: kitOf(brewer),
+    prior: recipe.prior,
+    brews: recipe.brews.map(brewRecordOf),
+    roastAgeDays: recipe.latestRoastAgeDays,
+  });
   const trouble = troubleOf(error);
   const isStale = trouble?.kind === 'stale' || (editor.isChanged && editor.basedOn !== newest.number);
   const faults = {
-    ...byField(planFaults({ plan, boilingC: valueOf(boilingPointC({ elevationM: labElevationM })) })),
+    ...byField(planFaults({ plan, boilingC: valueOf(boilingPointC({ elevationM: kit.house.elevationM })) })),
     ...byField(trouble?.errors ?? [], 'plan.'),
   };
-  const compared = recipe.versions.find(({ id }) => id === comparedId);
+  const options = comparables(recipe, lot);
+  const compared = options.find(({ key }) => key === comparedKey);
   const reasons = recipe.versions.find((version) => version.reasons !== null)?.reasons ?? null;
 
-  function edit(next: BrewPlan) {
+  /** Takes an edit unless a lock stands against it; the words are shown where the edit was tried. */
+  function offer(next: BrewPlan): string | undefined {
+    const kept = keepLocked({ before: editor.plan, after: next, locks });
+    setRefusal(kept.ok ? null : kept.message);
+    if (!kept.ok) return kept.message;
     if (error) reset();
-    editor.edit(next);
+    editor.edit(kept.value);
+    return undefined;
+  }
+  function drag(next: BrewPlan | null) {
+    const kept = next && keepLocked({ before: editor.plan, after: next, locks });
+    setRefusal(kept && !kept.ok ? kept.message : null);
+    setDragged(kept?.ok ? kept.value : null);
   }
   async function save() {
     const { data } = await addVersion({
@@ -111,19 +155,34 @@ function RecipeSheet({
         </ButtonLink>
       </header>
 
-      <div className="grid gap-10 xl:grid-cols-[minmax(0,1fr)_400px]">
+      <div className="grid gap-10 xl:grid-cols-[minmax(0,1fr)_410px]">
         <div className="flex min-w-0 flex-col gap-4">
-          <div className="bg-raised">
-            <FittedStaircase
-              plan={plan}
-              behind={compared?.plan ?? (editor.isChanged ? newest.plan : undefined)}
-
-              height={236}
-              label={`Staircase of the plan: ${plan.pours.length} pours, drained at ${plan.drawdownS} seconds`}
-            />
-          </div>
-          <PlanFigures plan={plan} onEdit={edit} faults={faults} settingHint={settingHint(plan, grinder)} />
-          <PourTable plan={plan} onEdit={edit} faults={faults} />
+          <RecipeBoard
+            plan={plan}
+            behind={compared?.plan ?? (editor.isChanged ? newest.plan : undefined)}
+            forecast={live.forecast}
+            brewerHeightM={brewer.geometry.heightM}
+            selected={selected}
+            onSelect={setSelected}
+            onDrag={drag}
+            onOffer={offer}
+          />
+          <p role="status" className="min-h-5 text-small font-medium text-alarm">
+            {refusal}
+          </p>
+          <PlanFigures
+            plan={plan}
+            onOffer={offer}
+            faults={faults}
+            settingHint={settingHint(plan, grinder)}
+            locks={locks}
+            onLock={(lock) =>
+              setLocks(locks.includes(lock) ? locks.filter((each) => each !== lock) : [...locks, lock])
+            }
+          />
+          <PourTable plan={plan} onOffer={offer} faults={faults} selected={selected} onSelect={setSelected} />
+          <OtherSteps plan={plan} onOffer={offer} faults={faults} />
+          <Compared plan={plan} options={options} compared={compared} onCompare={setComparedKey} />
           {faults['pours'] && <Notice tone="alarm">{faults['pours']}</Notice>}
           <Warnings plan={plan} />
           {(editor.isChanged || isStale) && (
@@ -189,7 +248,26 @@ function RecipeSheet({
           </section>
         </div>
         <div className="flex flex-col gap-8">
-          <VersionList recipe={recipe} comparedId={comparedId} onCompare={setComparedId} />
+          <ForecastPanel
+            live={live}
+            window={aimOf(kit.house.window, recipe.schools)}
+            targetDrawdownS={plan.drawdownS}
+          />
+          <ScalePanel
+            plan={plan}
+            kit={kit}
+            brewerId={recipe.brewerId}
+            grinderId={recipe.grinderId}
+            forecaster={live.forecaster}
+            kitOf={(id) => kitOf(kit.brewers.find((each) => each.id === id) ?? brewer)}
+            onOffer={offer}
+          />
+          <VersionList
+            recipe={recipe}
+            comparedId={Number(comparedKey?.replace('v', '') ?? NaN)}
+            onCompare={(versionId) => setComparedKey(versionId === null ? null : `v${versionId}`)}
+          />
+          <RecipeSchools recipe={recipe} />
           {reasons && (
             <section>
               <h2 className="heading mb-1">Why the starting recipe is what it is</h2>

@@ -1,10 +1,19 @@
-import type { NewRecipeDto, NewVersionDto, PublishDto, RecipeView } from '@vendu/contract';
+import type {
+  NewRecipeDto,
+  NewVersionDto,
+  PublishDto,
+  RecipeView,
+  StandsDto,
+  StartingPreview,
+} from '@vendu/contract';
 import { api } from '../api/api';
 
 const ALL = ['Recipe', 'Lot', 'Published'] as const;
 
 export const {
   useRecipeQuery,
+  useStartingRecipeQuery,
+  useSetRecipeSchoolsMutation,
   useStartRecipeMutation,
   useAddVersionMutation,
   useSetAcceptedMutation,
@@ -14,6 +23,14 @@ export const {
 } = api.injectEndpoints({
   endpoints: (build) => ({
     recipe: build.query<RecipeView, number>({ query: (id) => `recipes/${id}`, providesTags: ['Recipe'] }),
+    startingRecipe: build.query<StartingPreview, { lotId: number; recipe: NewRecipeDto }>({
+      query: ({ lotId, recipe }) => ({ url: `lots/${lotId}/starting-recipe`, method: 'POST', body: recipe }),
+      providesTags: ['Lot', 'Kit'],
+    }),
+    setRecipeSchools: build.mutation<RecipeView, { id: number; schools: StandsDto | null }>({
+      query: ({ id, schools }) => ({ url: `recipes/${id}/schools`, method: 'PUT', body: { schools } }),
+      invalidatesTags: (_, error) => (error ? [] : ['Recipe']),
+    }),
     startRecipe: build.mutation<RecipeView, { lotId: number; recipe: NewRecipeDto }>({
       query: ({ lotId, recipe }) => ({ url: `lots/${lotId}/recipes`, method: 'POST', body: recipe }),
       invalidatesTags: [...ALL],

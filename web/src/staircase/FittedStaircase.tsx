@@ -1,20 +1,8 @@
-import { useLayoutEffect, useRef, useState, type ComponentProps } from 'react';
+import type { ComponentProps } from 'react';
+import { Fitted } from '../ui/Fitted';
 import { Staircase } from './Staircase';
 
 /** A staircase as wide as the place it stands in. */
 export function FittedStaircase(props: Omit<ComponentProps<typeof Staircase>, 'width'>) {
-  const place = useRef<HTMLDivElement>(null);
-  const [width, setWidth] = useState(0);
-  useLayoutEffect(() => {
-    const element = place.current;
-    if (!element) return;
-    const observer = new ResizeObserver(() => setWidth(element.clientWidth));
-    observer.observe(element);
-    return () => observer.disconnect();
-  }, []);
-  return (
-    <div ref={place} style={{ height: props.height }}>
-      {width > 0 && <Staircase {...props} width={width} />}
-    </div>
-  );
+  return <Fitted height={props.height}>{(width) => <Staircase {...props} width={width} />}</Fitted>;
 }

@@ -1,4 +1,4 @@
-import { brewResult, type BrewPlan } from '@vendu/core';
+import { brewResult, lotPrior, USUAL_SCHOOLS, type BrewPlan } from '@vendu/core';
 import type { BrewListItem, BrewView, RecipeVersionView, RecipeView } from '@vendu/contract';
 
 // Small true-to-shape objects for component tests; every test changes only what it is about.
@@ -46,6 +46,10 @@ export function recipe(changes: Partial<RecipeView> = {}): RecipeView {
     brews: [],
     publications: [],
     latestRoastBatchId: 4,
+    latestRoastAgeDays: 9,
+    prior: lotPrior({}),
+    schools: USUAL_SCHOOLS,
+    hasOwnSchools: false,
     ...changes,
   };
 }
@@ -69,6 +73,7 @@ export function brewItem(changes: Partial<BrewListItem> = {}): BrewListItem {
     result: brewResult({ doseG: 16, waterG: 250, beverageG: 219, readingsPercent: [1.4, 1.4, 1.4] }),
     verdict: null,
     isSetAside: false,
+    roastAgeDays: 9,
     ...changes,
   };
 }

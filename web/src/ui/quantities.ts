@@ -32,6 +32,29 @@ function plain(unit: string, hue: string, decimals: number): Quantity {
 
 export const GRAMS = plain('g', 'text-water', 1);
 export const MICROMETRES = plain('µm', 'text-ink', 0);
+/** A water analysis or a refractometer shows two decimals. */
+export const PERCENT_FINE = plain('%', 'text-strength', 2);
+export const GRAMS_FINE = plain('g', 'text-water', 2);
+
+/** Resistance of a wet paper, typed in millions a metre: nobody types ten figures. */
+export const RESISTANCE: Quantity = {
+  unit: 'million/m',
+  hue: 'text-ink',
+  format: (value) => String(Math.round(value / 1e5) / 10),
+  parse: (text) => {
+    const millions = parseNumber(text);
+    return millions.ok ? success(millions.value * 1e6) : millions;
+  },
+};
+
+export const PERCENT = plain('%', 'text-ink', 1);
+export const MILLIMETRES = plain('mm', 'text-ink', 1);
+export const METRES = plain('m', 'text-ink', 0);
+export const MG_PER_L = plain('mg/L', 'text-ink', 1);
+export const LITRES = plain('L', 'text-water', 1);
+export const DAYS = plain('d', 'text-time', 0);
+export const COUNT = plain('', 'text-ink', 0);
+export const DECIMAL = plain('', 'text-ink', 2);
 export const FLOW = plain('g/s', 'text-flow', 1);
 
 export const CELSIUS: Quantity = {

@@ -1,4 +1,13 @@
-import type { BrewerShape, Intensity, LotStage, Process, RoastLevel, Verdict } from '@vendu/core';
+import type {
+  BrewerShape,
+  DueAction,
+  Intensity,
+  LotSign,
+  LotStage,
+  Process,
+  RoastLevel,
+  Verdict,
+} from '@vendu/core';
 
 /** How the closed lists read on screen. */
 export const PROCESS_WORDS: Record<Process, string> = {
@@ -49,4 +58,20 @@ export const INTENSITY_WORDS: Record<Intensity, string> = {
   dryness: 'Dryness',
   clarity: 'Clarity',
   aftertaste: 'Aftertaste',
+};
+
+export const DUE_WORDS: Record<DueAction, string> = {
+  'first-brew': 'brew it first',
+  'next-brew': 'brew again',
+  'sign-off': 'prove and sign off',
+  publish: 'publish',
+  recheck: 'brew the recheck',
+  nothing: 'nothing due',
+};
+
+export const SIGN_WORDS: Record<LotSign, string> = {
+  delicate: 'Delicate, tea-like',
+  'prone-to-dryness': 'Prone to dryness',
+  'many-fines': 'Much chaff, many fines',
+  'no-bloom-rise': 'Bloom does not rise',
 };

@@ -1,5 +1,6 @@
 import type { Migration } from './migration.js';
+import { kitAndLots } from './0002-kit-and-lots.js';
 import { firstTables } from './0001-first-tables.js';
 
 /** All steps in order. */
-export const MIGRATIONS: readonly Migration[] = [firstTables];
+export const MIGRATIONS: readonly Migration[] = [firstTables, kitAndLots];

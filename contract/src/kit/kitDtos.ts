@@ -1,0 +1,260 @@
+import { Type } from 'class-transformer';
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, ValidateIf, ValidateNested } from 'class-validator';
+import { BREWER_SHAPES, SCHOOLS, type BrewerShape, type SchoolPoint, type Schools } from '@vendu/core';
+import { NumberBetween, OneOf, TextUpTo } from '../validation/decorators.js';
+import {
+  INSTRUMENT_KINDS,
+  WATER_ORIGINS,
+  type InstrumentKind,
+  type WaterMix,
+  type WaterOrigin,
+} from './kit.js';
+
+const isGiven = (_: object, value: unknown) => value !== null && value !== undefined;
+const id = (label: string) => NumberBetween({ label, unit: '', min: 1, max: 2_147_483_647, whole: true });
+
+/** A change of something stored carries the revision it was read at; a new thing carries none. */
+class RevisedDto {
+  @ValidateIf(isGiven)
+  @NumberBetween({ label: 'Revision', unit: '', min: 0, max: 1_000_000, whole: true })
+  revision: number | null = null;
+}
+
+export class PaperDto extends RevisedDto {
+  @TextUpTo({ label: 'Name', max: 120, required: true })
+  name!: string;
+
+  @NumberBetween({ label: 'Resistance', unit: '1/m', min: 1e7, max: 5e9 })
+  resistancePerM!: number;
+
+  @NumberBetween({ label: 'Rinse water', unit: 'g', min: 0, max: 2000, whole: true })
+  rinseG!: number;
+}
+
+export class BrewerDto extends RevisedDto {
+  @TextUpTo({ label: 'Name', max: 120, required: true })
+  name!: string;
+
+  @OneOf({ label: 'Shape', values: BREWER_SHAPES })
+  shape!: BrewerShape;
+
+  @NumberBetween({ label: 'Top diameter', unit: 'mm', min: 20, max: 300 })
+  topDiameterMm!: number;
+
+  @NumberBetween({ label: 'Bottom diameter', unit: 'mm', min: 4, max: 300 })
+  bottomDiameterMm!: number;
+
+  @NumberBetween({ label: 'Height', unit: 'mm', min: 10, max: 400 })
+  heightMm!: number;
+
+  @NumberBetween({ label: 'Outlet diameter', unit: 'mm', min: 0.5, max: 100 })
+  outletDiameterMm!: number;
+
+  @NumberBetween({ label: 'Outlets', unit: '', min: 1, max: 60, whole: true })
+  outletCount!: number;
+
+  @id('Paper')
+  paperId!: number;
+
+  @NumberBetween({ label: 'Usual dose', unit: 'g', min: 5, max: 120 })
+  usualDoseG!: number;
+
+  @NumberBetween({ label: 'Most water', unit: 'g', min: 50, max: 5000, whole: true })
+  capacityG!: number;
+}
+
+export class MeasuredPointDto {
+  @NumberBetween({ label: 'Setting', unit: '', min: -1000, max: 10_000 })
+  setting!: number;
+
+  @NumberBetween({ label: 'Size', unit: 'µm', min: 20, max: 5000 })
+  grindUm!: number;
+
+  /** Standard uncertainty; 5 % of the size where nobody knows. */
+  @ValidateIf((_, value) => value !== undefined)
+  @NumberBetween({ label: 'Uncertainty', unit: 'µm', min: 0.1, max: 2000 })
+  sdUm?: number;
+}
+
+const MOST_POINTS = 40;
+
+export class GrinderDto extends RevisedDto {
+  @TextUpTo({ label: 'Name', max: 120, required: true })
+  name!: string;
+
+  @TextUpTo({ label: 'Burr set', max: 120, required: true })
+  burrSet!: string;
+
+  @NumberBetween({ label: 'Setting step', unit: '', min: 0.01, max: 100 })
+  settingStep!: number;
+
+  @IsArray({ message: 'Points must be a list.' })
+  @ArrayMinSize(2, { message: 'A grinder needs points at two settings or more.' })
+  @ArrayMaxSize(MOST_POINTS, { message: `A grinder takes at most ${MOST_POINTS} points.` })
+  @ValidateNested({ each: true })
+  @Type(() => MeasuredPointDto)
+  points!: MeasuredPointDto[];
+}
+
+export class KettleDto extends RevisedDto {
+  @TextUpTo({ label: 'Name', max: 120, required: true })
+  name!: string;
+
+  @NumberBetween({ label: 'Step', unit: '°C', min: 0.1, max: 10 })
+  stepC!: number;
+
+  @IsBoolean({ message: 'Has a scale must be yes or no.' })
+  hasScale!: boolean;
+}
+
+class WaterBaseDto {
+  @NumberBetween({ label: 'Hardness of the base', unit: 'mg/L', min: 0, max: 1000 })
+  hardnessMgPerL!: number;
+
+  @NumberBetween({ label: 'Alkalinity of the base', unit: 'mg/L', min: 0, max: 1000 })
+  alkalinityMgPerL!: number;
+}
+
+class ConcentrateDto {
+  @TextUpTo({ label: 'Name of the concentrate', max: 120, required: true })
+  name!: string;
+
+  @NumberBetween({ label: 'Hardness per gram', unit: 'mg/L', min: 0, max: 5000 })
+  hardnessPerG!: number;
+
+  @NumberBetween({ label: 'Alkalinity per gram', unit: 'mg/L', min: 0, max: 5000 })
+  alkalinityPerG!: number;
+
+  @NumberBetween({ label: 'Grams per litre', unit: 'g', min: 0, max: 50 })
+  gPerL!: number;
+}
+
+export class WaterMixDto implements WaterMix {
+  @NumberBetween({ label: 'Bottle', unit: 'L', min: 0.1, max: 1000 })
+  bottleL!: number;
+
+  @ValidateNested()
+  @Type(() => WaterBaseDto)
+  base!: WaterBaseDto;
+
+  @IsArray({ message: 'Concentrates must be a list.' })
+  @ArrayMinSize(2, { message: 'A mixed water takes two concentrates.' })
+  @ArrayMaxSize(2, { message: 'A mixed water takes two concentrates.' })
+  @ValidateNested({ each: true })
+  @Type(() => ConcentrateDto)
+  concentrates!: ConcentrateDto[];
+}
+
+export class WaterDto extends RevisedDto {
+  @TextUpTo({ label: 'Name', max: 120, required: true })
+  name!: string;
+
+  @OneOf({ label: 'Origin', values: WATER_ORIGINS })
+  origin!: WaterOrigin;
+
+  @NumberBetween({ label: 'Hardness', unit: 'mg/L', min: 0, max: 1000 })
+  hardnessMgPerL!: number;
+
+  @NumberBetween({ label: 'Alkalinity', unit: 'mg/L', min: 0, max: 1000 })
+  alkalinityMgPerL!: number;
+
+  @NumberBetween({ label: 'Total minerals', unit: 'mg/L', min: 0, max: 3000 })
+  mineralsMgPerL!: number;
+
+  @ValidateIf((_, value) => value !== null)
+  @ValidateNested()
+  @Type(() => WaterMixDto)
+  mix: WaterMixDto | null = null;
+}
+
+export class InstrumentDto extends RevisedDto {
+  @OneOf({ label: 'Kind', values: INSTRUMENT_KINDS })
+  kind!: InstrumentKind;
+
+  @TextUpTo({ label: 'Name', max: 120, required: true })
+  name!: string;
+
+  @NumberBetween({ label: 'Resolution', unit: '', min: 0.001, max: 10 })
+  resolution!: number;
+
+  @NumberBetween({ label: 'Zero check every', unit: 'days', min: 1, max: 365, whole: true })
+  zeroEveryDays!: number;
+}
+
+export class ZeroCheckDto {
+  @NumberBetween({ label: 'Shown', unit: '', min: -100, max: 200 })
+  shown!: number;
+}
+
+export class HouseDto extends RevisedDto {
+  @TextUpTo({ label: 'Name', max: 120, required: true })
+  name!: string;
+
+  @TextUpTo({ label: 'Place', max: 120 })
+  place!: string;
+
+  @NumberBetween({ label: 'Elevation', unit: 'm', min: -400, max: 5000, whole: true })
+  elevationM!: number;
+
+  @NumberBetween({ label: 'Room', unit: '°C', min: 5, max: 45 })
+  roomC!: number;
+
+  @NumberBetween({ label: 'Strength from', unit: '%', min: 0.5, max: 3 })
+  tdsLowPercent!: number;
+
+  @NumberBetween({ label: 'Strength to', unit: '%', min: 0.5, max: 3 })
+  tdsHighPercent!: number;
+
+  @NumberBetween({ label: 'Yield from', unit: '%', min: 10, max: 30 })
+  yieldLowPercent!: number;
+
+  @NumberBetween({ label: 'Yield to', unit: '%', min: 10, max: 30 })
+  yieldHighPercent!: number;
+}
+
+const stand = (point: SchoolPoint, label: string) => OneOf({ label, values: SCHOOLS[point] });
+
+/** A stand on each disputed point. */
+export class StandsDto implements Schools {
+  @stand('bloom', 'Bloom')
+  bloom!: Schools['bloom'];
+
+  @stand('length', 'Length')
+  length!: Schools['length'];
+
+  @stand('agitation', 'Agitation')
+  agitation!: Schools['agitation'];
+
+  @stand('style', 'Style')
+  style!: Schools['style'];
+
+  @stand('first-lever', 'First lever')
+  'first-lever'!: Schools['first-lever'];
+
+  @stand('pour-when', 'When to pour')
+  'pour-when'!: Schools['pour-when'];
+
+  @stand('pour-where', 'Where to pour')
+  'pour-where'!: Schools['pour-where'];
+
+  @stand('end', 'End')
+  end!: Schools['end'];
+
+  @stand('fines', 'Fines')
+  fines!: Schools['fines'];
+
+  @stand('aim', 'Aims')
+  aim!: Schools['aim'];
+
+  @stand('dilution', 'Dilution')
+  dilution!: Schools['dilution'];
+
+  @stand('swirls', 'Swirls')
+  swirls!: Schools['swirls'];
+}
+
+/** The house's own stands. */
+export class SchoolsDto extends StandsDto {
+  @NumberBetween({ label: 'Revision', unit: '', min: 0, max: 1_000_000, whole: true })
+  revision!: number;
+}

@@ -1,0 +1,48 @@
+import type { LotStage } from '../vocabulary.js';
+
+export const DUE_ACTIONS = ['first-brew', 'next-brew', 'sign-off', 'publish', 'recheck', 'nothing'] as const;
+export type DueAction = (typeof DUE_ACTIONS)[number];
+
+/** What is to be done with a lot next, and whether it presses. */
+export interface LotDue {
+  action: DueAction;
+  isPressing: boolean;
+}
+
+/** So near to its launch a lot without a public recipe presses, days (assumed). */
+const LAUNCH_NEAR_DAYS = 3;
+/** A public recipe is brewed again after so long, days: a roast has then changed (common practice: two weeks). */
+const RECHECK_AFTER_DAYS = 14;
+
+const NEXT: Record<LotStage, DueAction> = {
+  arrived: 'first-brew',
+  'first-brews': 'next-brew',
+  'dialling-in': 'next-brew',
+  proving: 'sign-off',
+  'signed-off': 'publish',
+  published: 'recheck',
+  watched: 'recheck',
+};
+
+/**
+ * What a lot waits for.
+ *
+ * @param daysToLaunch - below 0 when it is past; `null` where there is no date
+ * @param daysSinceBrew - since the last brew that counts; `null` where there is none
+ */
+export function lotDue({
+  stage,
+  daysToLaunch,
+  daysSinceBrew,
+}: {
+  stage: LotStage;
+  daysToLaunch: number | null;
+  daysSinceBrew: number | null;
+}): LotDue {
+  const action = NEXT[stage];
+  if (action !== 'recheck') {
+    return { action, isPressing: daysToLaunch !== null && daysToLaunch <= LAUNCH_NEAR_DAYS };
+  }
+  const isDue = daysSinceBrew === null || daysSinceBrew >= RECHECK_AFTER_DAYS;
+  return { action: isDue ? 'recheck' : 'nothing', isPressing: isDue };
+}

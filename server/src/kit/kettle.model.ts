@@ -1,0 +1,11 @@
+import { Column, DataType, Model, Table } from 'sequelize-typescript';
+import { DecimalColumn } from '../database/decimal-column.js';
+
+@Table({ tableName: 'kettles', version: 'revision' })
+export class KettleModel extends Model {
+  declare id: number;
+  @Column(DataType.STRING) declare name: string;
+  @DecimalColumn(4, 1) declare stepC: number;
+  @Column(DataType.BOOLEAN) declare hasScale: boolean;
+  declare revision: number;
+}

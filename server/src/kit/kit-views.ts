@@ -1,0 +1,103 @@
+import { addDays } from 'date-fns';
+import { brewerGeometry, USUAL_SCHOOLS } from '@vendu/core';
+import type {
+  BrewerView,
+  GrinderView,
+  HouseView,
+  InstrumentView,
+  KettleView,
+  PaperView,
+  WaterView,
+} from '@vendu/contract';
+import type { BrewerModel } from './brewer.model.js';
+import type { GrinderModel } from './grinder.model.js';
+import type { HouseModel } from './house.model.js';
+import type { InstrumentModel } from './instrument.model.js';
+import type { KettleModel } from './kettle.model.js';
+import type { PaperModel } from './paper.model.js';
+import type { WaterModel } from './water.model.js';
+
+export function paperView({ id, revision, name, resistancePerM, rinseG }: PaperModel): PaperView {
+  return { id, revision, name, resistancePerM, rinseG };
+}
+
+/** Needs `paper` loaded. */
+export function brewerView(row: BrewerModel): BrewerView {
+  const measures = {
+    shape: row.shape,
+    topDiameterMm: row.topDiameterMm,
+    bottomDiameterMm: row.bottomDiameterMm,
+    heightMm: row.heightMm,
+    outletDiameterMm: row.outletDiameterMm,
+    outletCount: row.outletCount,
+  };
+  return {
+    id: row.id,
+    revision: row.revision,
+    name: row.name,
+    ...measures,
+    outlet:
+      row.outletCount === 1
+        ? `one hole of ${row.outletDiameterMm} mm`
+        : `${row.outletCount} holes of ${row.outletDiameterMm} mm`,
+    paperId: row.paperId,
+    paper: row.paper.name,
+    paperResistancePerM: row.paper.resistancePerM,
+    usualDoseG: row.usualDoseG,
+    capacityG: row.capacityG,
+    geometry: brewerGeometry(measures),
+  };
+}
+
+export function grinderView({ id, revision, name, burrSet, settingStep, points }: GrinderModel): GrinderView {
+  return { id, revision, name, burrSet, settingStep, points };
+}
+
+export function kettleView({ id, revision, name, stepC, hasScale }: KettleModel): KettleView {
+  return { id, revision, name, stepC, hasScale };
+}
+
+export function waterView(row: WaterModel): WaterView {
+  return {
+    id: row.id,
+    revision: row.revision,
+    name: row.name,
+    origin: row.origin,
+    hardnessMgPerL: row.hardnessMgPerL,
+    alkalinityMgPerL: row.alkalinityMgPerL,
+    mineralsMgPerL: row.mineralsMgPerL,
+    mix: row.mix,
+  };
+}
+
+/** Needs `zeroChecks` loaded with their checkers, newest first. */
+export function instrumentView(row: InstrumentModel): InstrumentView {
+  const [last] = row.zeroChecks;
+  return {
+    id: row.id,
+    revision: row.revision,
+    kind: row.kind,
+    name: row.name,
+    resolution: row.resolution,
+    zeroEveryDays: row.zeroEveryDays,
+    lastZero: last ? { shown: last.shown, by: last.checker.name, at: last.createdAt.toISOString() } : null,
+    isZeroDue: !last || addDays(last.createdAt, row.zeroEveryDays) <= new Date(),
+  };
+}
+
+export function houseView(row: HouseModel): HouseView {
+  return {
+    name: row.name,
+    place: row.place,
+    elevationM: row.elevationM,
+    roomC: row.roomC,
+    window: {
+      tdsLowPercent: row.tdsLowPercent,
+      tdsHighPercent: row.tdsHighPercent,
+      yieldLowPercent: row.yieldLowPercent,
+      yieldHighPercent: row.yieldHighPercent,
+    },
+    schools: row.schools ?? USUAL_SCHOOLS,
+    revision: row.revision,
+  };
+}

@@ -1,0 +1,30 @@
+import type { Transaction } from 'sequelize';
+import { calibrateLot, recordedBrew, type BrewKit, type LotEvidence } from '@vendu/core';
+import type { BrewListItem } from '@vendu/contract';
+import { LotModel } from '../lots/lot.model.js';
+
+/** A lot is known well enough after so many; more would only take time. */
+const MOST_BREWS = 8;
+
+/** What a lot's measured brews say of it; `null` where none was measured. */
+export function evidenceOf(brews: readonly BrewListItem[], kit: BrewKit): LotEvidence | null {
+  const measured = brews
+    .filter(({ result, isSetAside }) => result !== null && !isSetAside)
+    .slice(-MOST_BREWS)
+    .map((brew) => recordedBrew({ ...brew, tdsPercent: brew.result?.strength.meanPercent ?? null }, kit));
+  if (measured.length === 0) return null;
+  const calibrated = calibrateLot({ brews: measured });
+  // A record that the model cannot read teaches nothing; it must not stop the acceptance.
+  return calibrated.ok ? calibrated.value.evidence : null;
+}
+
+/** Keeps what a lot's brews taught with the lot, for the starting recipes of lots to come. */
+export async function keepEvidence(
+  { lotId, brews, kit }: { lotId: number; brews: readonly BrewListItem[]; kit: BrewKit },
+  transaction?: Transaction,
+): Promise<void> {
+  await LotModel.update(
+    { evidence: evidenceOf(brews, kit) },
+    { where: { id: lotId }, transaction: transaction ?? null },
+  );
+}

@@ -1,0 +1,69 @@
+import { QueryTypes } from 'sequelize';
+import type { Sequelize } from 'sequelize-typescript';
+import {
+  similarLots,
+  type BrewerShape,
+  type BrewPlan,
+  type FinishedLot,
+  type LotCharacter,
+  type LotEvidence,
+  type Process,
+  type RoastLevel,
+  type SimilarLot,
+} from '@vendu/core';
+import { elevationOf } from './starting-facts.js';
+
+interface FinishedRow {
+  lotId: number;
+  name: string;
+  process: Process;
+  elevationFromM: number | null;
+  elevationToM: number | null;
+  roastLevel: RoastLevel | null;
+  variety: string;
+  brewerShape: BrewerShape;
+  startPlan: BrewPlan | string;
+  plan: BrewPlan | string;
+  evidence: LotEvidence | string | null;
+}
+
+/** Newest finished recipes looked through; older ones tell little of today's house. */
+const LOOKED_THROUGH = 500;
+
+/** The lab's finished lots most like a lot: those whose recipe was accepted. */
+export async function readSimilarLots(
+  sequelize: Sequelize,
+  lot: LotCharacter & { lotId: number },
+): Promise<SimilarLot[]> {
+  const rows = await sequelize.query<FinishedRow>(
+    `SELECT lots.id AS lotId, lots.name, lots.process, lots.elevation_from_m AS elevationFromM,
+      lots.elevation_to_m AS elevationToM, lots.variety, lots.evidence, brewers.shape AS brewerShape,
+      (SELECT level FROM roast_batches WHERE roast_batches.lot_id = lots.id ORDER BY roasted_on DESC, id DESC LIMIT 1) AS roastLevel,
+      first.plan AS startPlan, ended.plan
+    FROM recipe_versions AS ended
+    JOIN recipes ON recipes.id = ended.recipe_id
+    JOIN recipe_versions AS first ON first.recipe_id = recipes.id AND first.number = 1
+    JOIN lots ON lots.id = recipes.lot_id
+    JOIN brewers ON brewers.id = recipes.brewer_id
+    WHERE ended.accepted_at IS NOT NULL AND lots.id <> :lotId
+      AND ended.number = (SELECT MAX(v.number) FROM recipe_versions AS v
+        WHERE v.recipe_id = recipes.id AND v.accepted_at IS NOT NULL)
+    ORDER BY ended.accepted_at DESC LIMIT ${LOOKED_THROUGH}`,
+    { type: QueryTypes.SELECT, replacements: { lotId: lot.lotId } },
+  );
+  const finished = rows.map(
+    ({ elevationFromM, elevationToM, startPlan, plan, evidence, ...row }): FinishedLot => ({
+      ...row,
+      elevation: elevationOf({ elevationFromM, elevationToM }),
+      startGrindUm: parsed<BrewPlan>(startPlan).grindUm,
+      plan: parsed<BrewPlan>(plan),
+      evidence: evidence === null ? null : parsed<LotEvidence>(evidence),
+    }),
+  );
+  return similarLots(lot, finished);
+}
+
+/** The driver hands a JSON column out as text in some versions of the server. */
+function parsed<T>(value: T | string): T {
+  return typeof value === 'string' ? (JSON.parse(value) as T) : value;
+}

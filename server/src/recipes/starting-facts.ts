@@ -1,0 +1,39 @@
+import { roastAgeDays, type ElevationRange, type Schools, type StartingFacts } from '@vendu/core';
+import type { BrewerView } from '@vendu/contract';
+import type { LotModel } from '../lots/lot.model.js';
+import type { RoastBatchModel } from '../lots/roast-batch.model.js';
+
+export function elevationOf({
+  elevationFromM,
+  elevationToM,
+}: Pick<LotModel, 'elevationFromM' | 'elevationToM'>): ElevationRange | null {
+  return elevationFromM === null ? null : { fromM: elevationFromM, toM: elevationToM ?? elevationFromM };
+}
+
+/** What the starting recipe is made from, as the records have it. */
+export function startingFacts({
+  lot,
+  batch,
+  onDate,
+  brewer,
+  schools,
+  labElevationM,
+}: {
+  lot: LotModel;
+  batch: RoastBatchModel;
+  onDate: string;
+  brewer: Pick<BrewerView, 'shape' | 'usualDoseG'>;
+  schools: Schools;
+  labElevationM: number;
+}): StartingFacts {
+  return {
+    process: lot.process,
+    elevation: elevationOf(lot),
+    roastLevel: batch.level,
+    roastAgeDays: roastAgeDays({ roastedOn: batch.roastedOn, onDate }),
+    brewer: { shape: brewer.shape, usualDoseG: brewer.usualDoseG },
+    signs: lot.signs ?? [],
+    schools,
+    labElevationM,
+  };
+}

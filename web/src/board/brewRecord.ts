@@ -1,0 +1,14 @@
+import type { BrewRecord } from '@vendu/core';
+import type { BrewListItem } from '@vendu/contract';
+
+/** A brew of the list as the forecast learns from it. */
+export function brewRecordOf({
+  plan,
+  steps,
+  doseG,
+  beverageG,
+  result,
+  roastAgeDays,
+}: BrewListItem): BrewRecord {
+  return { plan, steps, doseG, beverageG, tdsPercent: result?.strength.meanPercent ?? null, roastAgeDays };
+}

@@ -1,0 +1,4 @@
+import { expose } from 'comlink';
+import { Forecaster } from './forecaster';
+
+expose(new Forecaster());

@@ -1,0 +1,116 @@
+import {
+  calibrateLot,
+  conditionsOfPlan,
+  forecastBrew,
+  forecastPlan,
+  forgiveness,
+  recordedBrew,
+  scalePlan,
+  type BrewKit,
+  type BrewPlan,
+  type BrewRecord,
+  type BrewWarning,
+  type CalibratedForecast,
+  type Forgiveness,
+  type Knowledge,
+  type LotCalibration,
+  type LotPrior,
+  type Result,
+  type ScaledPlan,
+} from '@vendu/core';
+
+/** What the board has to know before it can forecast. */
+export interface BoardGround {
+  kit: BrewKit;
+  prior: LotPrior;
+  brews: BrewRecord[];
+  roastAgeDays: number | null;
+}
+
+/** The course of a brew for drawing: one figure a second. */
+export interface BoardCourse {
+  atS: number[];
+  levelM: number[];
+  slurryC: number[];
+  outflowGps: number[];
+  beverageG: number[];
+}
+
+export interface BoardForecast {
+  plan: BrewPlan;
+  expected: CalibratedForecast;
+  course: BoardCourse;
+  /** Peak level in the brewer, m. */
+  maxLevelM: number;
+  beverageC: number;
+  warnings: BrewWarning[];
+  knowledge: Knowledge;
+}
+
+/** The course is drawn one point a second; the model steps finer. */
+const DRAWN_STEP_S = 1;
+/** Brews of a forgiveness run on the board: enough to rank the causes. */
+const FORGIVENESS_BREWS = 120;
+
+/** Learns a lot once and forecasts its plans. Runs in a worker: a plan takes about ten milliseconds. */
+export class Forecaster {
+  private ground: { kit: BrewKit; roastAgeDays?: number; calibration: LotCalibration } | null = null;
+
+  /** @returns why the brews on record cannot be learned from; `null` where they can */
+  learn({ kit, prior, brews, roastAgeDays }: BoardGround): string | null {
+    const calibrated = calibrateLot({ brews: brews.map((brew) => recordedBrew(brew, kit)), prior });
+    if (!calibrated.ok) return calibrated.message;
+    this.ground = {
+      kit,
+      calibration: calibrated.value,
+      ...(roastAgeDays === null ? {} : { roastAgeDays }),
+    };
+    return null;
+  }
+
+  /** @returns what a plan will do, or why it cannot be brewed */
+  forecast(plan: BrewPlan): Result<BoardForecast, string> {
+    const { kit, calibration, ...age } = this.learned();
+    const modelled = forecastPlan({ plan, kit, factors: calibration.factors, ...age });
+    if (!modelled.ok) return { ok: false, reason: modelled.reason, message: modelled.message };
+    const expected = forecastBrew({ calibration, brew: conditionsOfPlan({ plan, kit, ...age }) });
+    if (!expected.ok) return expected;
+    const { series, maxLevelM, warnings, beverageC } = modelled.value;
+    const everyRow = Math.max(1, Math.round(DRAWN_STEP_S / ((series.atS[1] ?? 1) - (series.atS[0] ?? 0))));
+    const thinned = (column: readonly number[]) => column.filter((_, row) => row % everyRow === 0);
+    return {
+      ok: true,
+      value: {
+        plan,
+        expected: expected.value,
+        course: {
+          atS: thinned(series.atS),
+          levelM: thinned(series.levelM),
+          slurryC: thinned(series.slurryC),
+          outflowGps: thinned(series.outflowGps),
+          beverageG: thinned(series.beverageG),
+        },
+        maxLevelM,
+        beverageC,
+        warnings,
+        knowledge: calibration.knowledge,
+      },
+    };
+  }
+
+  forgiveness(plan: BrewPlan): Result<Forgiveness, string> {
+    const { kit, calibration } = this.learned();
+    return forgiveness({ plan, kit, factors: calibration.factors, count: FORGIVENESS_BREWS });
+  }
+
+  /** @param toKit - the brewer scaled into; the same one unless given */
+  scaled(plan: BrewPlan, doseG: number, toKit?: BrewKit): Result<ScaledPlan, string> {
+    const { kit, calibration } = this.learned();
+    return scalePlan({ plan, kit, doseG, factors: calibration.factors, ...(toKit ? { toKit } : {}) });
+  }
+
+  private learned() {
+    if (!this.ground) throw new Error('the forecaster was asked before it had learned the lot');
+    return this.ground;
+  }
+}

@@ -1,0 +1,60 @@
+import type {
+  BrewerDto,
+  GrinderDto,
+  HouseDto,
+  InstrumentDto,
+  KettleDto,
+  KitView,
+  PaperDto,
+  SchoolsDto,
+  WaterDto,
+} from '@vendu/contract';
+import { api } from '../api/api';
+
+/** What can be added to the kit or changed in it, by its place in the address. */
+export interface KitBodies {
+  brewers: BrewerDto;
+  grinders: GrinderDto;
+  papers: PaperDto;
+  kettles: KettleDto;
+  waters: WaterDto;
+  instruments: InstrumentDto;
+}
+export type KitPart = keyof KitBodies;
+export type KitChange = { [P in KitPart]: { part: P; id: number | null; body: KitBodies[P] } }[KitPart];
+
+// Recipes, lots and brews show kit: what changes here changes there. A refused change is fetched anew too.
+const SHOWS_KIT = ['Kit', 'Recipe', 'Lot', 'Brew', 'Published'] as const;
+
+export const {
+  useSaveKitMutation,
+  useAddZeroCheckMutation,
+  useChangeHouseMutation,
+  useChangeSchoolsMutation,
+} = api.injectEndpoints({
+  endpoints: (build) => ({
+    saveKit: build.mutation<KitView, KitChange>({
+      query: ({ part, id, body }) =>
+        id === null
+          ? { url: `kit/${part}`, method: 'POST', body }
+          : { url: `kit/${part}/${id}`, method: 'PUT', body },
+      invalidatesTags: [...SHOWS_KIT],
+    }),
+    addZeroCheck: build.mutation<KitView, { instrumentId: number; shown: number }>({
+      query: ({ instrumentId, shown }) => ({
+        url: `kit/instruments/${instrumentId}/zero-checks`,
+        method: 'POST',
+        body: { shown },
+      }),
+      invalidatesTags: ['Kit'],
+    }),
+    changeHouse: build.mutation<KitView, HouseDto>({
+      query: (body) => ({ url: 'kit/house', method: 'PUT', body }),
+      invalidatesTags: [...SHOWS_KIT],
+    }),
+    changeSchools: build.mutation<KitView, SchoolsDto>({
+      query: (body) => ({ url: 'kit/schools', method: 'PUT', body }),
+      invalidatesTags: [...SHOWS_KIT],
+    }),
+  }),
+});

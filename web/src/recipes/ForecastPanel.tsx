@@ -1,0 +1,60 @@
+import { formatDuration, type ExtractionWindow, type Knowledge } from '@vendu/core';
+import type { LiveForecast } from '../board/useForecast';
+import { Notice } from '../ui/Notice';
+import { ForgivenessTable } from './ForgivenessTable';
+import { RoughForecast } from './RoughForecast';
+
+const KNOWLEDGE_WORDS: Record<Knowledge, string> = {
+  nothing: 'nothing learned of this lot yet',
+  little: 'little learned of this lot yet',
+  some: 'this lot is known somewhat',
+  much: 'this lot is known well',
+};
+
+/** What the plan will do: cup and clock with their bands, what goes wrong, and how much it forgives. */
+export function ForecastPanel({
+  live,
+  window,
+  targetDrawdownS,
+}: {
+  live: LiveForecast;
+  window: ExtractionWindow;
+  targetDrawdownS: number;
+}) {
+  const { forecast, trouble, forgiveness } = live;
+  return (
+    <section aria-label="Forecast">
+      <h2 className="heading mb-2 flex items-baseline gap-3">
+        Forecast
+        {forecast && (
+          <span className="ml-auto text-tiny font-normal text-quiet">
+            {KNOWLEDGE_WORDS[forecast.knowledge]}
+          </span>
+        )}
+      </h2>
+      {trouble && <Notice tone="alarm">No forecast: {trouble}</Notice>}
+      {!forecast && !trouble && <p className="text-small text-quiet">Working it out.</p>}
+      {forecast && (
+        <>
+          <RoughForecast forecast={forecast.expected} window={window} targetDrawdownS={targetDrawdownS} />
+          <ul className="mt-2 flex flex-col gap-1.5" aria-label="Warnings">
+            {!forecast.expected.drains && (
+              <li>
+                <Notice tone="alarm">It does not drain. Grind coarser or pour less.</Notice>
+              </li>
+            )}
+            {forecast.warnings.map(({ kind, atS, message }) => (
+              <li key={`${kind} ${atS}`}>
+                <Notice tone={kind === 'overflow' || kind === 'stall' ? 'alarm' : 'note'}>
+                  <span className="reading mr-2 text-time">{formatDuration(atS)}</span>
+                  {message}
+                </Notice>
+              </li>
+            ))}
+          </ul>
+          <ForgivenessTable forgiveness={forgiveness} isRough={forecast.expected.isRough} />
+        </>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,18 @@
+import { formatDuration, type GrindFit } from '@vendu/core';
+
+/** How the model moved the grind, in figures. */
+export function GrindReason({ fit }: { fit: GrindFit }) {
+  const by = fit.grindUm - fit.wantedUm;
+  return (
+    <span className="block">
+      <span className="font-medium">
+        {by === 0
+          ? 'The model leaves it there'
+          : `The model goes ${Math.abs(by)} µm ${by < 0 ? 'finer' : 'coarser'}`}
+      </span>
+      : it expects {formatDuration(fit.drawdownS)} and {fit.yieldPercent.toFixed(1)} %, gone for are{' '}
+      {formatDuration(fit.targetDrawdownS)} and {fit.targetYieldPercent.toFixed(1)} %.
+      {fit.atGrindersEnd && ' This grinder reaches no further.'}
+    </span>
+  );
+}

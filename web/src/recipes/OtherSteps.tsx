@@ -1,0 +1,55 @@
+import type { BrewPlan } from '@vendu/core';
+import { QuantityField } from '../ui/QuantityField';
+import { CLOCK, GRAMS, whole, within } from '../ui/quantities';
+
+interface OtherStepsProps {
+  plan: BrewPlan;
+  onOffer: (plan: BrewPlan) => string | undefined;
+  faults: Record<string, string>;
+}
+
+/** Steps that are no pours: the chilled ball, how the brew ends, water added to the cup. */
+export function OtherSteps({ plan, onOffer, faults }: OtherStepsProps) {
+  return (
+    <fieldset className="grid grid-cols-3 items-start gap-x-3">
+      <legend className="sr-only">Other steps</legend>
+      <QuantityField
+        label="Chilled ball until"
+        quantity={whole(within(CLOCK, { label: 'Chilled ball', min: 1, max: 600 }))}
+        value={plan.ballUntilS ?? null}
+        onOffer={(ballUntilS) => onOffer({ ...plan, ballUntilS })}
+        onClear={() => {
+          const { ballUntilS: _taken, ...rest } = plan;
+          onOffer(rest);
+        }}
+        error={faults['ballUntilS']}
+        placeholder="no ball"
+        hint="under the outlet from the start"
+      />
+      <QuantityField
+        label="Bypass"
+        quantity={within(GRAMS, { label: 'Bypass', min: 1, max: 1000 })}
+        value={plan.bypassG ?? null}
+        onOffer={(bypassG) => onOffer({ ...plan, bypassG })}
+        onClear={() => {
+          const { bypassG: _taken, ...rest } = plan;
+          onOffer(rest);
+        }}
+        placeholder="none"
+        hint="water added to the finished beverage"
+      />
+      <label className="flex h-9 items-center gap-2 self-center text-small">
+        <input
+          type="checkbox"
+          className="size-4 accent-ink"
+          checked={plan.lifts ?? false}
+          onChange={(event) => {
+            const { lifts: _taken, ...rest } = plan;
+            onOffer(event.target.checked ? { ...rest, lifts: true } : rest);
+          }}
+        />
+        Lift the brewer at the end
+      </label>
+    </fieldset>
+  );
+}

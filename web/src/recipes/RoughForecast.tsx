@@ -1,0 +1,62 @@
+import { formatDuration, type CalibratedForecast, type Expected, type ExtractionWindow } from '@vendu/core';
+import { BandBar } from '../ui/BandBar';
+
+/** Time, strength and yield to expect, each a band on its own scale with what is gone for behind it. */
+export function RoughForecast({
+  forecast,
+  window,
+  targetDrawdownS,
+}: {
+  forecast: CalibratedForecast;
+  window: ExtractionWindow;
+  targetDrawdownS?: number;
+}) {
+  const { drawdownS, tdsPercent, yieldPercent, beverageG, isRough } = forecast;
+  const percent = (digits: number) => (value: number) => value.toFixed(digits);
+  return (
+    <div className="flex flex-col gap-2">
+      <BandBar
+        name="Strength"
+        unit="%"
+        hue="strength"
+        print={percent(2)}
+        expected={tdsPercent}
+        wanted={{ low: window.tdsLowPercent, high: window.tdsHighPercent }}
+        scale={{ low: 0.9, high: 1.7 }}
+        isRough={isRough}
+      />
+      <BandBar
+        name="Yield"
+        unit="%"
+        hue="yield"
+        print={percent(1)}
+        expected={yieldPercent}
+        wanted={{ low: window.yieldLowPercent, high: window.yieldHighPercent }}
+        scale={{ low: 13, high: 26 }}
+        isRough={isRough}
+      />
+      <BandBar
+        name="Drained"
+        unit=""
+        hue="time"
+        print={(value) => formatDuration(Math.round(value))}
+        expected={drawdownS}
+        wanted={
+          targetDrawdownS === undefined ? null : { low: targetDrawdownS - 2, high: targetDrawdownS + 2 }
+        }
+        scale={timeScale(drawdownS, targetDrawdownS)}
+        isRough={isRough}
+      />
+      <p className="caption">
+        {isRough
+          ? 'Rough ranges: no brew of this lot was measured yet. Nine of ten should fall inside them.'
+          : 'From this lot’s measured brews. Nine of ten brews should fall inside.'}{' '}
+        About <span className="reading">{Math.round(beverageG.value)}</span> g in the cup.
+      </p>
+    </div>
+  );
+}
+
+function timeScale({ high }: Expected, targetS = 0): { low: number; high: number } {
+  return { low: 30, high: Math.max(240, Math.ceil(Math.max(high, targetS + 20) / 60) * 60) };
+}

@@ -1,0 +1,131 @@
+import { useState } from 'react';
+import {
+  formatDuration,
+  formatRatio,
+  grinderSettingFor,
+  planRatio,
+  planWaterG,
+  type BrewKit,
+  type BrewPlan,
+  type ScaledPlan,
+} from '@vendu/core';
+import type { KitView } from '@vendu/contract';
+import type { LiveForecast } from '../board/useForecast';
+import { Button } from '../ui/Button';
+import { Field, INPUT } from '../ui/Field';
+import { Notice } from '../ui/Notice';
+import { QuantityField } from '../ui/QuantityField';
+import { GRAMS, within } from '../ui/quantities';
+
+interface ScalePanelProps {
+  plan: BrewPlan;
+  kit: KitView;
+  brewerId: number;
+  grinderId: number;
+  forecaster: LiveForecast['forecaster'];
+  kitOf: (brewerId: number) => BrewKit;
+  onOffer: (plan: BrewPlan) => string | undefined;
+}
+
+/** The same recipe at another dose, in another brewer or on another grinder, with what the model moves for it. */
+export function ScalePanel({ plan, kit, brewerId, grinderId, forecaster, kitOf, onOffer }: ScalePanelProps) {
+  const [doseG, setDoseG] = useState(plan.doseG * 2);
+  const [toBrewer, setToBrewer] = useState(brewerId);
+  const [toGrinder, setToGrinder] = useState(grinderId);
+  const [answer, setAnswer] = useState<{ scaled: ScaledPlan | null; trouble: string | null }>({
+    scaled: null,
+    trouble: null,
+  });
+  const grinder = kit.grinders.find(({ id }) => id === toGrinder);
+  async function scale() {
+    const result = await forecaster?.scaled(plan, doseG, toBrewer === brewerId ? undefined : kitOf(toBrewer));
+    if (!result) return;
+    setAnswer(
+      result.ok ? { scaled: result.value, trouble: null } : { scaled: null, trouble: result.message },
+    );
+  }
+  const { scaled, trouble } = answer;
+  return (
+    <details>
+      <summary className="heading">Scale to another dose, brewer or grinder</summary>
+      <div className="mt-3 grid grid-cols-[6rem_1fr_1fr] items-end gap-3">
+        <QuantityField
+          label="Dose"
+          quantity={within(GRAMS, { label: 'Dose', min: 5, max: 120 })}
+          value={doseG}
+          onCommit={setDoseG}
+        />
+        <Field label="Brewer">
+          {(control) => (
+            <select
+              {...control}
+              className={INPUT}
+              value={toBrewer}
+              onChange={(event) => setToBrewer(Number(event.target.value))}
+            >
+              {kit.brewers.map(({ id, name }) => (
+                <option key={id} value={id}>
+                  {name}
+                </option>
+              ))}
+            </select>
+          )}
+        </Field>
+        <Field label="Grinder">
+          {(control) => (
+            <select
+              {...control}
+              className={INPUT}
+              value={toGrinder}
+              onChange={(event) => setToGrinder(Number(event.target.value))}
+            >
+              {kit.grinders.map(({ id, name, burrSet }) => (
+                <option key={id} value={id}>
+                  {name}, {burrSet}
+                </option>
+              ))}
+            </select>
+          )}
+        </Field>
+      </div>
+      <div className="mt-3 flex flex-col gap-2">
+        <Button className="w-fit" disabled={!forecaster} onClick={() => void scale()}>
+          Work it out
+        </Button>
+        {trouble && <Notice tone="alarm">{trouble}</Notice>}
+        {scaled && (
+          <>
+            <p className="reading text-small">
+              {scaled.plan.doseG} g, {planWaterG(scaled.plan)} g, {formatRatio(planRatio(scaled.plan))},{' '}
+              <span className="font-bold">{scaled.plan.grindUm} µm</span>,{' '}
+              <span className="text-time">drained at {formatDuration(scaled.plan.drawdownS)}</span>
+            </p>
+            <p className="text-small text-quiet">
+              {scaled.grindShiftUm === 0
+                ? 'The grind stays.'
+                : `${Math.abs(scaled.grindShiftUm)} µm ${scaled.grindShiftUm > 0 ? 'coarser' : 'finer'} for the same yield by the model.`}{' '}
+              {grinder && settingWords(scaled.plan, grinder)}
+            </p>
+            {toBrewer === brewerId ? (
+              <Button className="w-fit" onClick={() => onOffer(scaled.plan)}>
+                Put it on the board
+              </Button>
+            ) : (
+              <p className="text-small text-quiet">
+                A recipe belongs to its brewer: start one for that brewer on the lot’s page and type these
+                figures.
+              </p>
+            )}
+          </>
+        )}
+      </div>
+    </details>
+  );
+}
+
+function settingWords(plan: BrewPlan, grinder: KitView['grinders'][number]): string {
+  const found = grinderSettingFor({ points: grinder.points, grindUm: plan.grindUm });
+  if (!found.ok) return found.message;
+  const steps = Math.round(found.value / grinder.settingStep);
+  return `${grinder.name} at ${Math.round(steps * grinder.settingStep * 100) / 100}.`;
+}

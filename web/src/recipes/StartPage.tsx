@@ -1,0 +1,234 @@
+import { useState } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
+import { formatDuration, formatRatio, planRatio, planWaterG } from '@vendu/core';
+import type { KitView, LotView, NewRecipeDto, SimilarLotView, StartingPreview } from '@vendu/contract';
+import { troubleOf } from '../api/problem';
+import { useDraft } from '../app/draft';
+import { AdditionsNote } from '../lots/AdditionsNote';
+import { useKitQuery, useLotQuery } from '../lots/lotsApi';
+import { FittedStaircase } from '../staircase/FittedStaircase';
+import { Button } from '../ui/Button';
+import { Field, INPUT } from '../ui/Field';
+import { Loading } from '../ui/Loading';
+import { Notice, TroubleNotice } from '../ui/Notice';
+import { Unavailable } from '../ui/Unavailable';
+import { PROCESS_WORDS, SHAPE_WORDS } from '../ui/words';
+import { ReasonList } from './ReasonList';
+import { useStartingRecipeQuery, useStartRecipeMutation } from './recipesApi';
+import { RoughForecast } from './RoughForecast';
+
+/** The starting recipe of a lot, looked at from every side before it is kept. */
+export function StartPage() {
+  const id = Number(useParams()['lotId']);
+  const { data: lot, error, refetch } = useLotQuery(id);
+  const { data: kit } = useKitQuery();
+  if (!lot || !kit) {
+    return error ? <Unavailable trouble={troubleOf(error)} onRetry={() => void refetch()} /> : <Loading />;
+  }
+  return <StartSheet lot={lot} kit={kit} />;
+}
+
+function StartSheet({ lot, kit }: { lot: LotView; kit: KitView }) {
+  const [asked, change, forget] = useDraft<NewRecipeDto>(`start.${lot.id}`, {
+    brewerId: kit.brewers[0]?.id ?? 0,
+    grinderId: kit.grinders[0]?.id ?? 0,
+    switchedOff: [],
+    schools: null,
+  });
+  // The last answer stays in view while the next one is on its way.
+  const { data: preview, error } = useStartingRecipeQuery({ lotId: lot.id, recipe: asked });
+  const [start, { error: startError, isLoading }] = useStartRecipeMutation();
+  const navigate = useNavigate();
+  async function keep() {
+    const { data } = await start({ lotId: lot.id, recipe: asked });
+    if (!data) return;
+    forget();
+    void navigate(`/recipes/${data.id}`);
+  }
+  const onSwitch = (ruleId: string) =>
+    change({
+      ...asked,
+      switchedOff: asked.switchedOff.includes(ruleId)
+        ? asked.switchedOff.filter((each) => each !== ruleId)
+        : [...asked.switchedOff, ruleId],
+    });
+  return (
+    <>
+      <header className="mb-5 flex items-end gap-4">
+        <div className="grow">
+          <Link to={`/lots/${lot.id}`} className="text-small text-quiet underline-offset-3 hover:underline">
+            {lot.name}
+          </Link>
+          <h1 className="text-title font-bold">
+            Starting recipe <span className="font-normal text-quiet">not kept yet</span>
+          </h1>
+          <AdditionsNote additions={lot.additions} />
+        </div>
+        <div className="grid w-[34rem] grid-cols-[1fr_1fr_auto] items-end gap-3">
+          <KitChoice
+            label="Brewer"
+            value={asked.brewerId}
+            options={kit.brewers.map(({ id, name, shape, usualDoseG }) => ({
+              id,
+              words: `${name}, ${SHAPE_WORDS[shape]}, ${usualDoseG} g`,
+            }))}
+            onChange={(brewerId) => change({ ...asked, brewerId })}
+          />
+          <KitChoice
+            label="Grinder"
+            value={asked.grinderId}
+            options={kit.grinders.map(({ id, name, burrSet }) => ({ id, words: `${name}, ${burrSet}` }))}
+            onChange={(grinderId) => change({ ...asked, grinderId })}
+          />
+          <Button weight="main" disabled={isLoading || !preview} onClick={() => void keep()}>
+            Keep this recipe
+          </Button>
+        </div>
+      </header>
+      <TroubleNotice trouble={troubleOf(error) ?? troubleOf(startError)} />
+      {preview && <PreviewSheet {...{ preview, lot, kit, onSwitch }} />}
+    </>
+  );
+}
+
+function PreviewSheet({
+  preview,
+  lot,
+  kit,
+  onSwitch,
+}: {
+  preview: StartingPreview;
+  lot: LotView;
+  kit: KitView;
+  onSwitch: (ruleId: string) => void;
+}) {
+  const { plan, reasons, forecast, similar } = preview;
+  const [shown, setShown] = useState<number | null>(null);
+  const beside = similar.find(({ lotId }) => lotId === shown);
+  return (
+    <div className="grid gap-10 xl:grid-cols-[minmax(0,1fr)_480px]">
+      <div className="flex min-w-0 flex-col gap-5">
+        <div className="bg-raised">
+          <FittedStaircase
+            plan={plan}
+            behind={beside?.plan}
+            height={230}
+            label={`Staircase of the starting recipe: ${plan.pours.length} pours, ${planWaterG(plan)} g`}
+          />
+        </div>
+        <p className="reading flex flex-wrap gap-x-7 gap-y-1 text-large">
+          <span>{plan.doseG} g</span>
+          <span className="text-water">
+            {planWaterG(plan)} g, {formatRatio(planRatio(plan))}
+          </span>
+          <span className="text-temperature">{plan.kettleC} °C</span>
+          <span>
+            {plan.grindUm} µm
+            {preview.grinderSetting !== null && ` (setting ${preview.grinderSetting})`}
+          </span>
+          <span className="text-time">{formatDuration(plan.drawdownS)}</span>
+        </p>
+        {preview.grinderNote && <Notice>{preview.grinderNote}</Notice>}
+        <section>
+          <h2 className="heading mb-2">What the model expects</h2>
+          <RoughForecast forecast={forecast} window={kit.house.window} />
+        </section>
+        <section>
+          <h2 className="heading mb-2">Where similar lots ended</h2>
+          <SimilarLots
+            similar={similar}
+            process={PROCESS_WORDS[lot.process]}
+            shown={shown}
+            onShow={setShown}
+          />
+        </section>
+      </div>
+      <section>
+        <h2 className="heading mb-1">Why each figure is what it is</h2>
+        <ReasonList reasons={reasons} onSwitch={onSwitch} />
+      </section>
+    </div>
+  );
+}
+
+function SimilarLots({
+  similar,
+  process,
+  shown,
+  onShow,
+}: {
+  similar: SimilarLotView[];
+  process: string;
+  shown: number | null;
+  onShow: (lotId: number | null) => void;
+}) {
+  if (similar.length === 0) {
+    return (
+      <p className="text-small text-quiet">
+        No finished lot is like this one yet. Each {process.toLowerCase()} lot whose recipe is accepted will
+        stand here for the next.
+      </p>
+    );
+  }
+  return (
+    <ul className="text-small">
+      {similar.map(({ lotId, name, likeness, because, startGrindUm, plan }) => (
+        <li
+          key={lotId}
+          className="grid grid-cols-[1fr_auto_auto] items-baseline gap-x-5 border-b border-rule py-1.5"
+        >
+          <span>
+            <Link to={`/lots/${lotId}`} className="font-semibold underline-offset-3 hover:underline">
+              {name}
+            </Link>{' '}
+            <span className="text-quiet">
+              {Math.round(likeness * 100)} % alike: {because.join(', ')}
+            </span>
+          </span>
+          <span className="reading">
+            {startGrindUm} → {plan.grindUm} µm <span className="text-temperature">{plan.kettleC} °C</span>{' '}
+            <span className="text-water">{formatRatio(planRatio(plan))}</span>
+          </span>
+          <Button
+            weight="quiet"
+            aria-pressed={shown === lotId}
+            onClick={() => onShow(shown === lotId ? null : lotId)}
+          >
+            {shown === lotId ? 'Take away' : 'Draw behind'}
+          </Button>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+function KitChoice({
+  label,
+  value,
+  options,
+  onChange,
+}: {
+  label: string;
+  value: number;
+  options: { id: number; words: string }[];
+  onChange: (id: number) => void;
+}) {
+  return (
+    <Field label={label}>
+      {(control) => (
+        <select
+          {...control}
+          className={INPUT}
+          value={value}
+          onChange={(event) => onChange(Number(event.target.value))}
+        >
+          {options.map(({ id, words }) => (
+            <option key={id} value={id}>
+              {words}
+            </option>
+          ))}
+        </select>
+      )}
+    </Field>
+  );
+}

@@ -1,0 +1,41 @@
+import { troubleOf } from '../api/problem';
+import { useChangeSchoolsMutation } from '../kit/kitApi';
+import { useKitQuery } from '../lots/lotsApi';
+import { useSessionQuery } from '../session/sessionApi';
+import { Loading } from '../ui/Loading';
+import { TroubleNotice } from '../ui/Notice';
+import { offerUndoOf } from '../ui/offerUndo';
+import { Unavailable } from '../ui/Unavailable';
+import { StandChoices } from './StandChoices';
+
+/** Where the house stands on each disputed point. */
+export function SchoolsPage() {
+  const { data: kit, error, isLoading, refetch } = useKitQuery();
+  const isLead = useSessionQuery().data?.person?.role === 'lead';
+  const [change, changing] = useChangeSchoolsMutation();
+  if (isLoading) return <Loading />;
+  if (!kit) return <Unavailable trouble={troubleOf(error)} onRetry={() => void refetch()} />;
+  const { schools, revision } = kit.house;
+  return (
+    <>
+      <h1 className="text-title font-bold">Schools</h1>
+      <p className="mb-4 max-w-3xl text-small text-quiet">
+        Twelve points on which good practitioners disagree. Where the house stands moves starting recipes,
+        proposals and aims, and each says which school spoke. A recipe may stand elsewhere.
+        {!isLead && ' A lead sets the stands of the house.'}
+      </p>
+      <TroubleNotice trouble={troubleOf(changing.error)} />
+      <StandChoices
+        schools={schools}
+        isReadOnly={!isLead}
+        onChoose={(chosen) =>
+          void offerUndoOf(
+            change({ ...chosen, revision }),
+            'Stand changed',
+            (after) => void change({ ...schools, revision: after.house.revision }),
+          )
+        }
+      />
+    </>
+  );
+}

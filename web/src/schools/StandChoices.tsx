@@ -1,0 +1,70 @@
+import type { SchoolPoint, Schools } from '@vendu/core';
+import { classes } from '../ui/classes';
+import { SCHOOL_POINTS, SCHOOL_WORDS } from './schoolWords';
+
+interface StandChoicesProps {
+  schools: Schools;
+  /** Where these differ, the row says so. */
+  house?: Schools;
+  isReadOnly?: boolean;
+  onChoose: (schools: Schools) => void;
+}
+
+/** The twelve disputed points, each with all its sides told alike; one of them holds. */
+export function StandChoices({ schools, house, isReadOnly = false, onChoose }: StandChoicesProps) {
+  return (
+    <ol>
+      {SCHOOL_POINTS.map((point, index) => (
+        <li key={point} className="grid grid-cols-[2rem_11rem_1fr] gap-x-3 border-b border-rule py-3">
+          <span className="reading text-small text-quiet">{index + 1}</span>
+          <div>
+            <h3 className="font-semibold">{SCHOOL_WORDS[point].name}</h3>
+            <p className="text-small text-quiet">{SCHOOL_WORDS[point].question}</p>
+            {house && house[point] !== schools[point] && (
+              <p className="text-tiny font-medium">not as the house</p>
+            )}
+          </div>
+          <Stands point={point} {...{ schools, isReadOnly, onChoose }} />
+        </li>
+      ))}
+    </ol>
+  );
+}
+
+function Stands({
+  point,
+  schools,
+  isReadOnly,
+  onChoose,
+}: { point: SchoolPoint } & Required<Pick<StandChoicesProps, 'schools' | 'isReadOnly' | 'onChoose'>>) {
+  const { name, stands } = SCHOOL_WORDS[point];
+  return (
+    <div role="radiogroup" aria-label={name} className="grid auto-cols-fr grid-flow-col gap-x-3">
+      {Object.entries(stands as Record<string, { name: string; because: string }>).map(([stand, words]) => {
+        const isTaken = schools[point] === stand;
+        return (
+          <label
+            key={stand}
+            className={classes(
+              'flex cursor-pointer flex-col border-l-4 py-0.5 pl-3 has-focus-visible:outline-2 has-focus-visible:outline-water',
+              isTaken ? 'border-ink' : 'border-rule hover:border-edge',
+            )}
+          >
+            <span className="flex items-center gap-2">
+              <input
+                type="radio"
+                name={`school-${point}`}
+                className="size-4 accent-ink"
+                checked={isTaken}
+                disabled={isReadOnly}
+                onChange={() => onChoose({ ...schools, [point]: stand })}
+              />
+              <span className={isTaken ? 'font-semibold' : ''}>{words.name}</span>
+            </span>
+            <span className="text-small text-quiet">{words.because}</span>
+          </label>
+        );
+      })}
+    </div>
+  );
+}
