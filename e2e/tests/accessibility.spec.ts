@@ -27,6 +27,10 @@ for (const [name, path, landmark] of [
 for (const [name, path, landmark] of [
   ['lots', '/lots', /^Lots/],
   ['new lot', '/lots/new', 'Take in a lot'],
+  ['import', '/lots/import', 'Import from CSV'],
+  ['starting recipe', '/lots/5/start', /^Starting recipe/],
+  ['kit', '/kit', 'Kit'],
+  ['schools', '/schools', 'Schools'],
   ['lot', '/lots/2', 'Valle Sereno Anaerobic'],
   ['lot without brews', '/lots/5', 'Ermera Passion Co-ferment'],
   ['lot facts', '/lots/1/edit', /Facts of/],

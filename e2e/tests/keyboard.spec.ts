@@ -36,7 +36,10 @@ test('a lot is taken in, its recipe started and changed, by the keyboard alone',
   await expect(page.getByRole('heading', { name: 'By keys' })).toBeVisible();
   await expect(page.getByText('Natural', { exact: true })).toBeVisible();
 
-  await tabTo(page, 'Propose a starting recipe');
+  await tabTo(page, 'See the starting recipe');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('Rough ranges')).toBeVisible();
+  await tabTo(page, 'Keep this recipe');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: /version 1/ })).toBeVisible();
   await tabTo(page, 'Bloom, amount');

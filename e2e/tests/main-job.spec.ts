@@ -27,8 +27,10 @@ test('from a new lot to a public recipe, typed as a new user would', async ({ pa
   });
 
   await test.step('get a starting recipe with its reasons', async () => {
+    await page.getByRole('link', { name: 'See the starting recipe' }).click();
     await page.getByLabel('Brewer').selectOption({ label: 'Kittiwake 60, cone, 16 g' });
-    await page.getByRole('button', { name: 'Propose a starting recipe' }).click();
+    await expect(page.getByText('Rough ranges')).toBeVisible();
+    await page.getByRole('button', { name: 'Keep this recipe' }).click();
     await expect(page.getByRole('heading', { name: /Kittiwake 60/ })).toBeVisible();
     await expect(
       page.getByText('grown high and washed: dense, extracts slowly, so hotter and finer').first(),

@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { randomUUID } from 'node:crypto';
-import type { BrewView, LotListItem, LotView, PublicRecipeView, RecipeView } from '@vendu/contract';
+import type { BrewView, LotsPageView, LotView, PublicRecipeView, RecipeView } from '@vendu/contract';
 import {
   brewOf,
   startRecipe,
@@ -92,7 +92,7 @@ describe('from a new lot to a public recipe', () => {
   });
 
   it('is watched once a published version was brewed again', async () => {
-    const lots = (await app.barista.get('/api/lots').expect(200)).body as LotListItem[];
+    const { lots } = (await app.barista.get('/api/lots').expect(200)).body as LotsPageView;
     const published = lots.find(({ name }) => name === 'Umuseke Ridge')!;
     expect(published.stage).toBe('published');
     const recipe = (await app.barista.get(`/api/recipes/${published.recipe!.id}`).expect(200))

@@ -1,7 +1,6 @@
 import type { LotStage } from '../vocabulary.js';
 
-export const DUE_ACTIONS = ['first-brew', 'next-brew', 'sign-off', 'publish', 'recheck', 'nothing'] as const;
-export type DueAction = (typeof DUE_ACTIONS)[number];
+export type DueAction = 'first-brew' | 'next-brew' | 'sign-off' | 'publish' | 'recheck' | 'nothing';
 
 /** What is to be done with a lot next, and whether it presses. */
 export interface LotDue {

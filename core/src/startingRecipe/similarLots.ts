@@ -37,7 +37,7 @@ const WEIGHTS = { process: 0.35, elevation: 0.25, brewer: 0.15, roast: 0.15, var
 const SAME_FAMILY = 0.5;
 /** Elevations this far apart count for little (e to the minus one). */
 const ELEVATION_SCALE_M = 300;
-const LEAST_LIKE = 0.3;
+const LEAST_LIKE = 0.35;
 const MOST_SHOWN = 4;
 
 const FERMENTED: readonly Process[] = [

@@ -27,7 +27,7 @@ const schools = (stand: Partial<Schools>): Partial<StartingFacts> => ({
 
 /** Every house that leaves the usual stands on one point. */
 const ONE_STAND_APART = (Object.keys(SCHOOLS) as SchoolPoint[]).flatMap((point) =>
-  SCHOOLS[point].map((stand) => ({ point, stand, schools: { ...USUAL_SCHOOLS, [point]: stand } as Schools })),
+  SCHOOLS[point].map((stand) => ({ point, stand, schools: { ...USUAL_SCHOOLS, [point]: stand } })),
 );
 
 function valueOf(facts: Partial<StartingFacts>, figure: Figure): number {

@@ -88,7 +88,7 @@ export class KitService {
   }
 
   async savePaper(id: number | null, paper: PaperDto): Promise<KitView> {
-    await save(PaperModel, id, paper, 'paper');
+    await save(PaperModel, id, 'paper', paper.revision, paper);
     return this.kit();
   }
 
@@ -103,7 +103,7 @@ export class KitService {
     if (!(await PaperModel.findByPk(brewer.paperId))) {
       throw invalidField({ field: 'paperId', message: 'There is no such paper.' });
     }
-    await save(BrewerModel, id, brewer, 'brewer');
+    await save(BrewerModel, id, 'brewer', brewer.revision, brewer);
     return this.kit();
   }
 
@@ -111,12 +111,12 @@ export class KitService {
     const curve = grinderCurve({ points: grinder.points });
     if (!curve.ok) throw invalidField({ field: 'points', message: curve.message });
     const points = grinder.points.map((point) => ({ ...point }));
-    await save(GrinderModel, id, { ...grinder, points }, 'grinder');
+    await save(GrinderModel, id, 'grinder', grinder.revision, { ...grinder, points });
     return this.kit();
   }
 
   async saveKettle(id: number | null, kettle: KettleDto): Promise<KitView> {
-    await save(KettleModel, id, kettle, 'kettle');
+    await save(KettleModel, id, 'kettle', kettle.revision, kettle);
     return this.kit();
   }
 
@@ -134,12 +134,12 @@ export class KitService {
       base: { ...mix.base },
       concentrates: mix.concentrates.map((each) => ({ ...each })),
     };
-    await save(WaterModel, id, { ...water, ...reached, mix: plainMix }, 'water');
+    await save(WaterModel, id, 'water', water.revision, { ...water, ...reached, mix: plainMix });
     return this.kit();
   }
 
   async saveInstrument(id: number | null, instrument: InstrumentDto): Promise<KitView> {
-    await save(InstrumentModel, id, instrument, 'instrument');
+    await save(InstrumentModel, id, 'instrument', instrument.revision, instrument);
     return this.kit();
   }
 
@@ -152,24 +152,26 @@ export class KitService {
   async saveHouse(house: HouseDto): Promise<KitView> {
     refuseReversed(house, 'tdsLowPercent', 'tdsHighPercent', 'Strength');
     refuseReversed(house, 'yieldLowPercent', 'yieldHighPercent', 'Yield');
-    await save(HouseModel, 1, house, 'house');
+    await save(HouseModel, 1, 'house', house.revision, house);
     return this.kit();
   }
 
   async saveSchools({ revision, ...schools }: SchoolsDto): Promise<KitView> {
-    await save(HouseModel, 1, { revision, schools }, 'house');
+    await save(HouseModel, 1, 'house', revision, { schools });
     return this.kit();
   }
 }
 
 /** Stores something new, or changes what is stored if nobody else has changed it since it was read. */
-async function save<T extends RevisedModel, V extends { revision: number | null }>(
+async function save<T extends RevisedModel>(
   model: ModelStatic<T>,
   id: number | null,
-  typed: V,
   what: string,
+  revision: number | null,
+  typed: object,
 ): Promise<void> {
-  const { revision, ...values } = typed;
+  // The revision counts changes; it is none itself.
+  const values = Object.fromEntries(Object.entries(typed).filter(([field]) => field !== 'revision'));
   try {
     if (id === null) {
       await model.create(values as never);

@@ -32,8 +32,8 @@ interface LotRow {
 
 interface RecipeRow extends Omit<RecipeListItem, 'accepted' | 'signedOff' | 'plan'> {
   plan: BrewPlan | string;
-  accepted: number;
-  signedOff: number;
+  accepted: number | bigint;
+  signedOff: number | bigint;
 }
 
 const COLUMNS = `id, name, country, region, process, additions, elevation_from_m AS elevationFromM,

@@ -4,11 +4,11 @@ import { lotStage } from '@vendu/core';
 
 interface Counted {
   id: number;
-  brewCount: number;
-  accepted: number;
-  signedOff: number;
-  published: number;
-  recheckCount: number;
+  brewCount: number | bigint;
+  accepted: number | bigint;
+  signedOff: number | bigint;
+  published: number | bigint;
+  recheckCount: number | bigint;
 }
 
 /** Doses count from the plan where nobody weighed them. */

@@ -7,7 +7,7 @@ import { LotModel } from '../lots/lot.model.js';
 const MOST_BREWS = 8;
 
 /** What a lot's measured brews say of it; `null` where none was measured. */
-export function evidenceOf(brews: readonly BrewListItem[], kit: BrewKit): LotEvidence | null {
+function evidenceOf(brews: readonly BrewListItem[], kit: BrewKit): LotEvidence | null {
   const measured = brews
     .filter(({ result, isSetAside }) => result !== null && !isSetAside)
     .slice(-MOST_BREWS)

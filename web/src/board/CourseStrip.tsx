@@ -10,8 +10,8 @@ interface CourseStripProps {
   brewerHeightM: number;
 }
 
-const ROW_PX = 54;
-const GAP_PX = 10;
+const ROW_PX = 46;
+const GAP_PX = 9;
 /** Three quarters of the brewer is where practice stops pouring. */
 const FULL_SHARE = 0.75;
 

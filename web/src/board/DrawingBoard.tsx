@@ -12,7 +12,7 @@ import {
   type StaircasePoint,
 } from '@vendu/core';
 import { BoardGrid } from './BoardGrid';
-import { boardScales, type BoardScales } from './boardScales';
+import { BOARD_MARGIN, boardScales, type BoardScales } from './boardScales';
 import { Handle } from './Handle';
 
 interface DrawingBoardProps {
@@ -34,6 +34,18 @@ interface DrawingBoardProps {
 /** What a handle moves. */
 type Grip = { kind: 'start' | 'end'; index: number } | { kind: 'drawdown' };
 
+/** A drag under way: where it began, on which plan and on which scales. */
+interface Drag {
+  grip: Grip;
+  from: BrewPlan;
+  scales: BoardScales;
+  clientX: number;
+  clientY: number;
+}
+
+/** A hand that moves a corner up does not mean to move it sideways by less than this, px. */
+const STRAIGHT_PX = 6;
+
 /** Arrow keys move by one, with Shift by this many. */
 const BIG_STEP = 5;
 
@@ -42,7 +54,7 @@ export function DrawingBoard(props: DrawingBoardProps) {
   const { plan, width, height, behind, forecastEndS, selected, onSelect, onDrag, onOffer } = props;
   const drawing = useRef<SVGSVGElement>(null);
   // While something is dragged the scales stand still, or the drawing would run from under the pointer.
-  const [drag, setDrag] = useState<{ grip: Grip; from: BrewPlan; scales: BoardScales } | null>(null);
+  const [drag, setDrag] = useState<Drag | null>(null);
   const live = boardScales(plan, { width, height, behind, forecastEndS });
   const scales = drag?.scales ?? live;
   const { x, y } = scales;
@@ -63,15 +75,14 @@ export function DrawingBoard(props: DrawingBoardProps) {
   function begin(grip: Grip, event: PointerEvent) {
     event.currentTarget.setPointerCapture(event.pointerId);
     if (grip.kind !== 'drawdown') onSelect(grip.index);
-    setDrag({ grip, from: plan, scales: live });
+    setDrag({ grip, from: plan, scales: live, clientX: event.clientX, clientY: event.clientY });
   }
   function move(event: PointerEvent) {
-    if (!drag) return;
-    onDrag(moved(drag.from, drag.grip, pointAt(event)));
+    if (drag) onDrag(moved(drag.from, drag.grip, pointAt(event), along(drag, event)));
   }
   function end(event: PointerEvent) {
     if (!drag) return;
-    const next = moved(drag.from, drag.grip, pointAt(event));
+    const next = moved(drag.from, drag.grip, pointAt(event), along(drag, event));
     setDrag(null);
     onDrag(null);
     if (next !== drag.from) onOffer(next);
@@ -156,9 +167,8 @@ export function DrawingBoard(props: DrawingBoardProps) {
         return (
           <g key={index} aria-hidden>
             <text
-              x={endX - 6}
+              {...labelPlace(endX)}
               y={y(totalG) - 9}
-              textAnchor="end"
               className="reading halo fill-water text-[13px] font-semibold"
             >
               {totalG}
@@ -205,14 +215,18 @@ export function DrawingBoard(props: DrawingBoardProps) {
         {formatDuration(plan.drawdownS)}
       </text>
       {plan.pours.map((pour, index) => {
-        const name = pour.isBloom ? 'Bloom' : `Pour ${index + 1}`;
+        const name = pour.isBloom ? 'the bloom' : `pour ${index + 1}`;
         return (
           <g key={index}>
             {index > 0 &&
-              handle({ kind: 'start', index }, `${name}, start`, `starts at ${formatDuration(pour.startS)}`)}
+              handle(
+                { kind: 'start', index },
+                `Start of ${name}`,
+                `starts at ${formatDuration(pour.startS)}`,
+              )}
             {handle(
               { kind: 'end', index },
-              `${name}, end`,
+              `End of ${name}`,
               `${totals[index] ?? 0} grams at ${formatDuration(pourEndS(pour))}, ${pour.flowGps} grams a second`,
             )}
           </g>
@@ -221,6 +235,16 @@ export function DrawingBoard(props: DrawingBoardProps) {
       {handle({ kind: 'drawdown' }, 'End of the brew', `ends at ${formatDuration(plan.drawdownS)}`)}
     </svg>
   );
+}
+
+/** Closer to the axis than this a label before its corner would run into the scale, px. */
+const LABEL_ROOM_PX = 60;
+
+/** A total stands before its corner, clear of the rising line; beside the axis it stands after it. */
+function labelPlace(endX: number): { x: number; textAnchor: 'start' | 'end' } {
+  return endX < BOARD_MARGIN.left + LABEL_ROOM_PX
+    ? { x: endX + 8, textAnchor: 'start' }
+    : { x: endX - 6, textAnchor: 'end' };
 }
 
 /** Where a handle stands. */
@@ -234,22 +258,30 @@ function placeOf(plan: BrewPlan, grip: Grip): { atS: number; totalG: number } {
     : { atS: pourEndS(pour), totalG: totals[grip.index] ?? 0 };
 }
 
+/** Along the clock, up and down the water, or freely. */
+type Direction = 'clock' | 'water' | 'both';
+
+function along({ clientX, clientY }: Drag, event: PointerEvent): Direction {
+  if (Math.abs(event.clientX - clientX) < STRAIGHT_PX) return 'water';
+  return Math.abs(event.clientY - clientY) < STRAIGHT_PX ? 'clock' : 'both';
+}
+
 /** The plan with a handle moved to a place; the plan itself where it cannot go there. */
 function moved(
   plan: BrewPlan,
   grip: Grip,
   { atS, totalG }: { atS: number; totalG: number },
-  along: 'clock' | 'water' | 'both' = 'both',
+  direction: Direction,
 ): BrewPlan {
-  if (grip.kind === 'drawdown') return along === 'water' ? plan : moveDrawdown({ plan, drawdownS: atS });
+  if (grip.kind === 'drawdown') return direction === 'water' ? plan : moveDrawdown({ plan, drawdownS: atS });
   if (grip.kind === 'start') {
-    return along === 'water' ? plan : movePourStart({ plan, index: grip.index, startS: atS });
+    return direction === 'water' ? plan : movePourStart({ plan, index: grip.index, startS: atS });
   }
   const edited = movePourEnd({
     plan,
     index: grip.index,
-    ...(along === 'clock' ? {} : { totalG }),
-    ...(along === 'water' ? {} : { endS: atS }),
+    ...(direction === 'clock' ? {} : { totalG }),
+    ...(direction === 'water' ? {} : { endS: atS }),
   });
   return edited.ok ? edited.value : plan;
 }

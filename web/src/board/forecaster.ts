@@ -4,6 +4,7 @@ import {
   forecastBrew,
   forecastPlan,
   forgiveness,
+  proposeChange,
   recordedBrew,
   scalePlan,
   type BrewKit,
@@ -11,12 +12,18 @@ import {
   type BrewRecord,
   type BrewWarning,
   type CalibratedForecast,
+  type ChangeAdvice,
+  type Finding,
   type Forgiveness,
   type Knowledge,
+  type LastBrew,
+  type Limits,
   type LotCalibration,
   type LotPrior,
   type Result,
   type ScaledPlan,
+  type Schools,
+  type Targets,
 } from '@vendu/core';
 
 /** What the board has to know before it can forecast. */
@@ -28,7 +35,7 @@ export interface BoardGround {
 }
 
 /** The course of a brew for drawing: one figure a second. */
-export interface BoardCourse {
+interface BoardCourse {
   atS: number[];
   levelM: number[];
   slurryC: number[];
@@ -96,6 +103,19 @@ export class Forecaster {
         knowledge: calibration.knowledge,
       },
     };
+  }
+
+  /** @returns what to change next, best first; or why nothing can be said */
+  advise(asked: {
+    plan: BrewPlan;
+    targets: Targets;
+    limits: Limits;
+    last: LastBrew | null;
+    findings: Finding[];
+    schools: Schools;
+  }): Result<ChangeAdvice, string> {
+    const { kit, calibration, ...age } = this.learned();
+    return proposeChange({ ...asked, kit, calibration, ...age });
   }
 
   forgiveness(plan: BrewPlan): Result<Forgiveness, string> {

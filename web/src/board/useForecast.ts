@@ -1,12 +1,13 @@
-import { wrap, type Remote } from 'comlink';
+import type { Remote } from 'comlink';
 import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import type { BrewPlan, Forgiveness } from '@vendu/core';
 import type { BoardForecast, BoardGround, Forecaster } from './forecaster';
+import { useForecaster } from './useForecaster';
 
 /** A plan rests this long before it is tried for forgiveness, ms. */
 const RESTS_MS = 350;
 /** Name of the measure that the browser keeps for each forecast: from the plan's change to its answer. */
-export const FORECAST_MEASURE = 'vendu.forecast';
+const FORECAST_MEASURE = 'vendu.forecast';
 
 export interface LiveForecast {
   /** The newest answer; while the next is on its way the last one stays. */
@@ -20,37 +21,20 @@ export interface LiveForecast {
 
 /** Forecasts a plan in a worker as fast as it changes: only the newest plan is ever waited for. */
 export function useForecast(plan: BrewPlan, ground: BoardGround | null): LiveForecast {
-  const [forecaster, setForecaster] = useState<Remote<Forecaster> | null>(null);
+  const { forecaster, trouble } = useForecaster(ground);
   const [answer, setAnswer] = useState<Pick<LiveForecast, 'forecast' | 'trouble'>>({
     forecast: null,
     trouble: null,
   });
   const [forgiven, setForgiven] = useState<{ plan: BrewPlan; forgiveness: Forgiveness } | null>(null);
-  const isBusy = useRef(false);
+  /** The forecaster that is at work; another one starts afresh. */
+  const busy = useRef<Remote<Forecaster> | null>(null);
   const waiting = useRef<BrewPlan | null>(null);
-
-  const groundKey = JSON.stringify(ground);
-  useEffect(() => {
-    const known = JSON.parse(groundKey) as BoardGround | null;
-    if (known === null) return undefined;
-    const worker = new Worker(new URL('./forecast.worker.ts', import.meta.url), { type: 'module' });
-    const remote = wrap<Forecaster>(worker);
-    void remote.learn(known).then((trouble) => {
-      if (trouble) setAnswer({ forecast: null, trouble });
-      // A proxy is a function to React, which would call it.
-      else setForecaster(() => remote);
-    });
-    return () => {
-      worker.terminate();
-      isBusy.current = false;
-      setForecaster(null);
-    };
-  }, [groundKey]);
 
   const ask = useEffectEvent(async (remote: Remote<Forecaster>, asked: BrewPlan) => {
     waiting.current = asked;
-    if (isBusy.current) return;
-    isBusy.current = true;
+    if (busy.current === remote) return;
+    busy.current = remote;
     while (waiting.current) {
       const next: BrewPlan = waiting.current;
       waiting.current = null;
@@ -61,7 +45,7 @@ export function useForecast(plan: BrewPlan, ground: BoardGround | null): LiveFor
         result.ok ? { forecast: result.value, trouble: null } : { forecast: null, trouble: result.message },
       );
     }
-    isBusy.current = false;
+    busy.current = null;
   });
 
   useEffect(() => {
@@ -79,5 +63,10 @@ export function useForecast(plan: BrewPlan, ground: BoardGround | null): LiveFor
     };
   }, [forecaster, plan]);
 
-  return { ...answer, forgiveness: forgiven?.plan === plan ? forgiven.forgiveness : null, forecaster };
+  return {
+    ...answer,
+    trouble: trouble ?? answer.trouble,
+    forgiveness: forgiven?.plan === plan ? forgiven.forgiveness : null,
+    forecaster,
+  };
 }

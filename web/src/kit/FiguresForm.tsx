@@ -1,5 +1,4 @@
 import { useState, type ReactNode } from 'react';
-import type { ClassConstructor } from 'class-transformer';
 import { checkDto } from '@vendu/contract';
 import { byField, type Trouble } from '../api/problem';
 import { useDraft } from '../app/draft';
@@ -20,7 +19,7 @@ export type FigureField<T> = { field: keyof T & string; label: string; hint?: st
 interface FiguresFormProps<T extends object> {
   /** Kept on this device under this key until it is stored. */
   draftKey: string;
-  dto: ClassConstructor<T>;
+  dto: Parameters<typeof checkDto<T>>[0];
   initial: Partial<T>;
   fields: readonly FigureField<T>[];
   /** Parts that are no plain field, drawn under the others. */
@@ -87,7 +86,8 @@ export function FiguresForm<T extends object>({
         ))}
       </div>
       {more?.(values, put, errors)}
-      <TroubleNotice trouble={trouble} />
+      {/* What has a field of its own is said there. */}
+      {Object.keys(errors).length === 0 && <TroubleNotice trouble={trouble} />}
       <div className="flex gap-3">
         <Button type="submit" weight="main" disabled={isSending}>
           Save

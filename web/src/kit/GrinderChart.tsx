@@ -33,7 +33,11 @@ export function GrinderChart({ name, points }: { name: string; points: readonly 
     >
       <div aria-hidden className="h-52">
         <ResponsiveContainer width="100%" height="100%">
-          <ComposedChart data={rows} margin={{ top: 8, right: 12, bottom: 4, left: 0 }}>
+          <ComposedChart
+            accessibilityLayer={false}
+            data={rows}
+            margin={{ top: 8, right: 12, bottom: 4, left: 0 }}
+          >
             <CartesianGrid stroke="var(--color-rule)" vertical={false} />
             <XAxis
               dataKey="setting"

@@ -63,7 +63,7 @@ export function InstrumentRow({ instrument, children }: { instrument: Instrument
           quantity={within(quantity, { label: 'Shown', min: -100, max: 200 })}
           value={shown}
           onCommit={setShown}
-          placeholder={`shows ${ZERO_ON[instrument.kind]}`}
+          placeholder="shows now"
           className="w-44"
         />
         <Button onClick={() => void write()}>Write it down</Button>

@@ -200,7 +200,7 @@ const BREWER_FIELDS = (papers: KitView['papers']): FigureField<BrewerDto>[] => [
   { field: 'outletDiameterMm', label: 'Hole', kind: 'figure', quantity: MILLIMETRES },
   { field: 'outletCount', label: 'Holes', kind: 'figure', quantity: COUNT },
   { field: 'usualDoseG', label: 'Usual dose', kind: 'figure', quantity: GRAMS },
-  { field: 'capacityG', label: 'Most water at once', kind: 'figure', quantity: GRAMS },
+  { field: 'capacityG', label: 'Most water of a brew', kind: 'figure', quantity: GRAMS },
 ];
 
 function BrewerForm({ kit, brewer }: { kit: KitView; brewer: BrewerView | null }) {
@@ -274,8 +274,8 @@ function Brewers({ kit }: { kit: KitView }) {
                   {SHAPE_WORDS[brewer.shape]}, {brewer.paper}
                 </p>
                 <p className="reading text-small">
-                  {brewer.usualDoseG} g, to {brewer.capacityG} g{' '}
-                  <span className="text-quiet">of {brimfulG(brewer)} g brimful</span>
+                  {brewer.usualDoseG} g, {brewer.capacityG} g of water{' '}
+                  <span className="text-quiet">({brimfulG(brewer)} g brimful)</span>
                 </p>
               </div>
               <BrewerForm kit={kit} brewer={brewer} />

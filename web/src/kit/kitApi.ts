@@ -12,7 +12,7 @@ import type {
 import { api } from '../api/api';
 
 /** What can be added to the kit or changed in it, by its place in the address. */
-export interface KitBodies {
+interface KitBodies {
   brewers: BrewerDto;
   grinders: GrinderDto;
   papers: PaperDto;
@@ -20,7 +20,7 @@ export interface KitBodies {
   waters: WaterDto;
   instruments: InstrumentDto;
 }
-export type KitPart = keyof KitBodies;
+type KitPart = keyof KitBodies;
 export type KitChange = { [P in KitPart]: { part: P; id: number | null; body: KitBodies[P] } }[KitPart];
 
 // Recipes, lots and brews show kit: what changes here changes there. A refused change is fetched anew too.

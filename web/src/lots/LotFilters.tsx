@@ -38,19 +38,23 @@ export function LotFilters({ query, countByStage, allLots, searchField, onChange
           />
         ))}
       </div>
-      <select
-        aria-label="Process"
-        className={classes(INPUT, 'w-44')}
-        value={query.process ?? ''}
-        onChange={(event) => onChange({ process: (event.target.value || undefined) as Process | undefined })}
-      >
-        <option value="">Every process</option>
-        {PROCESSES.map((process) => (
-          <option key={process} value={process}>
-            {PROCESS_WORDS[process]}
-          </option>
-        ))}
-      </select>
+      <div className="w-44">
+        <select
+          aria-label="Process"
+          className={INPUT}
+          value={query.process ?? ''}
+          onChange={(event) =>
+            onChange({ process: (event.target.value || undefined) as Process | undefined })
+          }
+        >
+          <option value="">Every process</option>
+          {PROCESSES.map((process) => (
+            <option key={process} value={process}>
+              {PROCESS_WORDS[process]}
+            </option>
+          ))}
+        </select>
+      </div>
       <SearchField query={query} searchField={searchField} onChange={onChange} />
     </div>
   );

@@ -15,6 +15,7 @@ import { DUE_WORDS, PROCESS_WORDS, ROAST_WORDS, SIGN_WORDS } from '../ui/words';
 import { AdditionsNote } from './AdditionsNote';
 import { useKitQuery, useLotQuery } from './lotsApi';
 import { NewRoastBatch } from './NewRoastBatch';
+import { NextChange } from '../change/NextChange';
 import { launchWords } from './launchWords';
 import { Stock } from './Stock';
 
@@ -24,6 +25,8 @@ export function LotPage() {
   const { data: kit } = useKitQuery();
   if (isLoading) return <Loading />;
   if (!lot) return <Unavailable trouble={troubleOf(error)} onRetry={() => void refetch()} />;
+  // The recipe brewed last is the one that a change is proposed for.
+  const recipeWithBrews = lot.brews.at(-1)?.recipeId;
   return (
     <>
       <header className="mb-6 flex items-start gap-6">
@@ -56,10 +59,20 @@ export function LotPage() {
                 schools, and says why.
               </p>
             )}
-            <ButtonLink to={`/lots/${id}/start`} weight={lot.recipes.length === 0 ? 'main' : 'plain'}>
+            <ButtonLink
+              className="mt-3"
+              to={`/lots/${id}/start`}
+              weight={lot.recipes.length === 0 ? 'main' : 'plain'}
+            >
               {lot.recipes.length === 0 ? 'See the starting recipe' : 'A recipe for another brewer'}
             </ButtonLink>
           </section>
+          {kit && recipeWithBrews !== undefined && (
+            <section>
+              <h2 className="heading mb-2">Next change</h2>
+              <NextChange recipeId={recipeWithBrews} kit={kit} />
+            </section>
+          )}
           <section>
             <h2 className="heading mb-2">Trail of brews</h2>
             {lot.brews.length === 0 ? (

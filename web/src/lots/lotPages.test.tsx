@@ -3,7 +3,7 @@ import { screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { Route, Routes } from 'react-router';
 import { describe, expect, it } from 'vitest';
-import type { LotListItem, LotView } from '@vendu/contract';
+import type { LotListItem, LotsPageView, LotView } from '@vendu/contract';
 import { PLAN } from '../testing/fixtures';
 import { problem, renderPart, standInServer, type Answer } from '../testing/renderPart';
 import { EditLotPage } from './EditLotPage';
@@ -20,7 +20,10 @@ const LOT: LotListItem = {
   elevationFromM: 1800,
   elevationToM: 1950,
   stage: 'dialling-in',
-  latestRoast: { id: 1, roastedOn: '2026-11-10', level: 'light', ageDays: 12 },
+  roastAgeDays: 12,
+  launchOn: '2026-11-28',
+  daysToLaunch: 5,
+  due: { action: 'next-brew', isPressing: false },
   gramsLeftG: 936,
   gramsBrewedG: 64,
   brewCount: 4,
@@ -39,9 +42,15 @@ const LOT: LotListItem = {
   lastYieldBasis: 'assumed',
 };
 
+const page = (lots: LotListItem[]): LotsPageView => ({
+  lots,
+  total: lots.length,
+  countByStage: lots.length === 0 ? {} : { 'dialling-in': lots.length },
+});
+
 describe('the lots', () => {
   it('show each lot with units, its stage, and what was only assumed', async () => {
-    standInServer({ 'GET lots': { body: [LOT] } });
+    standInServer({ 'GET lots': { body: page([LOT]) } });
     renderPart(<LotsPage />);
     const row = (await screen.findByRole('link', { name: 'Ridge' })).closest('tr')!;
     for (const words of [
@@ -70,15 +79,15 @@ describe('the lots', () => {
       gramsLeftG: null,
       elevationFromM: null,
     };
-    standInServer({ 'GET lots': { body: [bare] } });
+    standInServer({ 'GET lots': { body: page([bare]) } });
     renderPart(<LotsPage />);
     const row = (await screen.findByRole('link', { name: 'Ridge' })).closest('tr')!;
-    expect(within(row).getAllByLabelText('not known')).toHaveLength(3);
+    expect(within(row).getAllByLabelText('not known')).toHaveLength(2);
     expect(row.textContent).toContain('elevation not known');
   });
 
   it('say what goes there when there are none, and offer the first step', async () => {
-    standInServer({ 'GET lots': { body: [] } });
+    standInServer({ 'GET lots': { body: page([]) } });
     renderPart(<LotsPage />);
     expect(await screen.findByText(/Every green lot that needs a recipe stands here/)).toBeTruthy();
     expect(screen.getAllByRole('link', { name: /Take in a lot/ })).toHaveLength(2);
@@ -89,7 +98,7 @@ describe('the lots', () => {
     standInServer(answers);
     renderPart(<LotsPage />);
     await screen.findByRole('heading', { name: 'Not available now' });
-    answers['GET lots'] = { body: [LOT] };
+    answers['GET lots'] = { body: page([LOT]) };
     await userEvent.click(screen.getByRole('button', { name: 'Try again' }));
     expect(await screen.findByRole('link', { name: 'Ridge' })).toBeTruthy();
   });
@@ -161,6 +170,9 @@ describe('editing the facts of a lot', () => {
     additions: '',
     elevationFromM: 1800,
     elevationToM: 1950,
+    supplier: '',
+    launchOn: null,
+    signs: [],
     harvest: '',
     drying: '',
     labelNotes: '',

@@ -1,6 +1,7 @@
 import type { BrewPlan } from '@vendu/core';
 import { QuantityField } from '../ui/QuantityField';
 import { CLOCK, GRAMS, whole, within } from '../ui/quantities';
+import { without } from './without';
 
 interface OtherStepsProps {
   plan: BrewPlan;
@@ -18,10 +19,7 @@ export function OtherSteps({ plan, onOffer, faults }: OtherStepsProps) {
         quantity={whole(within(CLOCK, { label: 'Chilled ball', min: 1, max: 600 }))}
         value={plan.ballUntilS ?? null}
         onOffer={(ballUntilS) => onOffer({ ...plan, ballUntilS })}
-        onClear={() => {
-          const { ballUntilS: _taken, ...rest } = plan;
-          onOffer(rest);
-        }}
+        onClear={() => onOffer(without(plan, 'ballUntilS'))}
         error={faults['ballUntilS']}
         placeholder="no ball"
         hint="under the outlet from the start"
@@ -31,10 +29,7 @@ export function OtherSteps({ plan, onOffer, faults }: OtherStepsProps) {
         quantity={within(GRAMS, { label: 'Bypass', min: 1, max: 1000 })}
         value={plan.bypassG ?? null}
         onOffer={(bypassG) => onOffer({ ...plan, bypassG })}
-        onClear={() => {
-          const { bypassG: _taken, ...rest } = plan;
-          onOffer(rest);
-        }}
+        onClear={() => onOffer(without(plan, 'bypassG'))}
         placeholder="none"
         hint="water added to the finished beverage"
       />
@@ -44,8 +39,7 @@ export function OtherSteps({ plan, onOffer, faults }: OtherStepsProps) {
           className="size-4 accent-ink"
           checked={plan.lifts ?? false}
           onChange={(event) => {
-            const { lifts: _taken, ...rest } = plan;
-            onOffer(event.target.checked ? { ...rest, lifts: true } : rest);
+            onOffer(event.target.checked ? { ...plan, lifts: true } : without(plan, 'lifts'));
           }}
         />
         Lift the brewer at the end

@@ -64,7 +64,6 @@ export function PlanFigures({ plan, onOffer, faults, settingHint, locks, onLock 
           quantity={within(RATIO, { label: 'Ratio', min: 5, max: 40 })}
           value={planRatio(plan)}
           onOffer={reratio}
-          hint="moves the water"
         />,
       )}
       {lockable(

@@ -10,15 +10,34 @@ import { PourTable } from './PourTable';
 
 let latest: BrewPlan = PLAN;
 
+const nothing = () => undefined;
+
 function Editor() {
   const [plan, setPlan] = useState(PLAN);
   useEffect(() => {
     latest = plan;
   }, [plan]);
+  function take(next: BrewPlan) {
+    setPlan(next);
+    return undefined;
+  }
   return (
     <>
-      <PlanFigures plan={plan} onEdit={setPlan} faults={{}} settingHint="Grinder at 5" />
-      <PourTable plan={plan} onEdit={setPlan} faults={{ 'pours.2.startS': 'Too early.' }} />
+      <PlanFigures
+        plan={plan}
+        onOffer={take}
+        faults={{}}
+        settingHint="Grinder at 5"
+        locks={[]}
+        onLock={nothing}
+      />
+      <PourTable
+        plan={plan}
+        onOffer={take}
+        selected={null}
+        onSelect={nothing}
+        faults={{ 'pours.2.startS': 'Too early.' }}
+      />
     </>
   );
 }

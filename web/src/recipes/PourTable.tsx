@@ -20,6 +20,7 @@ import { Button } from '../ui/Button';
 import { INPUT } from '../ui/Field';
 import { QuantityField } from '../ui/QuantityField';
 import { CELSIUS, CLOCK, FLOW, GRAMS, within, type Quantity } from '../ui/quantities';
+import { without } from './without';
 
 interface PourTableProps {
   plan: BrewPlan;
@@ -61,8 +62,7 @@ export function PourTable({ plan, onOffer, selected, onSelect, faults }: PourTab
   function setKettle(index: number, kettleC: number | undefined): string | undefined {
     const pours = plan.pours.map((pour, at) => {
       if (at !== index) return pour;
-      const { kettleC: _before, ...rest } = pour;
-      return kettleC === undefined ? rest : { ...rest, kettleC };
+      return kettleC === undefined ? without(pour, 'kettleC') : { ...pour, kettleC };
     });
     return onOffer({ ...plan, pours });
   }
@@ -99,7 +99,7 @@ export function PourTable({ plan, onOffer, selected, onSelect, faults }: PourTab
                     <span className="reading caption">{(pour.amountG / plan.doseG).toFixed(1)}x dose</span>
                   )}
                 </td>
-                <td className={`${CELL} w-28`}>
+                <td className={`${CELL} w-24`}>
                   <QuantityField
                     labelHidden
                     label={`${name}, start`}
@@ -109,7 +109,7 @@ export function PourTable({ plan, onOffer, selected, onSelect, faults }: PourTab
                     error={faults[`pours.${index}.startS`]}
                   />
                 </td>
-                <td className={`${CELL} w-28`}>
+                <td className={`${CELL} w-24`}>
                   <QuantityField
                     labelHidden
                     label={`${name}, amount`}
@@ -119,7 +119,7 @@ export function PourTable({ plan, onOffer, selected, onSelect, faults }: PourTab
                     error={faults[`pours.${index}.amountG`]}
                   />
                 </td>
-                <td className={`${CELL} w-32`}>
+                <td className={`${CELL} w-24`}>
                   <QuantityField
                     labelHidden
                     label={`${name}, running total`}
@@ -128,7 +128,7 @@ export function PourTable({ plan, onOffer, selected, onSelect, faults }: PourTab
                     onOffer={(totalG) => take(setRunningTotal({ pours: plan.pours, index, totalG }))}
                   />
                 </td>
-                <td className={`${CELL} w-28`}>
+                <td className={`${CELL} w-24`}>
                   <QuantityField
                     labelHidden
                     label={`${name}, flow`}
@@ -150,7 +150,7 @@ export function PourTable({ plan, onOffer, selected, onSelect, faults }: PourTab
                     error={faults[`pours.${index}.kettleC`]}
                   />
                 </td>
-                <td className={`${CELL} w-28`}>
+                <td className={`${CELL} w-32`}>
                   <select
                     aria-label={`${name}, agitation after it`}
                     className={INPUT}

@@ -19,7 +19,7 @@ describe('the reasons of a starting recipe', () => {
     render(<ReasonList reasons={reasons} />);
     const kettle = screen.getByText('Kettle').closest('li')!;
     expect(kettle.textContent).toContain('low elevation: softer bean');
-    expect(kettle.textContent).toContain('against: long or closed fermentation');
+    expect(kettle.textContent).toContain('overruled: low elevation');
     expect(within(kettle).getByText('95 °C')).toBeTruthy();
   });
 

@@ -22,13 +22,13 @@ export function ReasonList({ reasons, onSwitch }: ReasonListProps) {
           <ReasonRow key={reason.figure} reason={reason} reasons={reasons} onSwitch={onSwitch} />
         ))}
       {reasons.derived.map(({ figure, because }) => (
-        <li key={figure} className="grid grid-cols-[6.5rem_1fr] gap-x-2 border-b border-rule py-1.5">
+        <li key={figure} className="grid grid-cols-[7.5rem_1fr] gap-x-2 border-b border-rule py-1.5">
           <span className="text-quiet first-letter:uppercase">{figure}</span>
           <span>{because}</span>
         </li>
       ))}
       {(reasons.notes ?? []).map(({ school, note }) => (
-        <li key={school} className="grid grid-cols-[6.5rem_1fr] gap-x-2 border-b border-rule py-1.5">
+        <li key={school} className="grid grid-cols-[7.5rem_1fr] gap-x-2 border-b border-rule py-1.5">
           <span className="text-quiet">{SCHOOL_WORDS[school].name}</span>
           <span>
             {note} <span className="text-quiet">(school)</span>
@@ -51,12 +51,14 @@ function ReasonRow({
   const { name, print } = FIGURE_WORDS[reason.figure];
   const fit = reason.figure === 'grindUm' ? reasons.grindFit : undefined;
   return (
-    <li className="grid grid-cols-[6.5rem_4.5rem_1fr] gap-x-2 border-b border-rule py-1.5">
-      <span className="text-quiet">{name}</span>
-      <span className="reading font-medium">{print(fit?.grindUm ?? reason.value)}</span>
+    <li className="grid grid-cols-[7.5rem_1fr] gap-x-2 border-b border-rule py-1.5">
+      <span>
+        <span className="block text-quiet">{name}</span>
+        <span className="reading font-medium">{print(fit?.grindUm ?? reason.value)}</span>
+      </span>
       <span>
         {reason.steps.length === 0 ? (
-          <span className="text-quiet">as in the house recipe</span>
+          <span className="mr-2 text-quiet">as in the house recipe</span>
         ) : (
           reason.steps.map((step) => (
             <Push key={step.ruleId} step={step} steps={reason.steps} onSwitch={onSwitch} />
@@ -117,7 +119,7 @@ function Push({
 }) {
   const winner = steps.find(({ ruleId }) => ruleId === step.overruledBy);
   return (
-    <span className="mb-0.5 grid grid-cols-[3rem_1fr_auto] items-start gap-x-2">
+    <span className="mb-0.5 grid grid-cols-[2.75rem_1fr_auto] items-start gap-x-2">
       <span className={classes('reading', isHeard(step) ? 'font-medium' : 'text-quiet line-through')}>
         {signed(step.by)}
       </span>

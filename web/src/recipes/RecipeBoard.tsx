@@ -16,7 +16,7 @@ interface RecipeBoardProps {
   onOffer: (plan: BrewPlan) => string | undefined;
 }
 
-const BOARD_PX = 270;
+const BOARD_PX = 250;
 
 /** The staircase to draw on, and under it, on the same clock, what the brewer will do. */
 export function RecipeBoard(props: RecipeBoardProps) {

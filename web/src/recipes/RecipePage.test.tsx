@@ -3,6 +3,7 @@ import { fireEvent, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { Route, Routes } from 'react-router';
 import { describe, expect, it } from 'vitest';
+import { BREWER_CLASSES, classMeasures, PAPER_PER_M, USUAL_SCHOOLS } from '@vendu/core';
 import type { KitView } from '@vendu/contract';
 import { PLAN, recipe, version } from '../testing/fixtures';
 import { problem, renderPart, standInServer, type Answer } from '../testing/renderPart';
@@ -13,12 +14,34 @@ const KIT: KitView = {
     name: 'Lab',
     place: 'Hill',
     elevationM: 2000,
+    roomC: 21,
+    schools: USUAL_SCHOOLS,
+    revision: 0,
     window: { tdsLowPercent: 1.2, tdsHighPercent: 1.4, yieldLowPercent: 18, yieldHighPercent: 22 },
   },
-  brewers: [],
+  brewers: [
+    {
+      id: 1,
+      revision: 0,
+      name: 'Cone',
+      ...classMeasures('cone'),
+      outlet: 'one hole',
+      paperId: 1,
+      paper: 'white',
+      paperResistancePerM: PAPER_PER_M.ordinary,
+      usualDoseG: 16,
+      capacityG: 380,
+      geometry: BREWER_CLASSES.cone,
+    },
+  ],
+  papers: [],
+  kettles: [],
+  waters: [],
+  instruments: [],
   grinders: [
     {
       id: 1,
+      revision: 0,
       name: 'Grinder',
       burrSet: 'flat',
       settingStep: 0.1,

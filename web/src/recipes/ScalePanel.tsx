@@ -50,12 +50,12 @@ export function ScalePanel({ plan, kit, brewerId, grinderId, forecaster, kitOf, 
       <summary className="heading">Scale to another dose, brewer or grinder</summary>
       <div className="mt-3 grid grid-cols-[6rem_1fr_1fr] items-end gap-3">
         <QuantityField
-          label="Dose"
+          label="To a dose of"
           quantity={within(GRAMS, { label: 'Dose', min: 5, max: 120 })}
           value={doseG}
           onCommit={setDoseG}
         />
-        <Field label="Brewer">
+        <Field label="In the brewer">
           {(control) => (
             <select
               {...control}
@@ -71,7 +71,7 @@ export function ScalePanel({ plan, kit, brewerId, grinderId, forecaster, kitOf, 
             </select>
           )}
         </Field>
-        <Field label="Grinder">
+        <Field label="On the grinder">
           {(control) => (
             <select
               {...control}

@@ -64,7 +64,7 @@ function StartSheet({ lot, kit }: { lot: LotView; kit: KitView }) {
           </h1>
           <AdditionsNote additions={lot.additions} />
         </div>
-        <div className="grid w-[34rem] grid-cols-[1fr_1fr_auto] items-end gap-3">
+        <div className="grid w-[44rem] shrink-0 grid-cols-[1fr_1fr_auto] items-end gap-3">
           <KitChoice
             label="Brewer"
             value={asked.brewerId}
@@ -106,7 +106,7 @@ function PreviewSheet({
   const [shown, setShown] = useState<number | null>(null);
   const beside = similar.find(({ lotId }) => lotId === shown);
   return (
-    <div className="grid gap-10 xl:grid-cols-[minmax(0,1fr)_480px]">
+    <div className="grid gap-10 xl:grid-cols-[minmax(0,1fr)_540px]">
       <div className="flex min-w-0 flex-col gap-5">
         <div className="bg-raised">
           <FittedStaircase

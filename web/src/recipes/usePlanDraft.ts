@@ -1,4 +1,4 @@
-import { useDraft } from '../app/draft';
+import { useDraft, writeDraft } from '../app/draft';
 import type { BrewPlan } from '@vendu/core';
 
 /** The plan being edited, with its past and future; `basedOn` is the version it started from. */
@@ -26,6 +26,17 @@ export interface PlanEditor {
   drop: () => void;
   /** Puts the same edits on top of another version, after someone else saved one. */
   rebase: (onto: number) => void;
+}
+
+/** Puts a plan on a recipe's board from elsewhere, as an edit of its newest version that can be taken back. */
+export function putOnBoard(
+  recipeId: number,
+  version: { number: number; plan: BrewPlan },
+  plan: BrewPlan,
+  note: string,
+): void {
+  const draft: PlanDraft = { basedOn: version.number, plan, past: [version.plan], future: [], note };
+  writeDraft(`recipe.${recipeId}`, draft);
 }
 
 /** Editing of one recipe's plan: undo, redo, and a draft that survives reload and a lost server. */

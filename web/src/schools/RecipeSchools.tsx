@@ -45,7 +45,7 @@ export function RecipeSchools({ recipe }: { recipe: RecipeView }) {
               <StandChoices
                 schools={recipe.schools}
                 house={house}
-                onChoose={(schools) => void setSchools({ id: recipe.id, schools })}
+                onChoose={(schools) => setSchools({ id: recipe.id, schools })}
               />
             </Dialog.Content>
           </Dialog.Portal>

@@ -29,7 +29,7 @@ export function SchoolsPage() {
         schools={schools}
         isReadOnly={!isLead}
         onChoose={(chosen) =>
-          void offerUndoOf(
+          offerUndoOf(
             change({ ...chosen, revision }),
             'Stand changed',
             (after) => void change({ ...schools, revision: after.house.revision }),

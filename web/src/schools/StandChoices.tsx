@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import type { SchoolPoint, Schools } from '@vendu/core';
 import { classes } from '../ui/classes';
 import { SCHOOL_POINTS, SCHOOL_WORDS } from './schoolWords';
@@ -7,11 +8,20 @@ interface StandChoicesProps {
   /** Where these differ, the row says so. */
   house?: Schools;
   isReadOnly?: boolean;
-  onChoose: (schools: Schools) => void;
+  /** Stores a stand; done when the server has answered. */
+  onChoose: (schools: Schools) => Promise<unknown>;
 }
 
 /** The twelve disputed points, each with all its sides told alike; one of them holds. */
-export function StandChoices({ schools, house, isReadOnly = false, onChoose }: StandChoicesProps) {
+export function StandChoices({ schools: stored, house, isReadOnly = false, onChoose }: StandChoicesProps) {
+  // A stand shows as taken at once; what the server then has is what stays.
+  const [ahead, setAhead] = useState<Schools | null>(null);
+  const schools = ahead ?? stored;
+  async function choose(next: Schools) {
+    setAhead(next);
+    await onChoose(next);
+    setAhead(null);
+  }
   return (
     <ol>
       {SCHOOL_POINTS.map((point, index) => (
@@ -24,7 +34,12 @@ export function StandChoices({ schools, house, isReadOnly = false, onChoose }: S
               <p className="text-tiny font-medium">not as the house</p>
             )}
           </div>
-          <Stands point={point} {...{ schools, isReadOnly, onChoose }} />
+          <Stands
+            point={point}
+            schools={schools}
+            isReadOnly={isReadOnly}
+            onChoose={(next) => void choose(next)}
+          />
         </li>
       ))}
     </ol>
@@ -36,7 +51,12 @@ function Stands({
   schools,
   isReadOnly,
   onChoose,
-}: { point: SchoolPoint } & Required<Pick<StandChoicesProps, 'schools' | 'isReadOnly' | 'onChoose'>>) {
+}: {
+  point: SchoolPoint;
+  schools: Schools;
+  isReadOnly: boolean;
+  onChoose: (schools: Schools) => void;
+}) {
   const { name, stands } = SCHOOL_WORDS[point];
   return (
     <div role="radiogroup" aria-label={name} className="grid auto-cols-fr grid-flow-col gap-x-3">

@@ -172,6 +172,6 @@ export const SCHOOL_WORDS: {
 export const SCHOOL_POINTS = Object.keys(SCHOOL_WORDS) as SchoolPoint[];
 
 /** @example standName('end', schools) // 'lift the brewer' */
-export function standName<P extends SchoolPoint>(point: P, schools: Schools): string {
+export function standName(point: SchoolPoint, schools: Schools): string {
   return (SCHOOL_WORDS[point].stands as PointWords['stands'])[schools[point]]?.name ?? schools[point];
 }

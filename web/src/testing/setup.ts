@@ -8,6 +8,14 @@ if (typeof document !== 'undefined') {
     unobserve() {}
     disconnect() {}
   };
+  const { expose } = await import('comlink');
+  const { Forecaster } = await import('../board/forecaster');
+  // Nor has it workers: the forecaster answers from the same thread.
+  globalThis.Worker = function WorkerInPlace() {
+    const { port1, port2 } = new MessageChannel();
+    expose(new Forecaster(), port2);
+    return Object.assign(port1, { terminate: () => port1.close() });
+  } as unknown as typeof Worker;
   const { cleanup } = await import('@testing-library/react');
   afterEach(() => {
     cleanup();

@@ -1,0 +1,117 @@
+import { expect, test, type Page } from '@playwright/test';
+import { signIn } from '../support/people';
+import { startRecipe } from '../support/work';
+
+const handle = (page: Page, name: string) => page.getByRole('slider', { name });
+
+async function openBoard(page: Page, lot: string): Promise<void> {
+  const recipe = await startRecipe(page, lot);
+  await page.goto(`/recipes/${recipe.id}`);
+  await expect(page.getByRole('region', { name: 'Forecast' }).getByText('Rough ranges')).toBeVisible();
+}
+
+/** Where things stand, read off the table. */
+async function tableOf(page: Page): Promise<string[]> {
+  const fields = page.locator('table input');
+  return fields.evaluateAll((inputs) => inputs.map((input) => (input as HTMLInputElement).value));
+}
+
+/** Drags a handle by px and lets it go, in many small moves as a hand does. */
+async function drag(page: Page, name: string, by: { x: number; y: number }, moves = 12): Promise<void> {
+  const box = await handle(page, name).boundingBox();
+  if (!box) throw new Error(`${name} is not on the board`);
+  const from = { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+  await page.mouse.move(from.x, from.y);
+  await page.mouse.down();
+  await page.mouse.move(from.x + by.x, from.y + by.y, { steps: moves });
+  await page.mouse.up();
+}
+
+test('a recipe is drawn by mouse and by keys with the same result', async ({ page }) => {
+  await signIn(page, 'barista');
+  await openBoard(page, 'Drawn by mouse');
+  const before = await tableOf(page);
+  await drag(page, 'Start of pour 2', { x: 40, y: 0 });
+  await drag(page, 'End of pour 2', { x: 0, y: -24 });
+  await drag(page, 'End of the brew', { x: 30, y: 0 });
+  await page.getByLabel('Split Pour 2').click();
+  const byMouse = await tableOf(page);
+  expect(byMouse).not.toEqual(before);
+  const startS = await handle(page, 'Start of pour 2').getAttribute('aria-valuenow');
+  const drawnEndS = await handle(page, 'End of the brew').getAttribute('aria-valuenow');
+
+  // The same by keys, on a recipe of its own: as many steps as the mouse made, one second or gram each.
+  await openBoard(page, 'Drawn by keys');
+  const press = async (name: string, key: string, until: string | null) => {
+    await handle(page, name).focus();
+    for (let step = 0; step < 200; step++) {
+      if ((await handle(page, name).getAttribute('aria-valuenow')) === until) return;
+      await page.keyboard.press(key);
+    }
+    throw new Error(`${name} never came to ${until ?? 'nothing'}`);
+  };
+  await press('Start of pour 2', 'ArrowRight', startS);
+  const halves = byMouse.filter((_, index) => index % 5 === 2).slice(1, 3);
+  await press('End of pour 2', 'ArrowUp', halves[1] ?? null);
+  await press('End of the brew', 'ArrowRight', drawnEndS);
+  await page.getByLabel('Split Pour 2').focus();
+  await page.keyboard.press('Enter');
+  await expect.poll(() => tableOf(page)).toEqual(byMouse);
+
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByLabel('Join Pour 3 with the next')).toBeDisabled();
+  await page.getByRole('button', { name: 'Redo' }).click();
+  await page.getByLabel('What changed and why').fill('a later, shared second pour');
+  await page.getByRole('button', { name: 'Save as version 2' }).click();
+  await expect(page.getByRole('heading', { name: /version 2/ })).toBeVisible();
+});
+
+test('what is locked stays, and the board says so', async ({ page }) => {
+  await signIn(page, 'barista');
+  await openBoard(page, 'Locked board');
+  await page.getByRole('button', { name: 'Lock the water' }).click();
+  const water = page.getByLabel('Water', { exact: true });
+  const waterG = await water.inputValue();
+  await drag(page, 'End of pour 3', { x: 0, y: -40 });
+  await expect(page.getByText(/The water is locked at/)).toBeVisible();
+  await expect(water).toHaveValue(waterG);
+  await drag(page, 'End of pour 2', { x: 0, y: -20 });
+  await expect(water).toHaveValue(waterG);
+  await page.getByRole('button', { name: 'Lock the ratio' }).click();
+  await page.getByLabel('Dose', { exact: true }).fill('20');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/The water is locked at/).first()).toBeVisible();
+});
+
+test('steps other than pours reach the bench and the card of changes', async ({ page }) => {
+  await signIn(page, 'barista');
+  await openBoard(page, 'Other steps');
+  await page.getByLabel('Chilled ball until').fill('0:45');
+  await page.keyboard.press('Enter');
+  await page.getByLabel('Pour 3, kettle').fill('88');
+  await page.keyboard.press('Enter');
+  await page.getByLabel('Lift the brewer at the end').check();
+  await page.getByRole('button', { name: 'Save as version 2' }).click();
+  await expect(page.getByRole('heading', { name: /version 2/ })).toBeVisible();
+  await page.getByRole('link', { name: 'Brew version 2' }).click();
+  await page.keyboard.press('Space');
+  await expect(page.getByRole('cell', { name: 'Chilled ball off' })).toBeVisible();
+  await expect(page.getByRole('cell', { name: /Kettle to 88 °C, Pour 3/ })).toBeVisible();
+  await expect(page.getByRole('cell', { name: 'Lift the brewer' })).toBeVisible();
+});
+
+test('the forecast follows a drag, and a brimful plan says what to do', async ({ page }) => {
+  await signIn(page, 'barista');
+  await openBoard(page, 'Live board');
+  const forecast = page.getByRole('region', { name: 'Forecast' });
+  const before = await forecast.innerText();
+  await drag(page, 'Start of pour 2', { x: -60, y: 0 }, 40);
+  await expect.poll(() => forecast.innerText()).not.toBe(before);
+  const measured = await page.evaluate(
+    () => performance.getEntriesByName('vendu.forecast').map(({ duration }) => duration).length,
+  );
+  expect(measured).toBeGreaterThan(3);
+  await page.getByLabel('Water', { exact: true }).fill('430');
+  await page.keyboard.press('Enter');
+  await expect(forecast.getByText(/pour less at once|wait before pouring on/)).toBeVisible();
+});

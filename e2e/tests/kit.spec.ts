@@ -1,0 +1,94 @@
+import { expect, test } from '@playwright/test';
+import { signIn } from '../support/people';
+
+test('a grinder is calibrated from points, and what cannot be is said at its field', async ({ page }) => {
+  await signIn(page, 'barista');
+  await page.goto('/kit');
+  await page.getByRole('button', { name: 'Add a grinder' }).click();
+  const form = page.getByRole('dialog');
+  await form.getByLabel('Grinder', { exact: true }).fill('Bollard mill');
+  await form.getByLabel('Burr set').fill('first set');
+  await form.getByRole('button', { name: 'Save' }).click();
+  await expect(form.getByText('A grinder needs points at two settings or more.')).toBeVisible();
+  for (const [setting, size] of [
+    ['3', '520'],
+    ['9', '980'],
+  ] as const) {
+    await form.getByLabel('Setting of a new point').fill(setting);
+    await form.getByLabel('Size of a new point').fill(size);
+    await form.getByRole('button', { name: 'Add the point' }).click();
+  }
+  await form.getByRole('button', { name: 'Save' }).click();
+  await expect(form).toBeHidden();
+  await expect(
+    page.getByRole('img', { name: /Curve of Bollard mill: 520 µm at 3, 980 µm at 9/ }),
+  ).toBeVisible();
+});
+
+test('a brewer is measured with a ruler, drawn, and refused where it is narrower at the top', async ({
+  page,
+}) => {
+  await signIn(page, 'barista');
+  await page.goto('/kit');
+  await page.getByRole('button', { name: 'Add a brewer' }).click();
+  const form = page.getByRole('dialog');
+  await form.getByLabel('Name').fill('Capstan dripper');
+  for (const [label, text] of [
+    ['Top diameter, inside', '60'],
+    ['Bottom diameter, inside', '70'],
+    ['Height', '80'],
+    ['Usual dose', '15'],
+    ['Most water of a brew', '300'],
+  ] as const) {
+    await form.getByLabel(label, { exact: true }).fill(text);
+  }
+  await form.getByRole('button', { name: 'Save' }).click();
+  await expect(form.getByText(/The top is narrower than the bottom of 70 mm/)).toBeVisible();
+  await form.getByLabel('Top diameter, inside').fill('110');
+  await form.getByRole('button', { name: 'Save' }).click();
+  await expect(form).toBeHidden();
+  await expect(
+    page.getByRole('img', { name: /Capstan dripper in profile: 110 mm at the top/ }),
+  ).toBeVisible();
+});
+
+test('a zero check is written down and is then no longer due', async ({ page }) => {
+  await signIn(page, 'barista');
+  await page.goto('/kit');
+  const row = page.getByRole('listitem').filter({ hasText: 'Right scale' });
+  await expect(row.getByText('Zero check due.')).toBeVisible();
+  await row.getByLabel('Right scale shows empty').fill('0.1');
+  await row.getByRole('button', { name: 'Write it down' }).click();
+  await expect(row.getByText('Zero check due.')).toBeHidden();
+  await expect(row.getByText('0.1 g').first()).toBeVisible();
+});
+
+test('a lead moves the house, and the starting recipe says which school spoke', async ({ page }) => {
+  await signIn(page, 'lead');
+  await page.goto('/schools');
+  await page.getByRole('radio', { name: /lift the brewer/ }).check();
+  await expect(page.getByText('Stand changed')).toBeVisible();
+  await page.goto('/lots/5/start');
+  await expect(page.getByText('the house lifts the brewer at a set time')).toBeVisible();
+  await expect(page.getByText('(school: End)')).toBeVisible();
+  await page.goto('/schools');
+  await page.getByRole('radio', { name: /let it drain/ }).check();
+  await expect(page.getByRole('radio', { name: /let it drain/ })).toBeChecked();
+  await page.goto('/lots/5/start');
+  await expect(page.getByText('Rough ranges')).toBeVisible();
+  await expect(page.getByText('the house lifts the brewer at a set time')).toBeHidden();
+});
+
+test('a rule is switched off for one lot and the recipe moves', async ({ page }) => {
+  await signIn(page, 'barista');
+  await page.goto('/lots/5/start');
+  const ratio = page.getByRole('listitem').filter({ hasText: /^Ratio/ });
+  await expect(ratio.getByText('1:17', { exact: true }).first()).toBeVisible();
+  await ratio.getByRole('button', { name: /Switch off: co-fermented/ }).click();
+  await expect(ratio.getByText('1:16', { exact: true }).first()).toBeVisible();
+  await page.reload();
+  await expect(ratio.getByRole('button', { name: /Switch off: co-fermented/ })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
+});

@@ -1,0 +1,49 @@
+import { describe, expect, it } from 'vitest';
+import { BREWER_CLASSES, lotPrior, PAPER_PER_M, valueOf } from '@vendu/core';
+import { brewItem, PLAN } from '../testing/fixtures';
+import { brewRecordOf } from './brewRecord';
+import { Forecaster } from './forecaster';
+
+const KIT = { brewer: BREWER_CLASSES.cone, paperPerM: PAPER_PER_M.ordinary, ambientC: 21, elevationM: 0 };
+function learned(brewCount: number): Forecaster {
+  const forecaster = new Forecaster();
+  const brews = Array.from({ length: brewCount }, () => brewRecordOf(brewItem()));
+  expect(forecaster.learn({ kit: KIT, prior: lotPrior({}), brews, roastAgeDays: 9 })).toBeNull();
+  return forecaster;
+}
+
+describe('the forecaster of the board', () => {
+  it('gives a rough range before the first brew, and a narrower one near what was measured after', () => {
+    const width = ({ high, low }: { high: number; low: number }) => high - low;
+    const rough = valueOf(learned(0).forecast(PLAN)).expected;
+    const known = valueOf(learned(2).forecast(PLAN)).expected;
+    expect(rough.isRough).toBe(true);
+    expect(known.isRough).toBe(false);
+    expect(width(known.tdsPercent)).toBeLessThan(width(rough.tdsPercent) / 2);
+    // The brews of the fixture read 1.40 %.
+    expect(known.tdsPercent.value).toBeGreaterThan(1.34);
+    expect(known.tdsPercent.value).toBeLessThan(1.46);
+  });
+
+  it('draws the course one point a second', () => {
+    const { course, maxLevelM } = valueOf(learned(0).forecast(PLAN));
+    expect(course.atS.slice(0, 4)).toEqual([0, 1, 2, 3]);
+    expect(Math.max(...course.levelM)).toBeLessThanOrEqual(maxLevelM);
+    expect(course.slurryC).toHaveLength(course.atS.length);
+  });
+
+  it('says why a plan cannot be brewed', () => {
+    const backwards = { ...PLAN, drawdownS: 20 };
+    expect(learned(0).forecast(backwards)).toMatchObject({ ok: false, reason: 'plan-cannot-be-brewed' });
+  });
+
+  it('scales into twice the dose: coarser, for a deeper bed', () => {
+    const scaled = valueOf(learned(0).scaled({ ...PLAN, doseG: 14 }, 20));
+    expect(scaled.grindShiftUm).toBeGreaterThan(0);
+    expect(scaled.plan.doseG).toBe(20);
+  });
+
+  it('refuses to forecast a lot it has not learned', () => {
+    expect(() => new Forecaster().forecast(PLAN)).toThrow(/before it had learned/);
+  });
+});
