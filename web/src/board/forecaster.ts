@@ -79,7 +79,12 @@ export class Forecaster {
   forecast(plan: BrewPlan): Result<BoardForecast, string> {
     const { kit, calibration, ...age } = this.learned();
     const modelled = forecastPlan({ plan, kit, factors: calibration.factors, ...age });
-    if (!modelled.ok) return { ok: false, reason: modelled.reason, message: modelled.message };
+    if (!modelled.ok) {
+      // What is wrong with a plan is said at its field, in the table.
+      const isPlan = modelled.reason === 'plan-cannot-be-brewed';
+      const message = isPlan ? 'the plan cannot be brewed as it stands.' : modelled.message;
+      return { ok: false, reason: modelled.reason, message };
+    }
     const expected = forecastBrew({ calibration, brew: conditionsOfPlan({ plan, kit, ...age }) });
     if (!expected.ok) return expected;
     const { series, maxLevelM, warnings, beverageC } = modelled.value;

@@ -1,0 +1,166 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { USUAL_SCHOOLS } from '@vendu/core';
+import type { KitView, RecipeView, StartingPreview } from '@vendu/contract';
+import { startTestApplication, takeInLot, type TestApplication } from './support/application.js';
+
+let app: TestApplication;
+beforeAll(async () => {
+  app = await startTestApplication();
+});
+afterAll(() => app.close());
+
+const kit = async () => (await app.barista.get('/api/kit').expect(200)).body as KitView;
+const fieldsOf = (body: unknown) =>
+  (body as { errors: { field: string }[] }).errors.map(({ field }) => field);
+const GRINDER = {
+  name: 'Bollard mill',
+  burrSet: 'first set',
+  settingStep: 0.5,
+  points: [
+    { setting: 2, grindUm: 500 },
+    { setting: 8, grindUm: 1000 },
+  ],
+};
+
+describe('the kit', () => {
+  it('takes a grinder, and refuses points that make no curve', async () => {
+    const added = (await app.barista.post('/api/kit/grinders').send(GRINDER).expect(201)).body as KitView;
+    expect(added.grinders.at(-1)).toMatchObject({ name: 'Bollard mill', points: GRINDER.points });
+    const falling = {
+      ...GRINDER,
+      name: 'Falling',
+      points: [...GRINDER.points].reverse().map((point, at) => ({ ...point, setting: at })),
+    };
+    const response = await app.barista.post('/api/kit/grinders').send(falling).expect(422);
+    expect(fieldsOf(response.body)).toEqual(['points']);
+    const twice = await app.barista.post('/api/kit/grinders').send(GRINDER).expect(422);
+    expect(fieldsOf(twice.body)).toEqual(['name']);
+  });
+
+  it('overwrites nobody unseen', async () => {
+    const [kettle] = (await kit()).kettles;
+    const change = { name: kettle?.name, stepC: 0.5, hasScale: true, revision: kettle?.revision };
+    await app.barista
+      .put(`/api/kit/kettles/${kettle?.id ?? 0}`)
+      .send(change)
+      .expect(200);
+    await app.secondBarista
+      .put(`/api/kit/kettles/${kettle?.id ?? 0}`)
+      .send(change)
+      .expect(409);
+    expect((await kit()).kettles[0]).toMatchObject({ stepC: 0.5, hasScale: true });
+  });
+
+  it('works a mixed water out from its mix, whatever was typed beside it', async () => {
+    const mix = {
+      bottleL: 5,
+      base: { hardnessMgPerL: 10, alkalinityMgPerL: 0 },
+      concentrates: [
+        { name: 'hard', hardnessPerG: 8, alkalinityPerG: 0, gPerL: 5 },
+        { name: 'soft', hardnessPerG: 0, alkalinityPerG: 9, gPerL: 4 },
+      ],
+    };
+    const water = {
+      name: 'Mixed',
+      origin: 'mixed',
+      hardnessMgPerL: 1,
+      alkalinityMgPerL: 1,
+      mineralsMgPerL: 90,
+      mix,
+    };
+    const { waters } = (await app.barista.post('/api/kit/waters').send(water).expect(201)).body as KitView;
+    // 10 + 5 x 8 and 4 x 9 mg/L.
+    expect(waters.at(-1)).toMatchObject({ hardnessMgPerL: 50, alkalinityMgPerL: 36 });
+    const response = await app.barista
+      .post('/api/kit/waters')
+      .send({ ...water, name: 'No mix', mix: null })
+      .expect(422);
+    expect(fieldsOf(response.body)).toEqual(['mix']);
+  });
+
+  it('keeps zero checks and says when the next is due', async () => {
+    const due = (await kit()).instruments.find(({ isZeroDue }) => isZeroDue);
+    const checked = (
+      await app.barista
+        .post(`/api/kit/instruments/${due?.id ?? 0}/zero-checks`)
+        .send({ shown: 0.1 })
+        .expect(201)
+    ).body as KitView;
+    expect(checked.instruments.find(({ id }) => id === due?.id)).toMatchObject({
+      isZeroDue: false,
+      lastZero: { shown: 0.1 },
+    });
+  });
+
+  it('leaves house and schools to leads', async () => {
+    const { house } = await kit();
+    const schools = { ...USUAL_SCHOOLS, revision: house.revision };
+    await app.barista.put('/api/kit/schools').send(schools).expect(403);
+    await app.lead
+      .put('/api/kit/schools')
+      .send({ ...schools, end: 'drop' })
+      .expect(422);
+    const { name, place, elevationM, roomC, window, revision } = house;
+    const lab = { name, place, elevationM, roomC, ...window, revision };
+    const response = await app.lead
+      .put('/api/kit/house')
+      .send({ ...lab, tdsHighPercent: 1.1 })
+      .expect(422);
+    expect(fieldsOf(response.body)).toEqual(['tdsHighPercent']);
+  });
+});
+
+describe('the starting recipe looked at first', () => {
+  it('moves with a rule switched off, and is kept with what was switched', async () => {
+    const lot = await takeInLot(app.barista, { process: 'co-fermented' });
+    const asked = { brewerId: 1, grinderId: 1 };
+    const preview = async (more: object) =>
+      (
+        await app.barista
+          .post(`/api/lots/${lot.id}/starting-recipe`)
+          .send({ ...asked, ...more })
+          .expect(200)
+      ).body as StartingPreview;
+    const [plain, without] = [await preview({}), await preview({ switchedOff: ['co-fermented'] })];
+    expect(plain.forecast.isRough).toBe(true);
+    expect(without.plan.pours.length).toBeGreaterThan(plain.plan.pours.length);
+    const kept = (
+      await app.barista
+        .post(`/api/lots/${lot.id}/recipes`)
+        .send({ ...asked, switchedOff: ['co-fermented'] })
+        .expect(201)
+    ).body as RecipeView;
+    expect(kept.versions[0]?.plan).toEqual(without.plan);
+  });
+
+  it('stands where the recipe stands, not the house', async () => {
+    const lot = await takeInLot(app.barista);
+    const schools = { ...USUAL_SCHOOLS, end: 'lift' };
+    const asked = { brewerId: 1, grinderId: 1, schools };
+    const kept = (await app.barista.post(`/api/lots/${lot.id}/recipes`).send(asked).expect(201))
+      .body as RecipeView;
+    expect(kept.versions[0]?.plan.lifts).toBe(true);
+    expect(kept).toMatchObject({ hasOwnSchools: true, schools: { end: 'lift' } });
+    const back = await app.barista.put(`/api/recipes/${kept.id}/schools`).send({ schools: null }).expect(200);
+    expect(back.body).toMatchObject({ hasOwnSchools: false, schools: { end: 'let-drain' } });
+  });
+
+  it('learns from finished lots like it, and says what they share', async () => {
+    const lot = await takeInLot(app.barista, {
+      elevationFromM: 1900,
+      elevationToM: 2000,
+      roastLevel: 'light',
+    });
+    const { similar } = (
+      await app.barista
+        .post(`/api/lots/${lot.id}/starting-recipe`)
+        .send({ brewerId: 1, grinderId: 1 })
+        .expect(200)
+    ).body as StartingPreview;
+    const [ridge] = similar;
+    expect(ridge).toMatchObject({ name: 'Umuseke Ridge' });
+    expect(ridge?.because).toEqual(
+      expect.arrayContaining(['same process', 'same kind of brewer', 'same roast level']),
+    );
+  });
+});
