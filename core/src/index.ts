@@ -190,7 +190,13 @@ export { recordedBrew, type BrewRecord } from './calibration/recordedBrew.js';
 export { type Disagreement } from './calibration/disagreements.js';
 export { paperFromDrainTest, type DrainTest, type MeasuredPaper } from './calibration/drainTest.js';
 export { type MeasuredBrew, type TracePoint } from './calibration/evidence.js';
-export { forecastBrew, type CalibratedForecast, type Expected } from './calibration/forecastBrew.js';
+export {
+  brewSlopes,
+  forecastBrew,
+  type BrewSlopes,
+  type CalibratedForecast,
+  type Expected,
+} from './calibration/forecastBrew.js';
 export { lotPrior, type EarlierLot, type LotEvidence, type LotPrior } from './calibration/priors.js';
 
 export { FINDINGS, type Finding } from './change/findings.js';

@@ -7,6 +7,12 @@ const FOLDER = join(import.meta.dirname, '..', '..', 'docs', 'screenshots');
 /** Lets charts and fonts settle before the picture is taken, ms. */
 const SETTLE_MS = 800;
 
+/** A file with a fault or two, as files come. */
+const FILE = `Name;Country;Process;Roasted on;Elevation;Variety;Stock g
+Cerro Alto;Bolivia;Washed;2026-11-16;1750-1900;Caturra;2400
+Mbale Foothills;Ugnada;natural;2026-11-17;1900;SL14;1800
+Haraz Terrace;Yemen;dried;2026-11-17;2200-2050;Udaini;900`;
+
 async function shoot(page: Page, name: string): Promise<void> {
   await page.waitForTimeout(SETTLE_MS);
   await page.screenshot({ path: join(FOLDER, `${name}.png`) });
@@ -33,6 +39,9 @@ test('the lab’s own pages', async ({ page }) => {
   for (const [name, path] of [
     ['lots', '/lots'],
     ['new-lot', '/lots/new'],
+    ['starting-recipe', '/lots/5/start'],
+    ['kit', '/kit'],
+    ['schools', '/schools'],
     ['lot', '/lots/2'],
     ['brew', '/brews/3'],
   ] as const) {
@@ -42,8 +51,12 @@ test('the lab’s own pages', async ({ page }) => {
   await page.getByRole('heading', { name: 'Tasting' }).evaluate((heading) => heading.scrollIntoView());
   await shoot(page, 'tasting');
   await page.goto('/recipes/2');
-  await page.getByRole('button', { name: 'Where kettle comes from' }).click();
+  await page.getByText('come out the same cup').waitFor();
   await shoot(page, 'recipe');
+  await page.goto('/lots/import');
+  await page.getByLabel('Or paste the lines').fill(FILE);
+  await page.getByRole('button', { name: 'Read the lines' }).click();
+  await shoot(page, 'import');
 });
 
 test('the bench, on a clock moved by hand', async ({ page }) => {

@@ -25,6 +25,19 @@ describe('the forecaster of the board', () => {
     expect(known.tdsPercent.value).toBeLessThan(1.46);
   });
 
+  it('moves with a plan that is dragged, and says the same once it rests', () => {
+    const forecaster = learned(2);
+    valueOf(forecaster.forecast(PLAN));
+    const finer = { ...PLAN, grindUm: PLAN.grindUm - 40 };
+    const moving = valueOf(forecaster.forecast(finer, true)).expected;
+    const resting = valueOf(forecaster.forecast(finer)).expected;
+    expect(moving.yieldPercent.value).toBeCloseTo(resting.yieldPercent.value, 1);
+    expect(moving.drawdownS.value).toBeCloseTo(resting.drawdownS.value, 0);
+    expect(moving.tdsPercent.value).toBeGreaterThan(
+      valueOf(forecaster.forecast(PLAN)).expected.tdsPercent.value,
+    );
+  });
+
   it('draws the course one point a second', () => {
     const { course, maxLevelM } = valueOf(learned(0).forecast(PLAN));
     expect(course.atS.slice(0, 4)).toEqual([0, 1, 2, 3]);

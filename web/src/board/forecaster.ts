@@ -1,4 +1,5 @@
 import {
+  brewSlopes,
   calibrateLot,
   conditionsOfPlan,
   forecastBrew,
@@ -10,6 +11,7 @@ import {
   type BrewKit,
   type BrewPlan,
   type BrewRecord,
+  type BrewSlopes,
   type BrewWarning,
   type CalibratedForecast,
   type ChangeAdvice,
@@ -62,6 +64,8 @@ const FORGIVENESS_BREWS = 120;
 /** Learns a lot once and forecasts its plans. Runs in a worker: a plan takes about ten milliseconds. */
 export class Forecaster {
   private ground: { kit: BrewKit; roastAgeDays?: number; calibration: LotCalibration } | null = null;
+  /** Of the plan that last stood still. */
+  private slopes: BrewSlopes | null = null;
 
   /** @returns why the brews on record cannot be learned from; `null` where they can */
   learn({ kit, prior, brews, roastAgeDays }: BoardGround): string | null {
@@ -75,8 +79,11 @@ export class Forecaster {
     return null;
   }
 
-  /** @returns what a plan will do, or why it cannot be brewed */
-  forecast(plan: BrewPlan): Result<BoardForecast, string> {
+  /**
+   * @param isMoving - the plan is being dragged: its bands may be those of the plan it was dragged from
+   * @returns what a plan will do, or why it cannot be brewed
+   */
+  forecast(plan: BrewPlan, isMoving = false): Result<BoardForecast, string> {
     const { kit, calibration, ...age } = this.learned();
     const modelled = forecastPlan({ plan, kit, factors: calibration.factors, ...age });
     if (!modelled.ok) {
@@ -85,7 +92,13 @@ export class Forecaster {
       const message = isPlan ? 'the plan cannot be brewed as it stands.' : modelled.message;
       return { ok: false, reason: modelled.reason, message };
     }
-    const expected = forecastBrew({ calibration, brew: conditionsOfPlan({ plan, kit, ...age }) });
+    const brew = conditionsOfPlan({ plan, kit, ...age });
+    if (!isMoving || this.slopes === null) {
+      const slopes = brewSlopes({ calibration, brew });
+      if (!slopes.ok) return slopes;
+      this.slopes = slopes.value;
+    }
+    const expected = forecastBrew({ calibration, brew, slopes: this.slopes });
     if (!expected.ok) return expected;
     const { series, maxLevelM, warnings, beverageC } = modelled.value;
     const everyRow = Math.max(1, Math.round(DRAWN_STEP_S / ((series.atS[1] ?? 1) - (series.atS[0] ?? 0))));

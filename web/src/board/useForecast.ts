@@ -9,6 +9,11 @@ const RESTS_MS = 350;
 /** Name of the measure that the browser keeps for each forecast: from the plan's change to its answer. */
 const FORECAST_MEASURE = 'vendu.forecast';
 
+interface Asked {
+  plan: BrewPlan;
+  isMoving: boolean;
+}
+
 export interface LiveForecast {
   /** The newest answer; while the next is on its way the last one stays. */
   forecast: BoardForecast | null;
@@ -20,7 +25,11 @@ export interface LiveForecast {
 }
 
 /** Forecasts a plan in a worker as fast as it changes: only the newest plan is ever waited for. */
-export function useForecast(plan: BrewPlan, ground: BoardGround | null): LiveForecast {
+export function useForecast(
+  plan: BrewPlan,
+  ground: BoardGround | null,
+  { isMoving }: { isMoving: boolean },
+): LiveForecast {
   const { forecaster, trouble } = useForecaster(ground);
   const [answer, setAnswer] = useState<Pick<LiveForecast, 'forecast' | 'trouble'>>({
     forecast: null,
@@ -29,17 +38,17 @@ export function useForecast(plan: BrewPlan, ground: BoardGround | null): LiveFor
   const [forgiven, setForgiven] = useState<{ plan: BrewPlan; forgiveness: Forgiveness } | null>(null);
   /** The forecaster that is at work; another one starts afresh. */
   const busy = useRef<Remote<Forecaster> | null>(null);
-  const waiting = useRef<BrewPlan | null>(null);
+  const waiting = useRef<Asked | null>(null);
 
-  const ask = useEffectEvent(async (remote: Remote<Forecaster>, asked: BrewPlan) => {
+  const ask = useEffectEvent(async (remote: Remote<Forecaster>, asked: Asked) => {
     waiting.current = asked;
     if (busy.current === remote) return;
     busy.current = remote;
     while (waiting.current) {
-      const next: BrewPlan = waiting.current;
+      const next: Asked = waiting.current;
       waiting.current = null;
       const start = performance.now();
-      const result = await remote.forecast(next);
+      const result = await remote.forecast(next.plan, next.isMoving);
       performance.measure(FORECAST_MEASURE, { start, end: performance.now() });
       setAnswer(
         result.ok ? { forecast: result.value, trouble: null } : { forecast: null, trouble: result.message },
@@ -50,7 +59,8 @@ export function useForecast(plan: BrewPlan, ground: BoardGround | null): LiveFor
 
   useEffect(() => {
     if (!forecaster) return undefined;
-    void ask(forecaster, plan);
+    void ask(forecaster, { plan, isMoving });
+    if (isMoving) return undefined;
     let isStale = false;
     const rested = setTimeout(() => {
       void forecaster.forgiveness(plan).then((result) => {
@@ -61,7 +71,7 @@ export function useForecast(plan: BrewPlan, ground: BoardGround | null): LiveFor
       isStale = true;
       clearTimeout(rested);
     };
-  }, [forecaster, plan]);
+  }, [forecaster, plan, isMoving]);
 
   return {
     ...answer,

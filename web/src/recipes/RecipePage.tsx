@@ -82,12 +82,16 @@ function RecipeSheet({
     ambientC: kit.house.roomC,
     elevationM: kit.house.elevationM,
   });
-  const live = useForecast(plan, {
-    kit: kitOf(brewer),
-    prior: recipe.prior,
-    brews: recipe.brews.map(brewRecordOf),
-    roastAgeDays: recipe.latestRoastAgeDays,
-  });
+  const live = useForecast(
+    plan,
+    {
+      kit: kitOf(brewer),
+      prior: recipe.prior,
+      brews: recipe.brews.map(brewRecordOf),
+      roastAgeDays: recipe.latestRoastAgeDays,
+    },
+    { isMoving: dragged !== null },
+  );
   const trouble = troubleOf(error);
   const isStale = trouble?.kind === 'stale' || (editor.isChanged && editor.basedOn !== newest.number);
   const faults = {
