@@ -105,12 +105,26 @@ test('the forecast follows a drag, and a brimful plan says what to do', async ({
   await openBoard(page, 'Live board');
   const forecast = page.getByRole('region', { name: 'Forecast' });
   const before = await forecast.innerText();
-  await drag(page, 'Start of pour 2', { x: -60, y: 0 }, 40);
+  await page.evaluate(() => {
+    performance.clearMeasures();
+    new PerformanceObserver((list) => {
+      for (const task of list.getEntries())
+        performance.measure('long task', { start: 0, end: task.duration });
+    }).observe({ type: 'longtask' });
+  });
+  await drag(page, 'Start of pour 2', { x: -60, y: 0 }, 120);
   await expect.poll(() => forecast.innerText()).not.toBe(before);
-  const measured = await page.evaluate(
-    () => performance.getEntriesByName('vendu.forecast').map(({ duration }) => duration).length,
+  const [forecasts, longTasks] = await page.evaluate(() =>
+    ['vendu.forecast', 'long task'].map((name) =>
+      performance.getEntriesByName(name).map(({ duration }) => duration),
+    ),
   );
-  expect(measured).toBeGreaterThan(3);
+  const sorted = [...(forecasts ?? [])].sort((a, b) => a - b);
+  // Printed, not judged: a slow machine is no fault of the board.
+  console.info(
+    `drag to forecast: p95 ${(sorted[Math.floor(sorted.length * 0.95)] ?? 0).toFixed(0)} ms of ${sorted.length}, tasks over 50 ms: ${longTasks?.length ?? 0}`,
+  );
+  expect(sorted.length).toBeGreaterThan(3);
   await page.getByLabel('Water', { exact: true }).fill('430');
   await page.keyboard.press('Enter');
   await expect(forecast.getByText(/pour less at once|wait before pouring on/)).toBeVisible();
