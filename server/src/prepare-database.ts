@@ -1,7 +1,7 @@
 import 'reflect-metadata';
+import { bringUpToDate } from './bring-up-to-date.js';
 import { readConfiguration } from './configuration.js';
 import { connect } from './database/connection.js';
-import { migrate } from './database/migrate.js';
 import { MODELS } from './database/models.js';
 import { loadDemo } from './demo/load-demo.js';
 
@@ -9,7 +9,7 @@ import { loadDemo } from './demo/load-demo.js';
 const configuration = readConfiguration(process.env);
 const sequelize = connect(configuration, MODELS);
 try {
-  const steps = await migrate(sequelize);
+  const steps = await bringUpToDate(sequelize);
   console.log(steps.length === 0 ? 'schema is up to date' : `schema: ${steps.join(', ')}`);
   if (configuration.isDemo)
     console.log((await loadDemo(sequelize)) ? 'demo data loaded' : 'demo data was there');

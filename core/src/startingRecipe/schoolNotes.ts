@@ -13,7 +13,7 @@ const POUR_WHERE: Record<Schools['pour-where'], string> = {
 };
 const FINES: Record<Schools['fines'], string | null> = {
   leave: null,
-  sieve: 'sieve the fines out and weigh the dose again; the mass left is the dose',
+  sieve: 'sieve the fines out and weigh the dose again: the mass left is the dose. Do not breathe the dust',
   'blend-grinds': 'blend a coarser and a finer grind about this size',
 };
 const FIRST_LEVER: Record<Schools['first-lever'], string> = {

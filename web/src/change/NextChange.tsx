@@ -14,6 +14,7 @@ import type { BrewListItem, KitView, RecipeView } from '@vendu/contract';
 import { useDraft } from '../app/draft';
 import { brewRecordOf } from '../board/brewRecord';
 import { useForecaster } from '../board/useForecaster';
+import { brewKitOf } from '../kit/brewKitOf';
 import { useRecipeQuery } from '../recipes/recipesApi';
 import { putOnBoard } from '../recipes/usePlanDraft';
 import { Button } from '../ui/Button';
@@ -31,13 +32,7 @@ export function NextChange({ recipeId, kit }: { recipeId: number; kit: KitView }
   const { data: recipe } = useRecipeQuery(recipeId);
   const brewer = kit.brewers.find(({ id }) => id === recipe?.brewerId);
   if (!recipe || !brewer) return <p className="text-small text-quiet">Working it out.</p>;
-  const brewKit: BrewKit = {
-    brewer: brewer.geometry,
-    paperPerM: brewer.paperResistancePerM,
-    ambientC: kit.house.roomC,
-    elevationM: kit.house.elevationM,
-  };
-  return <Advice key={recipeId} recipe={recipe} kit={kit} brewKit={brewKit} />;
+  return <Advice key={recipeId} recipe={recipe} kit={kit} brewKit={brewKitOf(brewer, kit.house)} />;
 }
 
 function Advice({ recipe, kit, brewKit }: { recipe: RecipeView; kit: KitView; brewKit: BrewKit }) {

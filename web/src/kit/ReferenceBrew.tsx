@@ -4,7 +4,6 @@ import {
   formatDuration,
   grindFromDrainTimes,
   startingRecipe,
-  type BrewKit,
   type MeasuredPoint,
 } from '@vendu/core';
 import type { BrewerView, KitView } from '@vendu/contract';
@@ -13,6 +12,7 @@ import { Field, INPUT } from '../ui/Field';
 import { Notice } from '../ui/Notice';
 import { QuantityField } from '../ui/QuantityField';
 import { CLOCK, COUNT, MICROMETRES, within } from '../ui/quantities';
+import { brewKitOf } from './brewKitOf';
 
 interface Timed {
   setting: number | null;
@@ -56,7 +56,7 @@ export function ReferenceBrew({
       return;
     }
     const found = grindFromDrainTimes({
-      brew: conditionsOfPlan({ plan, kit: brewKitOf(brewer as BrewerView, kit) }),
+      brew: conditionsOfPlan({ plan, kit: brewKitOf(brewer as BrewerView, kit.house) }),
       known: { grindUm: knownUm, drawdownS: knownS },
       drained,
     });
@@ -142,13 +142,4 @@ export function ReferenceBrew({
       {trouble && <Notice tone="alarm">{trouble}</Notice>}
     </details>
   );
-}
-
-function brewKitOf(brewer: BrewerView, { house }: KitView): BrewKit {
-  return {
-    brewer: brewer.geometry,
-    paperPerM: brewer.paperResistancePerM,
-    ambientC: house.roomC,
-    elevationM: house.elevationM,
-  };
 }

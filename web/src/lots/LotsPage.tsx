@@ -15,7 +15,7 @@ export function LotsPage() {
   const [address, setAddress] = useSearchParams();
   const query = lotsQueryOf(address);
   // What is on screen stays while the next page comes.
-  const { currentData, data = currentData, error, isLoading, refetch } = useLotsQuery(query);
+  const { data, error, isLoading, refetch } = useLotsQuery(query);
   const navigate = useNavigate();
   const searchField = useRef<HTMLInputElement>(null);
   useShortcut('n', () => void navigate('/lots/new'));

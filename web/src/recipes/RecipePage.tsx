@@ -8,7 +8,6 @@ import {
   planFaults,
   planWarnings,
   valueOf,
-  type BrewKit,
   type BrewPlan,
   type Lock,
 } from '@vendu/core';
@@ -19,6 +18,7 @@ import { AdditionsNote } from '../lots/AdditionsNote';
 import { useDraft } from '../app/draft';
 import { brewRecordOf } from '../board/brewRecord';
 import { useForecast } from '../board/useForecast';
+import { brewKitOf } from '../kit/brewKitOf';
 import { useKitQuery, useLotQuery } from '../lots/lotsApi';
 import { RecipeSchools } from '../schools/RecipeSchools';
 import { Button, ButtonLink } from '../ui/Button';
@@ -76,16 +76,10 @@ function RecipeSheet({
   useShortcut('z', editor.undo);
 
   const plan = dragged ?? editor.plan;
-  const kitOf = (brewerView: BrewerView): BrewKit => ({
-    brewer: brewerView.geometry,
-    paperPerM: brewerView.paperResistancePerM,
-    ambientC: kit.house.roomC,
-    elevationM: kit.house.elevationM,
-  });
   const live = useForecast(
     plan,
     {
-      kit: kitOf(brewer),
+      kit: brewKitOf(brewer, kit.house),
       prior: recipe.prior,
       brews: recipe.brews.map(brewRecordOf),
       roastAgeDays: recipe.latestRoastAgeDays,
@@ -263,7 +257,7 @@ function RecipeSheet({
             brewerId={recipe.brewerId}
             grinderId={recipe.grinderId}
             forecaster={live.forecaster}
-            kitOf={(id) => kitOf(kit.brewers.find((each) => each.id === id) ?? brewer)}
+            kitOf={(id) => brewKitOf(kit.brewers.find((each) => each.id === id) ?? brewer, kit.house)}
             onOffer={offer}
           />
           <VersionList

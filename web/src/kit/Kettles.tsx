@@ -1,0 +1,58 @@
+import { KettleDto, type KitView } from '@vendu/contract';
+import { CELSIUS } from '../ui/quantities';
+import { EditButton } from './EditButton';
+import { FiguresForm } from './FiguresForm';
+import { Row, Section } from './Section';
+import { useSaveKit } from './useSaveKit';
+
+export function Kettles({ kit }: { kit: KitView }) {
+  const save = useSaveKit();
+  const form = (id: number | null) => {
+    const kettle = kit.kettles.find((each) => each.id === id);
+    return (
+      <EditButton
+        words={kettle ? 'Change' : 'Add a kettle'}
+        title={kettle ? `Change ${kettle.name}` : 'Add a kettle'}
+      >
+        {(leave) => (
+          <FiguresForm
+            draftKey={`kit.kettle.${id ?? 'new'}`}
+            dto={KettleDto}
+            initial={
+              kettle
+                ? {
+                    name: kettle.name,
+                    stepC: kettle.stepC,
+                    hasScale: kettle.hasScale,
+                    revision: kettle.revision,
+                  }
+                : { name: '', stepC: 1, hasScale: false, revision: null }
+            }
+            fields={[
+              { field: 'name', label: 'Name', kind: 'text' },
+              { field: 'stepC', label: 'Smallest step', kind: 'figure', quantity: CELSIUS },
+              { field: 'hasScale', label: 'Has a scale of its own', kind: 'check' },
+            ]}
+            onSave={(body) => save({ part: 'kettles', id, body })}
+            onLeave={leave}
+          />
+        )}
+      </EditButton>
+    );
+  };
+  return (
+    <Section title="Kettles" add={form(null)}>
+      <ul>
+        {kit.kettles.map((kettle) => (
+          <Row key={kettle.id} name={kettle.name} action={form(kettle.id)}>
+            steps of <span className="reading text-temperature">{kettle.stepC} °C</span>
+            {kettle.hasScale && ', with a scale'}
+          </Row>
+        ))}
+      </ul>
+      <p className="caption mt-2">
+        Water near boiling and its steam scald; keep wet hands from the base and its plug.
+      </p>
+    </Section>
+  );
+}
