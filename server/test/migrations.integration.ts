@@ -9,15 +9,15 @@ import { MIGRATIONS } from '../src/database/migrations/index.js';
 import { MODELS } from '../src/database/models.js';
 
 const name = `vendu_it_${randomBytes(5).toString('hex')}`;
-const { database, ...rest } = readConfiguration({ ...process.env, VENDU_LOG_LEVEL: 'silent' });
+const configuration = readConfiguration({ ...process.env, VENDU_DB_NAME: name, VENDU_LOG_LEVEL: 'silent' });
 let sequelize: Sequelize;
 let without: Sequelize;
 
 beforeAll(async () => {
-  const { host, port, user, password } = database;
+  const { host, port, user, password } = configuration.database;
   without = new Sequelize({ dialect: 'mariadb', host, port, username: user, password, logging: false });
   await without.query(`CREATE DATABASE ${name}`);
-  sequelize = connect({ ...rest, database: { ...database, name } }, MODELS);
+  sequelize = connect(configuration, MODELS);
 });
 afterAll(async () => {
   await sequelize.close();
