@@ -94,6 +94,7 @@ test('steps other than pours reach the bench and the card of changes', async ({ 
   await page.getByRole('button', { name: 'Save as version 2' }).click();
   await expect(page.getByRole('heading', { name: /version 2/ })).toBeVisible();
   await page.getByRole('link', { name: 'Brew version 2' }).click();
+  await expect(page.getByText('Before the clock')).toBeVisible();
   await page.keyboard.press('Space');
   await expect(page.getByRole('cell', { name: 'Chilled ball off' })).toBeVisible();
   await expect(page.getByRole('cell', { name: /Kettle to 88 °C, Pour 3/ })).toBeVisible();
