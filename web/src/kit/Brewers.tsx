@@ -50,8 +50,8 @@ export function Brewers({ kit }: { kit: KitView }) {
                   {SHAPE_WORDS[brewer.shape]}, {brewer.paper}
                 </p>
                 <p className="reading text-small">
-                  {brewer.usualDoseG} g, {brewer.capacityG} g of water{' '}
-                  <span className="text-quiet">({brimfulG(brewer)} g brimful)</span>
+                  {brewer.usualDoseG} g, {brewer.capacityG} g of water
+                  <span className="block text-quiet">{brimfulG(brewer)} g brimful</span>
                 </p>
               </div>
               <BrewerForm kit={kit} brewer={brewer} />
