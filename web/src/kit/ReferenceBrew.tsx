@@ -8,11 +8,11 @@ import {
 } from '@vendu/core';
 import type { BrewerView, KitView } from '@vendu/contract';
 import { Button } from '../ui/Button';
-import { Field, INPUT } from '../ui/Field';
 import { Notice } from '../ui/Notice';
 import { QuantityField } from '../ui/QuantityField';
 import { CLOCK, COUNT, MICROMETRES, within } from '../ui/quantities';
 import { brewKitOf } from './brewKitOf';
+import { KitChoice } from './KitChoice';
 
 interface Timed {
   setting: number | null;
@@ -80,22 +80,12 @@ export function ReferenceBrew({
         setting and time the drain. One size must be known, from this grinder or another.
       </p>
       <div className="grid grid-cols-3 gap-3">
-        <Field label="Brewer">
-          {(control) => (
-            <select
-              {...control}
-              className={INPUT}
-              value={brewerId}
-              onChange={(event) => setBrewerId(Number(event.target.value))}
-            >
-              {kit.brewers.map(({ id, name }) => (
-                <option key={id} value={id}>
-                  {name}
-                </option>
-              ))}
-            </select>
-          )}
-        </Field>
+        <KitChoice
+          label="Brewer"
+          value={brewerId}
+          options={kit.brewers.map(({ id, name }) => ({ id, words: name }))}
+          onChange={setBrewerId}
+        />
         <QuantityField
           label="Known size"
           quantity={within(MICROMETRES, { label: 'Known size', min: 350, max: 1600 })}

@@ -11,8 +11,8 @@ import {
 } from '@vendu/core';
 import type { KitView } from '@vendu/contract';
 import type { LiveForecast } from '../board/useForecast';
+import { KitChoice } from '../kit/KitChoice';
 import { Button } from '../ui/Button';
-import { Field, INPUT } from '../ui/Field';
 import { Notice } from '../ui/Notice';
 import { QuantityField } from '../ui/QuantityField';
 import { GRAMS, within } from '../ui/quantities';
@@ -55,38 +55,18 @@ export function ScalePanel({ plan, kit, brewerId, grinderId, forecaster, kitOf, 
           value={doseG}
           onCommit={setDoseG}
         />
-        <Field label="In the brewer">
-          {(control) => (
-            <select
-              {...control}
-              className={INPUT}
-              value={toBrewer}
-              onChange={(event) => setToBrewer(Number(event.target.value))}
-            >
-              {kit.brewers.map(({ id, name }) => (
-                <option key={id} value={id}>
-                  {name}
-                </option>
-              ))}
-            </select>
-          )}
-        </Field>
-        <Field label="On the grinder">
-          {(control) => (
-            <select
-              {...control}
-              className={INPUT}
-              value={toGrinder}
-              onChange={(event) => setToGrinder(Number(event.target.value))}
-            >
-              {kit.grinders.map(({ id, name, burrSet }) => (
-                <option key={id} value={id}>
-                  {name}, {burrSet}
-                </option>
-              ))}
-            </select>
-          )}
-        </Field>
+        <KitChoice
+          label="In the brewer"
+          value={toBrewer}
+          options={kit.brewers.map(({ id, name }) => ({ id, words: name }))}
+          onChange={setToBrewer}
+        />
+        <KitChoice
+          label="On the grinder"
+          value={toGrinder}
+          options={kit.grinders.map(({ id, name, burrSet }) => ({ id, words: `${name}, ${burrSet}` }))}
+          onChange={setToGrinder}
+        />
       </div>
       <div className="mt-3 flex flex-col gap-2">
         <Button className="w-fit" disabled={!forecaster} onClick={() => void scale()}>

@@ -4,11 +4,11 @@ import { formatDuration, formatRatio, planRatio, planWaterG } from '@vendu/core'
 import type { KitView, LotView, NewRecipeDto, SimilarLotView, StartingPreview } from '@vendu/contract';
 import { troubleOf } from '../api/problem';
 import { useDraft } from '../app/draft';
+import { KitChoice } from '../kit/KitChoice';
 import { AdditionsNote } from '../lots/AdditionsNote';
 import { useKitQuery, useLotQuery } from '../lots/lotsApi';
 import { FittedStaircase } from '../staircase/FittedStaircase';
 import { Button } from '../ui/Button';
-import { Field, INPUT } from '../ui/Field';
 import { Loading } from '../ui/Loading';
 import { Notice, TroubleNotice } from '../ui/Notice';
 import { Unavailable } from '../ui/Unavailable';
@@ -199,36 +199,5 @@ function SimilarLots({
         </li>
       ))}
     </ul>
-  );
-}
-
-function KitChoice({
-  label,
-  value,
-  options,
-  onChange,
-}: {
-  label: string;
-  value: number;
-  options: { id: number; words: string }[];
-  onChange: (id: number) => void;
-}) {
-  return (
-    <Field label={label}>
-      {(control) => (
-        <select
-          {...control}
-          className={INPUT}
-          value={value}
-          onChange={(event) => onChange(Number(event.target.value))}
-        >
-          {options.map(({ id, words }) => (
-            <option key={id} value={id}>
-              {words}
-            </option>
-          ))}
-        </select>
-      )}
-    </Field>
   );
 }
