@@ -130,6 +130,7 @@ export { type Figure } from './startingRecipe/figures.js';
 export { aimOf } from './startingRecipe/aims.js';
 export { type GrindFit } from './startingRecipe/fitGrind.js';
 export { fittedStart, type FittedStart } from './startingRecipe/fittedStart.js';
+export { type KitNote, type WaterFacts } from './startingRecipe/kitNotes.js';
 export { type SchoolNote } from './startingRecipe/schoolNotes.js';
 export {
   similarLots,

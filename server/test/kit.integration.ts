@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { USUAL_SCHOOLS } from '@vendu/core';
-import type { KitView, RecipeView, StartingPreview } from '@vendu/contract';
+import type { KitView, RecipeView, StartingPreview, Problem } from '@vendu/contract';
 import { startTestApplication, takeInLot, type TestApplication } from './support/application.js';
 
 let app: TestApplication;
@@ -143,6 +143,59 @@ describe('the starting recipe looked at first', () => {
     expect(kept).toMatchObject({ hasOwnSchools: true, schools: { end: 'lift' } });
     const back = await app.barista.put(`/api/recipes/${kept.id}/schools`).send({ schools: null }).expect(200);
     expect(back.body).toMatchObject({ hasOwnSchools: false, schools: { end: 'let-drain' } });
+  });
+
+  it('follows paper, water, kettle and aim, and keeps them with the recipe', async () => {
+    const lot = await takeInLot(app.barista);
+    const { papers, waters, kettles } = (await app.barista.get('/api/kit').expect(200)).body as KitView;
+    const thick = papers.reduce((a, b) => (b.resistancePerM > a.resistancePerM ? b : a));
+    const aim = { tdsLowPercent: 1.3, tdsHighPercent: 1.45, yieldLowPercent: 17, yieldHighPercent: 18 };
+    const asked = {
+      brewerId: 1,
+      grinderId: 1,
+      paperId: thick.id,
+      waterId: waters[0]?.id,
+      kettleId: kettles[0]?.id,
+      aim,
+    };
+    const plain = await app.barista
+      .post(`/api/lots/${lot.id}/starting-recipe`)
+      .send({ brewerId: 1, grinderId: 1 })
+      .expect(200);
+    const kept = (await app.barista.post(`/api/lots/${lot.id}/recipes`).send(asked).expect(201))
+      .body as RecipeView;
+    expect(kept).toMatchObject({ paperName: thick.name, waterName: waters[0]?.name, aim });
+    expect(kept.versions[0]?.reasons?.kitNotes?.[0]?.note).toContain(waters[0]?.name);
+    expect(kept.versions[0]?.reasons?.grindFit?.targetYieldPercent).toBe(17.5);
+    expect(kept.versions[0]?.plan.grindUm).toBeGreaterThan((plain.body as StartingPreview).plan.grindUm);
+
+    const setup = { waterId: null, kettleId: null, aim: null };
+    const changed = await app.barista.put(`/api/recipes/${kept.id}/setup`).send(setup).expect(200);
+    expect(changed.body).toMatchObject({ waterName: null, kettleName: null, aim: null });
+    const refusals: [object, string][] = [
+      [{ waterId: 9999 }, 'waterId'],
+      [{ aim: { ...aim, yieldHighPercent: 16 } }, 'aim.yieldHighPercent'],
+    ];
+    for (const [wrong, field] of refusals) {
+      const response = await app.barista.put(`/api/recipes/${kept.id}/setup`).send({ ...setup, ...wrong });
+      expect(response.status).toBe(422);
+      expect((response.body as Problem).errors).toMatchObject([{ field }]);
+    }
+  });
+
+  it('keeps a plan that was brought along in its place, unless it cannot be brewed', async () => {
+    const lot = await takeInLot(app.barista);
+    const { plan } = (
+      await app.barista.post(`/api/lots/${lot.id}/starting-recipe`).send({ brewerId: 1, grinderId: 1 })
+    ).body as StartingPreview;
+    const scaled = { ...plan, doseG: 20 };
+    const asked = { brewerId: 2, grinderId: 1, plan: scaled, note: 'Scaled from a cone' };
+    const kept = (await app.barista.post(`/api/lots/${lot.id}/recipes`).send(asked).expect(201))
+      .body as RecipeView;
+    expect(kept.versions).toMatchObject([{ plan: scaled, note: 'Scaled from a cone', reasons: null }]);
+    const drainedTooSoon = { ...asked, plan: { ...scaled, drawdownS: 31 } };
+    const refused = await app.barista.post(`/api/lots/${lot.id}/recipes`).send(drainedTooSoon).expect(422);
+    expect((refused.body as Problem).errors[0]?.field).toMatch(/^plan\./);
   });
 
   it('learns from finished lots like it, and says what they share', async () => {

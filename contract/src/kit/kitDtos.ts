@@ -1,6 +1,13 @@
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, ValidateIf, ValidateNested } from 'class-validator';
-import { BREWER_SHAPES, SCHOOLS, type BrewerShape, type SchoolPoint, type Schools } from '@vendu/core';
+import {
+  BREWER_SHAPES,
+  SCHOOLS,
+  type BrewerShape,
+  type ExtractionWindow,
+  type SchoolPoint,
+  type Schools,
+} from '@vendu/core';
 import { NumberBetween, OneOf, TextUpTo } from '../validation/decorators.js';
 import {
   INSTRUMENT_KINDS,
@@ -186,19 +193,8 @@ export class ZeroCheckDto {
   shown!: number;
 }
 
-export class HouseDto extends RevisedDto {
-  @TextUpTo({ label: 'Name', max: 120, required: true })
-  name!: string;
-
-  @TextUpTo({ label: 'Place', max: 120 })
-  place!: string;
-
-  @NumberBetween({ label: 'Elevation', unit: 'm', min: -400, max: 5000, whole: true })
-  elevationM!: number;
-
-  @NumberBetween({ label: 'Room', unit: '°C', min: 5, max: 45 })
-  roomC!: number;
-
+/** Strength and yield to aim at. */
+export class WindowDto implements ExtractionWindow {
   @NumberBetween({ label: 'Strength from', unit: '%', min: 0.5, max: 3 })
   tdsLowPercent!: number;
 
@@ -210,6 +206,24 @@ export class HouseDto extends RevisedDto {
 
   @NumberBetween({ label: 'Yield to', unit: '%', min: 10, max: 30 })
   yieldHighPercent!: number;
+}
+
+export class HouseDto extends WindowDto {
+  @ValidateIf(isGiven)
+  @NumberBetween({ label: 'Revision', unit: '', min: 0, max: 1_000_000, whole: true })
+  revision: number | null = null;
+
+  @TextUpTo({ label: 'Name', max: 120, required: true })
+  name!: string;
+
+  @TextUpTo({ label: 'Place', max: 120 })
+  place!: string;
+
+  @NumberBetween({ label: 'Elevation', unit: 'm', min: -400, max: 5000, whole: true })
+  elevationM!: number;
+
+  @NumberBetween({ label: 'Room', unit: '°C', min: 5, max: 45 })
+  roomC!: number;
 }
 
 const stand = (point: SchoolPoint, label: string) => OneOf({ label, values: SCHOOLS[point] });

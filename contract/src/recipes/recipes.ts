@@ -5,6 +5,7 @@ import {
   type Agitation,
   type BrewPlan,
   type CalibratedForecast,
+  type ExtractionWindow,
   type LotPrior,
   type Pour,
   type Schools,
@@ -12,7 +13,7 @@ import {
 } from '@vendu/core';
 import type { BrewListItem } from '../brews/brews.js';
 import type { PublicationView } from '../publications/publications.js';
-import { StandsDto } from '../kit/kitDtos.js';
+import { StandsDto, WindowDto } from '../kit/kitDtos.js';
 import { NumberBetween, OneOf, TextUpTo } from '../validation/decorators.js';
 
 const MOST_POURS = 12;
@@ -82,6 +83,35 @@ export class NewRecipeDto {
   @id('Grinder')
   grinderId!: number;
 
+  /** `null` for the brewer's usual one. */
+  @ValidateIf((_, value) => value !== null)
+  @id('Paper')
+  paperId: number | null = null;
+
+  @ValidateIf((_, value) => value !== null)
+  @id('Water')
+  waterId: number | null = null;
+
+  @ValidateIf((_, value) => value !== null)
+  @id('Kettle')
+  kettleId: number | null = null;
+
+  /** What this recipe aims at; `null` for what its school makes of the house's window. */
+  @ValidateIf((_, value) => value !== null)
+  @ValidateNested()
+  @Type(() => WindowDto)
+  aim: WindowDto | null = null;
+
+  /** A plan to keep in place of the starting recipe, as one scaled from another brewer. */
+  @ValidateIf((_, value) => value !== null)
+  @ValidateNested()
+  @Type(() => PlanDto)
+  plan: PlanDto | null = null;
+
+  /** Where the plan comes from; of a plan given only. */
+  @TextUpTo({ label: 'What changed and why', max: 500 })
+  note: string = '';
+
   /** Rules of the starting recipe that somebody switched off for this lot. */
   @IsArray({ message: 'Rules switched off must be a list.' })
   @ArrayMaxSize(60, { message: 'At most 60 rules can be switched off.' })
@@ -93,6 +123,22 @@ export class NewRecipeDto {
   @ValidateNested()
   @Type(() => StandsDto)
   schools: StandsDto | null = null;
+}
+
+/** Water, kettle and aim of a recipe; they may change under it, as its paper and brewer may not. */
+export class RecipeSetupDto {
+  @ValidateIf((_, value) => value !== null)
+  @id('Water')
+  waterId: number | null = null;
+
+  @ValidateIf((_, value) => value !== null)
+  @id('Kettle')
+  kettleId: number | null = null;
+
+  @ValidateIf((_, value) => value !== null)
+  @ValidateNested()
+  @Type(() => WindowDto)
+  aim: WindowDto | null = null;
 }
 
 /** Stands of one recipe where they are not the house's; `null` for the house's. */
@@ -176,7 +222,15 @@ export interface RecipeView {
   lot: { id: number; name: string; country: string; process: string; additions: string };
   brewerId: number;
   brewerName: string;
-  brewerPaper: string;
+  paperId: number;
+  paperName: string;
+  /** `null` where nobody said. */
+  waterId: number | null;
+  waterName: string | null;
+  kettleId: number | null;
+  kettleName: string | null;
+  /** What it aims at by itself; `null` where its school and the house say. */
+  aim: ExtractionWindow | null;
   grinderId: number;
   grinderName: string;
   /** Newest first. */

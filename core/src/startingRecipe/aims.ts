@@ -9,10 +9,12 @@ const BY_SCHOOL: Record<Schools['aim'], Partial<ExtractionWindow>> = {
   'high-yield': { yieldLowPercent: 20, yieldHighPercent: 23 },
 };
 
-/** The window a recipe aims at: the house's, moved where its school aims elsewhere. */
+/** The window a recipe aims at: its own where it has one, else the house's, moved where its school aims elsewhere. */
 export function aimOf(
   houseWindow: ExtractionWindow,
   { aim }: Pick<Schools, 'aim'> = USUAL_SCHOOLS,
+  own: ExtractionWindow | null = null,
 ): ExtractionWindow {
+  if (own) return own;
   return { ...houseWindow, ...BY_SCHOOL[aim] };
 }

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { PAPER_PER_M } from '../brewModel/hardware.js';
 import { planRatio } from '../plan/plan.js';
 import type { StartingFacts } from './facts.js';
 import { startingRecipe } from './startingRecipe.js';
@@ -48,7 +49,7 @@ const LOTS: [string, Partial<StartingFacts> & Pick<StartingFacts, 'process'>, Ex
   ['decaffeinated', { process: 'decaffeinated' }, { ratio: [14, 15.5], grindUm: [600, 680] }],
   [
     'natural for sharing, thick paper',
-    { process: 'natural', brewer: { shape: 'carafe', usualDoseG: 32 } },
+    { process: 'natural', brewer: { shape: 'carafe', usualDoseG: 32 }, paperPerM: PAPER_PER_M.thick },
     { grindUm: [840, 1000], drawdownS: [240, 360] },
   ],
   [

@@ -1,5 +1,7 @@
+import { PAPER_PER_M } from '../brewModel/hardware.js';
 import type { ElevationRange } from '../quantity/elevation.js';
 import { USUAL_SCHOOLS, type SchoolPoint, type Schools } from '../schools/schools.js';
+import type { WaterFacts } from './kitNotes.js';
 import type { BrewerShape, LotSign, Process, RoastLevel } from '../vocabulary.js';
 
 /** What is known before the first brew of a lot, and what it will be brewed with. */
@@ -11,6 +13,11 @@ export interface StartingFacts {
   roastLevel: RoastLevel | null;
   roastAgeDays: number;
   brewer: { shape: BrewerShape; usualDoseG: number };
+  /** Resistance of the wet paper, 1/m; an ordinary one if left out. */
+  paperPerM?: number;
+  water?: WaterFacts;
+  /** Smallest step of the kettle's thermostat, C. */
+  kettleStepC?: number;
   /** What was noticed of it. */
   signs?: readonly LotSign[];
   /** The house's stands; where most stand if left out. */
@@ -24,6 +31,10 @@ const HIGH_ELEVATION_M = 1700;
 /** Up to here a lot counts as grown low, m (common practice). */
 const LOW_ELEVATION_M = 1200;
 
+/** Up to here a paper counts as fast, and from there on as thick, 1/m: between the calibrated papers of {@link PAPER_PER_M}. */
+const FAST_PAPER_PER_M = 1.45e8;
+const THICK_PAPER_PER_M = 3.6e8;
+
 function middleElevationM({ elevation }: Pick<StartingFacts, 'elevation'>): number | null {
   return elevation === null ? null : (elevation.fromM + elevation.toM) / 2;
 }
@@ -36,6 +47,14 @@ export function isHighGrown(facts: StartingFacts): boolean {
 export function isLowGrown(facts: StartingFacts): boolean {
   const middleM = middleElevationM(facts);
   return middleM !== null && middleM <= LOW_ELEVATION_M;
+}
+
+export function isInFastPaper({ paperPerM = PAPER_PER_M.ordinary }: StartingFacts): boolean {
+  return paperPerM <= FAST_PAPER_PER_M;
+}
+
+export function isInThickPaper({ paperPerM = PAPER_PER_M.ordinary }: StartingFacts): boolean {
+  return paperPerM >= THICK_PAPER_PER_M;
 }
 
 /** Fermented long enough to give itself up early and to turn boozy when pushed. */

@@ -25,6 +25,7 @@ const start = (more: Partial<Parameters<typeof fittedStart>[0]> = {}) =>
     switchedOff: [],
     kit: CONE_KIT,
     houseWindow: CLASSIC_WINDOW,
+    aim: null,
     reach: REACH,
     similar: [],
     ...more,
@@ -63,6 +64,13 @@ describe('the starting recipe with the grind set by the model', () => {
       missOf(asRuled.drawdownS, asRuled.yieldPercent) + 0.1,
     );
     expect(plan.grindUm).toBe(grindFit.grindUm);
+  });
+
+  it('aims where the recipe aims, before its school and the house', () => {
+    const high = { ...CLASSIC_WINDOW, yieldLowPercent: 22, yieldHighPercent: 24 };
+    const { grindFit } = start({ aim: high }).reasons;
+    expect(grindFit.targetYieldPercent).toBe(23);
+    expect(grindFit.grindUm).toBeLessThan(start().reasons.grindFit.grindUm);
   });
 
   it('goes coarser in a slow paper than in a fast one', () => {

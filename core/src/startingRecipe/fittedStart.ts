@@ -21,6 +21,7 @@ export interface FittedStart extends StartingRecipe {
  * drain time and the yield, from what process, elevation and roast say of the lot and from what lots like it
  * turned out to be.
  *
+ * @param aim - what this recipe aims at; `null` for what its school of aims makes of the house's window
  * @param reach - finest and coarsest size of the grinder, um
  * @param similar - finished lots of the house, as `similarLots` chose them
  */
@@ -29,6 +30,7 @@ export function fittedStart({
   switchedOff,
   kit,
   houseWindow,
+  aim,
   reach,
   similar,
 }: {
@@ -36,6 +38,7 @@ export function fittedStart({
   switchedOff: readonly string[];
   kit: BrewKit;
   houseWindow: ExtractionWindow;
+  aim: ExtractionWindow | null;
   reach: { finestUm: number; coarsestUm: number };
   similar: readonly SimilarLot[];
 }): FittedStart {
@@ -52,7 +55,7 @@ export function fittedStart({
     plan: byRules,
     kit,
     factors: calibration.factors,
-    aim: aimOf(houseWindow, facts.schools),
+    aim: aimOf(houseWindow, facts.schools, aim),
     roastAgeDays,
     reach,
   });

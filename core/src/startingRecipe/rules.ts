@@ -1,6 +1,14 @@
 import type { Figure } from './figures.js';
 import { SCHOOL_RULES } from './schoolRules.js';
-import { hasSign, isHighGrown, isLongFermented, isLowGrown, type StartingFacts } from './facts.js';
+import {
+  hasSign,
+  isHighGrown,
+  isInFastPaper,
+  isInThickPaper,
+  isLongFermented,
+  isLowGrown,
+  type StartingFacts,
+} from './facts.js';
 import type { SchoolPoint } from '../schools/schools.js';
 
 /** One push of a rule on one figure. */
@@ -184,14 +192,20 @@ export const STARTING_RULES: readonly StartingRule[] = [
     pushes: [{ figure: 'grindUm', by: 30 }],
   },
   {
-    id: 'thick-paper-carafe',
+    id: 'thick-paper',
     because: 'thick paper: slow, so coarser, cooler and more time',
-    applies: ({ brewer }) => brewer.shape === 'carafe',
+    applies: isInThickPaper,
     pushes: [
       { figure: 'grindUm', by: 120 },
       { figure: 'kettleC', by: -1 },
       { figure: 'drawdownS', by: 45 },
     ],
+  },
+  {
+    id: 'fast-paper',
+    because: 'fast paper: it can be ground finer without bitterness',
+    applies: isInFastPaper,
+    pushes: [{ figure: 'grindUm', by: -20 }],
   },
   {
     id: 'deep-bed',

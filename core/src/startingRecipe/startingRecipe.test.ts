@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import fc from 'fast-check';
+import { PAPER_PER_M } from '../brewModel/hardware.js';
 import { planWaterG, pourEndS } from '../plan/plan.js';
 import { planFaults } from '../plan/planFaults.js';
 import { USUAL } from '../plan/planWarnings.js';
@@ -66,7 +67,9 @@ describe('the starting recipe', () => {
     ['fresh roast: longer bloom', { roastAgeDays: 3 }, {}, 'bloomS', 1],
     ['aged roast: shorter bloom', { roastAgeDays: 20 }, {}, 'bloomS', -1],
     ['cone finer than flat bottom', {}, { brewer: { shape: 'flat-bottom', usualDoseG: 16 } }, 'grindUm', -1],
-    ['thick paper: coarser', { brewer: { shape: 'carafe', usualDoseG: 16 } }, {}, 'grindUm', 1],
+    ['thick paper: coarser', { paperPerM: PAPER_PER_M.thick }, {}, 'grindUm', 1],
+    ['thick paper: cooler', { paperPerM: PAPER_PER_M.thick }, {}, 'kettleC', -1],
+    ['fast paper: finer', { paperPerM: PAPER_PER_M.fast }, {}, 'grindUm', -1],
     ['delicate: stiller', { signs: ['delicate'] }, {}, 'bloomSwirls', -1],
     ['prone to dryness: coarser', { signs: ['prone-to-dryness'] }, {}, 'grindUm', 1],
     ['prone to dryness: an earlier end', { signs: ['prone-to-dryness'] }, {}, 'drawdownS', -1],
@@ -112,6 +115,28 @@ describe('the starting recipe', () => {
     const kettle = startingRecipe(facts).reasons.figures.find(({ figure }) => figure === 'kettleC');
     // Computed: water boils at 93.32 °C at 2000 m.
     expect(kettle).toMatchObject({ limitedBy: 'boiling-point', value: 93 });
+  });
+
+  it('steps the kettle as its thermostat does, never hotter, and says so', () => {
+    const kettle = (kettleStepC: number) =>
+      startingRecipe({ ...PLAIN, ...high, kettleStepC }).reasons.figures.find(
+        ({ figure }) => figure === 'kettleC',
+      );
+    expect(kettle(1)).toMatchObject({ limitedBy: null, value: 96 });
+    expect(kettle(5)).toMatchObject({ limitedBy: 'kettle-step', value: 95 });
+  });
+
+  it('says what the water does to the cup, since no figure answers to it', () => {
+    const note = (alkalinityMgPerL: number, mineralsMgPerL: number) =>
+      startingRecipe({
+        ...PLAIN,
+        water: { name: 'Tap', hardnessMgPerL: 60, alkalinityMgPerL, mineralsMgPerL },
+      }).reasons.kitNotes?.[0]?.note;
+    // Common practice: stated waters carry 80 to 120 mg/L; alkalinity takes acidity away.
+    expect(note(40, 100)).toBe('Tap: 100 mg/L of minerals, as recipes are stated with');
+    expect(note(120, 230)).toMatch(/more than the 80 to 120 .*; its alkalinity of 120 damps acidity/);
+    expect(note(5, 20)).toMatch(/less than .*; its alkalinity of 5 leaves acidity bare/);
+    expect(startingRecipe(PLAIN).reasons.kitNotes).toBeUndefined();
   });
 
   it('explains every figure: house value and pushes add up, unless a limit is named', () => {
@@ -175,6 +200,8 @@ describe('the starting recipe', () => {
                   })
                 )
                   reached.add(rule.id);
+    for (const paperPerM of Object.values(PAPER_PER_M))
+      for (const rule of STARTING_RULES) if (rule.applies({ ...PLAIN, paperPerM })) reached.add(rule.id);
     for (const { schools } of ONE_STAND_APART)
       for (const rule of STARTING_RULES)
         if (rule.applies({ ...PLAIN, signs: LOT_SIGNS, schools })) reached.add(rule.id);

@@ -11,6 +11,7 @@ import {
 } from './figures.js';
 import { STARTING_RULES, type StartingRule } from './rules.js';
 import type { GrindFit } from './fitGrind.js';
+import { waterNote, type KitNote } from './kitNotes.js';
 import { schoolNotes, type SchoolNote } from './schoolNotes.js';
 import type { SchoolPoint } from '../schools/schools.js';
 
@@ -34,7 +35,7 @@ export interface FigureReason {
   houseValue: number;
   steps: FigureStep[];
   /** Why the sum of the pushes was not taken as it was; `null` where it was. */
-  limitedBy: 'usual-span' | 'boiling-point' | null;
+  limitedBy: 'usual-span' | 'boiling-point' | 'kettle-step' | null;
   value: number;
 }
 
@@ -50,6 +51,8 @@ export interface StartingReasons {
   derived: DerivedReason[];
   /** What the house's schools say beyond figures; left out in recipes older than the schools. */
   notes?: SchoolNote[];
+  /** What the water says; left out where none was chosen. */
+  kitNotes?: KitNote[];
   /** How the model set the grind; left out where it was not asked. */
   grindFit?: GrindFit;
 }
@@ -75,7 +78,7 @@ export function startingRecipe(
   const speaking = STARTING_RULES.filter((rule) => rule.applies(facts));
   const boilingC = boilingPointC({ elevationM: facts.labElevationM });
   const figureReasons = (Object.keys(HOUSE_FIGURES) as Figure[]).map((figure) =>
-    reasonFor({ figure, speaking, switchedOff, boilingC }),
+    reasonFor({ figure, speaking, switchedOff, boilingC, kettleStepC: facts.kettleStepC }),
   );
   const figures = Object.fromEntries(
     figureReasons.map(({ figure, value }) => [figure, value]),
@@ -87,6 +90,7 @@ export function startingRecipe(
       figures: figureReasons,
       derived: derivedReasons(plan, figures),
       notes: schoolNotes(facts.schools),
+      ...(facts.water ? { kitNotes: [waterNote(facts.water)] } : {}),
     },
   };
 }
@@ -96,11 +100,13 @@ function reasonFor({
   speaking,
   switchedOff,
   boilingC,
+  kettleStepC,
 }: {
   figure: Figure;
   speaking: readonly StartingRule[];
   switchedOff: readonly string[];
   boilingC: number;
+  kettleStepC: number | undefined;
 }): FigureReason {
   const active = speaking.filter(({ id }) => !switchedOff.includes(id));
   const steps = speaking.flatMap((rule): FigureStep[] =>
@@ -120,7 +126,13 @@ function reasonFor({
   const { low, high, step } = FIGURE_LIMITS[figure];
   const inSpan = roundTo(Math.min(high, Math.max(low, wanted)), step);
   if (figure === 'kettleC' && inSpan > boilingC) {
-    return { figure, houseValue, steps, limitedBy: 'boiling-point', value: Math.floor(boilingC) };
+    const value = Math.floor(boilingC / (kettleStepC ?? step)) * (kettleStepC ?? step);
+    return { figure, houseValue, steps, limitedBy: 'boiling-point', value };
+  }
+  if (figure === 'kettleC' && kettleStepC !== undefined && roundTo(inSpan, kettleStepC) !== inSpan) {
+    // Downwards: the water must not be hotter than any reason asks for.
+    const value = Math.floor(inSpan / kettleStepC) * kettleStepC;
+    return { figure, houseValue, steps, limitedBy: 'kettle-step', value };
   }
   const limitedBy = wanted < low || wanted > high ? 'usual-span' : null;
   return { figure, houseValue, steps, limitedBy, value: inSpan };

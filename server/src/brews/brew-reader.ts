@@ -1,12 +1,14 @@
 import { Injectable } from '@nestjs/common';
 import { QueryTypes } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
+import type { BrewPlan, StepDone } from '@vendu/core';
 import type { BrewListItem } from '@vendu/contract';
+import { numberOrNull, parsedJson } from '../database/raw-row.js';
 import { PersonModel } from '../people/person.model.js';
 import { RoastBatchModel } from '../lots/roast-batch.model.js';
 import { RecipeVersionModel } from '../recipes/recipe-version.model.js';
 import { BrewModel } from './brew.model.js';
-import { brewListItem, resultOf } from './brew-views.js';
+import { brewListItem, resultOf, type WeighedBrew } from './brew-views.js';
 import { ReadingModel } from './reading.model.js';
 
 /** What a list of brews needs loaded with each. */
@@ -16,6 +18,17 @@ export const LIST_PARTS = [
   { model: PersonModel, as: 'brewer', attributes: ['id', 'name'] },
   { model: RoastBatchModel, attributes: ['id', 'roastedOn'] },
 ];
+
+/** A brew in plain columns, as a list of many lots wants it. */
+interface MeasuredRow {
+  lotId: number;
+  doseG: string | number | null;
+  waterG: string | number | null;
+  beverageG: string | number | null;
+  plan: BrewPlan | string;
+  steps: StepDone[] | string;
+  readings: string;
+}
 
 /** Reads the trail of brews of lots; numbers count within the lot, in the order brewed. */
 @Injectable()
@@ -41,21 +54,21 @@ export class BrewReader {
     lotIds: readonly number[],
   ): Promise<Map<number, { strengthPercent: number; yieldPercent: number; basis: 'weighed' | 'assumed' }>> {
     if (lotIds.length === 0) return new Map();
-    const newest = await this.sequelize.query<{ id: number }>(
-      `SELECT id FROM (
-        SELECT brews.id, ROW_NUMBER() OVER (PARTITION BY brews.lot_id ORDER BY brews.started_at DESC, brews.id DESC) AS place
-        FROM brews WHERE brews.lot_id IN (:lotIds) AND brews.set_aside_at IS NULL
-          AND EXISTS (SELECT 1 FROM readings WHERE readings.brew_id = brews.id AND readings.removed_at IS NULL)
-      ) AS measured WHERE place = 1`,
+    const rows = await this.sequelize.query<MeasuredRow>(
+      `SELECT lot_id AS lotId, dose_g AS doseG, water_g AS waterG, beverage_g AS beverageG, plan, steps,
+        (SELECT GROUP_CONCAT(tds_percent) FROM readings
+          WHERE readings.brew_id = brews.id AND readings.removed_at IS NULL) AS readings
+      FROM brews WHERE id IN (
+        SELECT (SELECT newest.id FROM brews AS newest
+          WHERE newest.lot_id = lots.id AND newest.set_aside_at IS NULL
+            AND EXISTS (SELECT 1 FROM readings WHERE readings.brew_id = newest.id AND readings.removed_at IS NULL)
+          ORDER BY newest.started_at DESC, newest.id DESC LIMIT 1)
+        FROM lots WHERE lots.id IN (:lotIds))`,
       { type: QueryTypes.SELECT, replacements: { lotIds: [...lotIds] } },
     );
-    const rows = await BrewModel.findAll({
-      where: { id: newest.map(({ id }) => id) },
-      include: [{ model: ReadingModel, where: { removedAt: null }, required: false }],
-    });
     return new Map(
       rows.flatMap((row) => {
-        const result = resultOf(row);
+        const result = resultOf(measuredBrew(row));
         if (result === null) return [];
         const { strength, yield: extraction } = result;
         return [
@@ -75,4 +88,15 @@ export class BrewReader {
   async ofLot(lotId: number): Promise<BrewListItem[]> {
     return (await this.ofLots([lotId])).get(lotId) ?? [];
   }
+}
+
+function measuredBrew({ doseG, waterG, beverageG, plan, steps, readings }: MeasuredRow): WeighedBrew {
+  return {
+    doseG: numberOrNull(doseG),
+    waterG: numberOrNull(waterG),
+    beverageG: numberOrNull(beverageG),
+    plan: parsedJson(plan),
+    steps: parsedJson(steps),
+    readings: readings.split(',').map((tdsPercent) => ({ tdsPercent: Number(tdsPercent) })),
+  };
 }

@@ -2,21 +2,32 @@ import { brewResult, pouredWaterG, roastAgeDays, type BrewResult } from '@vendu/
 import type { BrewListItem } from '@vendu/contract';
 import type { BrewModel } from './brew.model.js';
 
+/** What the figures of a brew are worked out from. */
+export type WeighedBrew = Pick<BrewModel, 'doseG' | 'waterG' | 'beverageG' | 'plan' | 'steps'> & {
+  readings: readonly { tdsPercent: number }[];
+};
+
 /** The water of a brew: as written down, else as the plan says, and which of the two it is. */
-export function brewWater(brew: BrewModel): { waterG: number; basis: 'as-weighed' | 'as-planned' } {
+export function brewWater(brew: Omit<WeighedBrew, 'readings'>): {
+  waterG: number;
+  basis: 'as-weighed' | 'as-planned';
+} {
   if (brew.waterG !== null) return { waterG: brew.waterG, basis: 'as-weighed' };
   return pouredWaterG({ plan: brew.plan, done: brew.steps });
 }
 
 /** The dose of a brew: as weighed, else as the plan says, and which of the two it is. */
-export function brewDose(brew: BrewModel): { doseG: number; basis: 'as-weighed' | 'as-planned' } {
+export function brewDose(brew: Omit<WeighedBrew, 'readings'>): {
+  doseG: number;
+  basis: 'as-weighed' | 'as-planned';
+} {
   return brew.doseG === null
     ? { doseG: brew.plan.doseG, basis: 'as-planned' }
     : { doseG: brew.doseG, basis: 'as-weighed' };
 }
 
 /** Needs `readings` loaded. */
-export function resultOf(brew: BrewModel): BrewResult | null {
+export function resultOf(brew: WeighedBrew): BrewResult | null {
   return brewResult({
     doseG: brewDose(brew).doseG,
     // What was added to the finished beverage is in it and in no bed.

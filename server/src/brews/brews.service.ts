@@ -19,6 +19,7 @@ import { PersonModel } from '../people/person.model.js';
 import { invalidField, notFound, ProblemError } from '../problem/problem-error.js';
 import { RecipeVersionModel } from '../recipes/recipe-version.model.js';
 import { RecipeModel } from '../recipes/recipe.model.js';
+import { numberOrNull } from '../database/raw-row.js';
 import { BrewModel } from './brew.model.js';
 import { BrewReader, LIST_PARTS } from './brew-reader.js';
 import { brewDose, brewListItem, brewWater } from './brew-views.js';
@@ -206,10 +207,6 @@ function correctionView({
     by: corrector.name,
     at: createdAt.toISOString(),
   };
-}
-
-function numberOrNull(value: unknown): number | null {
-  return value === null || value === undefined ? null : Number(value);
 }
 
 /** JSON columns want plain objects, not class instances. */

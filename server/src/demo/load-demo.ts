@@ -4,6 +4,7 @@ import { Op, type Transaction } from 'sequelize';
 import type { Sequelize } from 'sequelize-typescript';
 import {
   INTENSITIES,
+  calibrateLot,
   fittedStart,
   planWaterG,
   roastAgeDays,
@@ -44,6 +45,7 @@ import {
   DEMO_LOTS,
   GRINDERS,
   HOUSE,
+  HOUSE_WATER,
   INSTRUMENTS,
   KETTLES,
   PAPERS,
@@ -59,6 +61,9 @@ interface Ground {
   people: PersonModel[];
   brewers: BrewerView[];
   grinders: GrinderModel[];
+  /** What the house brews with. */
+  waterId: number;
+  kettleId: number | null;
   random: () => number;
   transaction: Transaction;
 }
@@ -95,11 +100,11 @@ export async function loadDemo(sequelize: Sequelize): Promise<boolean> {
       row.paper = at(papers, at(BREWERS, index).paper);
       return brewerView(row);
     });
-    await KettleModel.bulkCreate(
+    const [kettle] = await KettleModel.bulkCreate(
       KETTLES.map((each) => ({ ...each })),
       { transaction },
     );
-    await WaterModel.bulkCreate(
+    const waters = await WaterModel.bulkCreate(
       WATERS.map((each) => ({ ...each })),
       { transaction },
     );
@@ -108,7 +113,15 @@ export async function loadDemo(sequelize: Sequelize): Promise<boolean> {
       GRINDERS.map((each) => ({ ...each })),
       { transaction },
     );
-    const ground: Ground = { people, brewers, grinders, random: seededRandom(SEED), transaction };
+    const ground: Ground = {
+      people,
+      brewers,
+      grinders,
+      waterId: at(waters, HOUSE_WATER).id,
+      kettleId: kettle?.id ?? null,
+      random: seededRandom(SEED),
+      transaction,
+    };
     for (const lot of DEMO_LOTS) await loadLot(lot, ground);
     await refreshLotProgress(sequelize, undefined, transaction);
   });
@@ -139,7 +152,15 @@ async function loadLot(lot: DemoLot, ground: Ground): Promise<void> {
   const brewer = at(ground.brewers, lot.recipe.brewer);
   const grinder = at(ground.grinders, lot.recipe.grinder);
   const recipe = await RecipeModel.create(
-    { lotId: row.id, brewerId: brewer.id, grinderId: grinder.id, createdBy: creator.id },
+    {
+      lotId: row.id,
+      brewerId: brewer.id,
+      grinderId: grinder.id,
+      paperId: brewer.paperId,
+      waterId: ground.waterId,
+      kettleId: ground.kettleId,
+      createdBy: creator.id,
+    },
     { transaction },
   );
   const firstDaysAgo = lot.brews[0]?.daysAgo ?? 0;
@@ -151,12 +172,14 @@ async function loadLot(lot: DemoLot, ground: Ground): Promise<void> {
       batch,
       onDate: dateDaysAgo(firstDaysAgo),
       brewer,
+      paper: { resistancePerM: brewer.paperResistancePerM },
       schools: USUAL_SCHOOLS,
       labElevationM: HOUSE.elevationM,
     }),
     switchedOff: [],
     kit,
     houseWindow: HOUSE,
+    aim: null,
     reach: { finestUm: Math.min(...sizes), coarsestUm: Math.max(...sizes) },
     similar: [],
   });
@@ -290,6 +313,9 @@ async function reach(
   );
 }
 
+/** On this thread: nobody else is waiting while the demo is loaded. */
+const calibrate = (input: Parameters<typeof calibrateLot>[0]) => Promise.resolve(calibrateLot(input));
+
 /** Finished lots teach the next ones, as acceptance does outside the demo. */
 async function keepEvidenceOfFinished(sequelize: Sequelize): Promise<void> {
   const reader = new BrewReader(sequelize);
@@ -300,7 +326,12 @@ async function keepEvidenceOfFinished(sequelize: Sequelize): Promise<void> {
     ],
   });
   for (const { lotId, brewer } of recipes) {
-    await keepEvidence({ lotId, brews: await reader.ofLot(lotId), kit: kitOf(brewerView(brewer)) });
+    await keepEvidence({
+      lotId,
+      brews: await reader.ofLot(lotId),
+      kit: kitOf(brewerView(brewer)),
+      calibrate,
+    });
   }
 }
 

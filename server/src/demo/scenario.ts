@@ -92,6 +92,9 @@ export const WATERS: Partial<WaterDto>[] = [
   },
 ];
 
+/** The water its recipes are brewed with. */
+export const HOUSE_WATER = 1;
+
 export const INSTRUMENTS = [
   { kind: 'refractometer', name: 'Bench refractometer', resolution: 0.01, zeroEveryDays: 1, zeroDaysAgo: 0 },
   { kind: 'scale', name: 'Left scale', resolution: 0.1, zeroEveryDays: 30, zeroDaysAgo: 12 },

@@ -10,10 +10,13 @@ import type {
   HouseView,
   InstrumentDto,
   KettleDto,
+  KettleView,
   KitView,
   PaperDto,
+  PaperView,
   SchoolsDto,
   WaterDto,
+  WaterView,
   ZeroCheckDto,
 } from '@vendu/contract';
 import { PersonModel } from '../people/person.model.js';
@@ -32,6 +35,7 @@ import {
   paperView,
   waterView,
 } from './kit-views.js';
+import { refuseReversedWindow } from './reversed-window.js';
 import { PaperModel } from './paper.model.js';
 import { WaterModel } from './water.model.js';
 import { ZeroCheckModel } from './zero-check.model.js';
@@ -81,10 +85,28 @@ export class KitService {
     return grinderView(row);
   }
 
-  /** What a brewer, its usual paper and the room are to the brew model. */
-  async brewKit(brewer: BrewerView): Promise<BrewKit> {
+  async paper(id: number): Promise<PaperView> {
+    const row = await PaperModel.findByPk(id);
+    if (!row) throw notFound('paper');
+    return paperView(row);
+  }
+
+  async kettle(id: number): Promise<KettleView> {
+    const row = await KettleModel.findByPk(id);
+    if (!row) throw notFound('kettle');
+    return kettleView(row);
+  }
+
+  async water(id: number): Promise<WaterView> {
+    const row = await WaterModel.findByPk(id);
+    if (!row) throw notFound('water');
+    return waterView(row);
+  }
+
+  /** What a brewer, a paper in it and the room are to the brew model. */
+  async brewKit(brewer: BrewerView, { resistancePerM }: PaperView): Promise<BrewKit> {
     const { roomC, elevationM } = await this.house();
-    return { brewer: brewer.geometry, paperPerM: brewer.paperResistancePerM, ambientC: roomC, elevationM };
+    return { brewer: brewer.geometry, paperPerM: resistancePerM, ambientC: roomC, elevationM };
   }
 
   async savePaper(id: number | null, paper: PaperDto): Promise<KitView> {
@@ -150,8 +172,7 @@ export class KitService {
   }
 
   async saveHouse(house: HouseDto): Promise<KitView> {
-    refuseReversed(house, 'tdsLowPercent', 'tdsHighPercent', 'Strength');
-    refuseReversed(house, 'yieldLowPercent', 'yieldHighPercent', 'Yield');
+    refuseReversedWindow(house);
     await save(HouseModel, 1, 'house', house.revision, house);
     return this.kit();
   }
@@ -199,13 +220,4 @@ function reachedBy(
 ): number {
   const reached = concentrates.reduce((sum, each) => sum + each.gPerL * each[field], base);
   return Math.round(reached * 10) / 10;
-}
-
-function refuseReversed<F extends string>(values: Record<F, number>, low: F, high: F, label: string): void {
-  if (values[low] < values[high]) return;
-  throw invalidField({
-    field: high,
-    message: `${label} must end above where it begins, ${values[low]} %.`,
-    allowed: `above ${values[low]} %`,
-  });
 }

@@ -10,6 +10,7 @@ import {
   type RecipeListItem,
 } from '@vendu/contract';
 import type { BrewReader } from '../brews/brew-reader.js';
+import { numberOrNull, parsedJson } from '../database/raw-row.js';
 import { daysSince, daysUntil } from './days.js';
 
 interface LotRow {
@@ -28,6 +29,8 @@ interface LotRow {
   lastBrewedAt: Date | null;
   latestRoastedOn: string | null;
   launchOn: string | null;
+  /** How many lots fit; of filtered pages only. */
+  total: number | bigint | null;
 }
 
 interface RecipeRow extends Omit<RecipeListItem, 'accepted' | 'signedOff' | 'plan'> {
@@ -59,41 +62,55 @@ export async function readLotsPage(
   brews: BrewReader,
   query: LotsQueryDto,
 ): Promise<LotsPageView> {
-  const { statement, countStatement, replacements } = lotsStatement(query);
-  const select = { type: QueryTypes.SELECT, replacements } as const;
-  const [rows, counts, stages] = await Promise.all([
-    sequelize.query<LotRow>(statement, select),
-    sequelize.query<{ total: number | bigint }>(countStatement, select),
-    sequelize.query<{ stage: LotStage; count: number | bigint }>(STAGES, { type: QueryTypes.SELECT }),
+  const { statement, replacements } = lotsStatement(query);
+  const [rows, counts] = await Promise.all([
+    sequelize.query<LotRow>(statement, { type: QueryTypes.SELECT, replacements }),
+    sequelize.query<CountRow>(COUNTS, { type: QueryTypes.SELECT }),
   ]);
+  // Past the last page no row is left to say how many there are.
+  if (rows.length === 0 && query.page > 1) {
+    return { ...(await readLotsPage(sequelize, brews, { ...query, page: 1 })), lots: [] };
+  }
   const ids = rows.map(({ id }) => id);
   const [recipes, lastResults] = await Promise.all([
     newestRecipes(sequelize, ids),
     brews.lastMeasuredOf(ids),
   ]);
+  const inAll = counts.reduce((sum, { count }) => sum + Number(count), 0);
   return {
-    total: Number(counts[0]?.total ?? 0),
-    countByStage: Object.fromEntries(stages.map(({ stage, count }) => [stage, Number(count)])),
+    total: isFiltered(query) ? Number(rows[0]?.total ?? 0) : inAll,
+    countByStage: Object.fromEntries(counts.map(({ stage, count }) => [stage, Number(count)])),
     lots: rows.map((row) => listItem(row, recipes.get(row.id) ?? null, lastResults.get(row.id) ?? null)),
   };
 }
 
-export const STAGES = 'SELECT stage, COUNT(*) AS count FROM lots GROUP BY stage';
+interface CountRow {
+  stage: LotStage;
+  count: number | bigint;
+}
 
-/** The statements that find and count the lots of a page; the measure of the page's speed runs them bare. */
-export function lotsStatement(query: LotsQueryDto): {
+const COUNTS = 'SELECT stage, COUNT(*) AS count FROM lots GROUP BY stage';
+
+function isFiltered({ search, stage, process }: LotsQueryDto): boolean {
+  return search.trim() !== '' || stage !== undefined || process !== undefined;
+}
+
+/**
+ * The page's ids first, whole rows only for those. All lots are walked in the order of an index; filtered ones are
+ * read through once, which finds and counts them together: an index would be walked to its end for few rows.
+ */
+function lotsStatement(query: LotsQueryDto): {
   statement: string;
-  countStatement: string;
   replacements: Record<string, string | number>;
 } {
   const order = orderOf(query);
+  const chosen = isFiltered(query)
+    ? `SELECT id, COUNT(*) OVER () AS total FROM lots USE INDEX () WHERE ${conditionsOf(query)}`
+    : 'SELECT id, NULL AS total FROM lots';
   return {
-    // The page's ids first, by index where one serves; whole rows only for those.
-    statement: `SELECT ${COLUMNS} FROM lots JOIN (
-        SELECT id FROM lots WHERE ${conditionsOf(query)} ORDER BY ${order}
-        LIMIT ${LOTS_PER_PAGE} OFFSET ${(query.page - 1) * LOTS_PER_PAGE}
+    statement: `SELECT ${COLUMNS}, total FROM lots JOIN (
+        ${chosen} ORDER BY ${order} LIMIT ${LOTS_PER_PAGE} OFFSET ${(query.page - 1) * LOTS_PER_PAGE}
       ) AS chosen USING (id) ORDER BY ${order}`,
-    countStatement: `SELECT COUNT(*) AS total FROM lots WHERE ${conditionsOf(query)}`,
     replacements: {
       search: `%${query.search.trim().replace(/[\\%_]/g, '\\$&')}%`,
       stage: query.stage ?? '',
@@ -112,11 +129,7 @@ function orderOf({ sort, direction }: LotsQueryDto): string {
 function conditionsOf({ search, stage, process }: LotsQueryDto): string {
   return [
     'TRUE',
-    ...(search.trim() === ''
-      ? []
-      : [
-          '(name LIKE :search OR region LIKE :search OR farm LIKE :search OR producer LIKE :search OR variety LIKE :search)',
-        ]),
+    ...(search.trim() === '' ? [] : ['search_text LIKE :search']),
     ...(stage ? ['stage = :stage'] : []),
     ...(process ? ['process = :process'] : []),
   ].join(' AND ');
@@ -147,7 +160,7 @@ async function newestRecipes(
       recipe.lotId,
       {
         ...recipe,
-        plan: typeof plan === 'string' ? (JSON.parse(plan) as BrewPlan) : plan,
+        plan: parsedJson<BrewPlan>(plan),
         accepted: Number(accepted) > 0,
         signedOff: Number(signedOff) > 0,
       },
@@ -156,7 +169,7 @@ async function newestRecipes(
 }
 
 function listItem(
-  { brewedG, leftG, lastBrewedAt, latestRoastedOn, ...row }: LotRow,
+  { brewedG, leftG, lastBrewedAt, latestRoastedOn, total: _, ...row }: LotRow,
   recipe: RecipeListItem | null,
   last: { strengthPercent: number; yieldPercent: number; basis: 'weighed' | 'assumed' } | null,
 ): LotListItem {
@@ -167,7 +180,7 @@ function listItem(
     daysToLaunch,
     roastAgeDays: latestRoastedOn === null ? null : daysSince(latestRoastedOn),
     gramsBrewedG: Number(brewedG),
-    gramsLeftG: leftG === null ? null : Number(leftG),
+    gramsLeftG: numberOrNull(leftG),
     recipe,
     lastStrengthPercent: last?.strengthPercent ?? null,
     lastYieldPercent: last?.yieldPercent ?? null,

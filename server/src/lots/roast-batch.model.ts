@@ -11,3 +11,10 @@ export class RoastBatchModel extends Model {
   @DecimalColumn(4, 1) declare lossPercent: number | null;
   @DecimalColumn(4, 1) declare endC: number | null;
 }
+
+/** The newest of a lot's roast batches; one taken in later wins on the same day. */
+export function newestBatch(batches: readonly RoastBatchModel[]): RoastBatchModel {
+  return batches.reduce((a, b) =>
+    a.roastedOn > b.roastedOn || (a.roastedOn === b.roastedOn && a.id > b.id) ? a : b,
+  );
+}

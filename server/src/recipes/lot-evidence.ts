@@ -1,30 +1,42 @@
 import type { Transaction } from 'sequelize';
-import { calibrateLot, recordedBrew, type BrewKit, type LotEvidence } from '@vendu/core';
+import { type calibrateLot, recordedBrew, type BrewKit, type LotEvidence } from '@vendu/core';
 import type { BrewListItem } from '@vendu/contract';
 import { LotModel } from '../lots/lot.model.js';
 
 /** A lot is known well enough after so many; more would only take time. */
 const MOST_BREWS = 8;
 
+/** Core's `calibrateLot`, on whichever thread. */
+type Calibrate = (input: Parameters<typeof calibrateLot>[0]) => Promise<ReturnType<typeof calibrateLot>>;
+
 /** What a lot's measured brews say of it; `null` where none was measured. */
-function evidenceOf(brews: readonly BrewListItem[], kit: BrewKit): LotEvidence | null {
+async function evidenceOf(
+  brews: readonly BrewListItem[],
+  kit: BrewKit,
+  calibrate: Calibrate,
+): Promise<LotEvidence | null> {
   const measured = brews
     .filter(({ result, isSetAside }) => result !== null && !isSetAside)
     .slice(-MOST_BREWS)
     .map((brew) => recordedBrew({ ...brew, tdsPercent: brew.result?.strength.meanPercent ?? null }, kit));
   if (measured.length === 0) return null;
-  const calibrated = calibrateLot({ brews: measured });
+  const calibrated = await calibrate({ brews: measured });
   // A record that the model cannot read teaches nothing; it must not stop the acceptance.
   return calibrated.ok ? calibrated.value.evidence : null;
 }
 
 /** Keeps what a lot's brews taught with the lot, for the starting recipes of lots to come. */
 export async function keepEvidence(
-  { lotId, brews, kit }: { lotId: number; brews: readonly BrewListItem[]; kit: BrewKit },
+  {
+    lotId,
+    brews,
+    kit,
+    calibrate,
+  }: { lotId: number; brews: readonly BrewListItem[]; kit: BrewKit; calibrate: Calibrate },
   transaction?: Transaction,
 ): Promise<void> {
   await LotModel.update(
-    { evidence: evidenceOf(brews, kit) },
+    { evidence: await evidenceOf(brews, kit, calibrate) },
     { where: { id: lotId }, transaction: transaction ?? null },
   );
 }

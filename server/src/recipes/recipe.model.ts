@@ -1,8 +1,11 @@
 import { BelongsTo, Column, DataType, HasMany, Model, Table } from 'sequelize-typescript';
 import type { NonAttribute } from 'sequelize';
-import type { Schools } from '@vendu/core';
+import type { ExtractionWindow, Schools } from '@vendu/core';
 import { BrewerModel } from '../kit/brewer.model.js';
 import { GrinderModel } from '../kit/grinder.model.js';
+import { KettleModel } from '../kit/kettle.model.js';
+import { PaperModel } from '../kit/paper.model.js';
+import { WaterModel } from '../kit/water.model.js';
 import { LotModel } from '../lots/lot.model.js';
 import { RecipeVersionModel } from './recipe-version.model.js';
 
@@ -13,6 +16,11 @@ export class RecipeModel extends Model {
   @Column(DataType.INTEGER) declare lotId: number;
   @Column(DataType.INTEGER) declare brewerId: number;
   @Column(DataType.INTEGER) declare grinderId: number;
+  @Column(DataType.INTEGER) declare paperId: number;
+  @Column(DataType.INTEGER) declare waterId: number | null;
+  @Column(DataType.INTEGER) declare kettleId: number | null;
+  /** What it aims at by itself; `null` for what its school makes of the house's window. */
+  @Column(DataType.JSON) declare aim: ExtractionWindow | null;
   /** Stands of its own; `null` for the house's. */
   @Column(DataType.JSON) declare schools: Schools | null;
   /** Rules of the starting recipe that somebody switched off. */
@@ -21,6 +29,9 @@ export class RecipeModel extends Model {
   @Column(DataType.INTEGER) declare createdBy: number;
   @BelongsTo(() => LotModel, 'lotId') declare lot: NonAttribute<LotModel>;
   @BelongsTo(() => BrewerModel, 'brewerId') declare brewer: NonAttribute<BrewerModel>;
+  @BelongsTo(() => PaperModel, 'paperId') declare paper: NonAttribute<PaperModel>;
+  @BelongsTo(() => WaterModel, 'waterId') declare water: NonAttribute<WaterModel | null>;
+  @BelongsTo(() => KettleModel, 'kettleId') declare kettle: NonAttribute<KettleModel | null>;
   @BelongsTo(() => GrinderModel, 'grinderId') declare grinder: NonAttribute<GrinderModel>;
   @HasMany(() => RecipeVersionModel, 'recipeId') declare versions: NonAttribute<RecipeVersionModel[]>;
 }

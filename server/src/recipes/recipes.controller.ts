@@ -3,23 +3,33 @@ import {
   NewRecipeDto,
   NewVersionDto,
   RecipeSchoolsDto,
+  RecipeSetupDto,
   type RecipeView,
   type StartingPreview,
 } from '@vendu/contract';
 import type { PersonModel } from '../people/person.model.js';
 import { IdPipe } from '../problem/id.pipe.js';
 import { LeadOnly, SignedIn } from '../session/access.js';
+import { StartingRecipesService } from './starting-recipes.service.js';
 import { RecipesService } from './recipes.service.js';
 
 @Controller()
 export class RecipesController {
-  constructor(private readonly service: RecipesService) {}
+  constructor(
+    private readonly service: RecipesService,
+    private readonly starts: StartingRecipesService,
+  ) {}
 
   /** Looks at a starting recipe without keeping it. */
   @Post('lots/:lotId/starting-recipe')
   @HttpCode(200)
   preview(@Param('lotId', IdPipe) lotId: number, @Body() recipe: NewRecipeDto): Promise<StartingPreview> {
-    return this.service.preview(lotId, recipe);
+    return this.starts.preview(lotId, recipe);
+  }
+
+  @Put('recipes/:recipeId/setup')
+  setUp(@Param('recipeId', IdPipe) id: number, @Body() setup: RecipeSetupDto): Promise<RecipeView> {
+    return this.service.setUp(id, setup);
   }
 
   @Put('recipes/:recipeId/schools')
@@ -28,12 +38,13 @@ export class RecipesController {
   }
 
   @Post('lots/:lotId/recipes')
-  start(
+  async start(
     @Param('lotId', IdPipe) lotId: number,
     @Body() recipe: NewRecipeDto,
     @SignedIn() person: PersonModel,
   ): Promise<RecipeView> {
-    return this.service.start(lotId, recipe, person);
+    const { id } = await this.starts.start(lotId, recipe, person);
+    return this.service.read(id);
   }
 
   @Get('recipes/:recipeId')

@@ -1,13 +1,15 @@
 import { Module } from '@nestjs/common';
 import { BrewsModule } from '../brews/brews.module.js';
+import { ComputationModule } from '../computation/computation.module.js';
 import { KitModule } from '../kit/kit.module.js';
 import { RecipesController } from './recipes.controller.js';
+import { StartingRecipesService } from './starting-recipes.service.js';
 import { RecipesService } from './recipes.service.js';
 
 @Module({
-  imports: [BrewsModule, KitModule],
+  imports: [BrewsModule, ComputationModule, KitModule],
   controllers: [RecipesController],
-  providers: [RecipesService],
+  providers: [RecipesService, StartingRecipesService],
   exports: [RecipesService],
 })
 export class RecipesModule {}

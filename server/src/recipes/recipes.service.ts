@@ -1,41 +1,37 @@
 import { Injectable } from '@nestjs/common';
 import { UniqueConstraintError } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
-import {
-  boilingPointC,
-  fittedStart,
-  lotPrior,
-  planFaults,
-  valueOf,
-  type BrewPlan,
-  type LotPrior,
-  type RoastLevel,
-} from '@vendu/core';
+import { lotPrior, type LotPrior, type RoastLevel } from '@vendu/core';
 import type {
-  NewRecipeDto,
   NewVersionDto,
   RecipeListItem,
   RecipeSchoolsDto,
+  RecipeSetupDto,
   RecipeView,
-  StartingPreview,
 } from '@vendu/contract';
 import { BrewReader } from '../brews/brew-reader.js';
+import { Computation } from '../computation/computation.js';
 import { BrewerModel } from '../kit/brewer.model.js';
 import { KitService } from '../kit/kit.service.js';
+import { KettleModel } from '../kit/kettle.model.js';
 import { PaperModel } from '../kit/paper.model.js';
+import { refuseReversedWindow } from '../kit/reversed-window.js';
+import { WaterModel } from '../kit/water.model.js';
 import { daysSince } from '../lots/days.js';
 import { refreshLotProgress } from '../lots/lot-progress.js';
 import { LotModel } from '../lots/lot.model.js';
-import { RoastBatchModel } from '../lots/roast-batch.model.js';
+import { newestBatch, RoastBatchModel } from '../lots/roast-batch.model.js';
 import { PersonModel } from '../people/person.model.js';
 import { notFound, ProblemError } from '../problem/problem-error.js';
 import { PublicationModel } from '../publications/publication.model.js';
+import { plainPlan, refusePlanFaults } from './plan-refusals.js';
 import { RecipeVersionModel } from './recipe-version.model.js';
 import { RecipeModel } from './recipe.model.js';
 import { keepEvidence } from './lot-evidence.js';
-import { publicationView, recipeListItem, settingFor, versionView } from './recipe-views.js';
+import { publicationView, recipeListItem, versionView } from './recipe-views.js';
 import { readSimilarLots } from './similar-lots.js';
-import { elevationOf, startingFacts } from './starting-facts.js';
+import { elevationOf } from './starting-facts.js';
+import { refuseUnknownKit } from './unknown-kit.js';
 
 const LIST_PARTS = [BrewerModel, { model: RecipeVersionModel, include: [PublicationModel] }];
 
@@ -45,6 +41,7 @@ export class RecipesService {
     private readonly sequelize: Sequelize,
     private readonly kit: KitService,
     private readonly brews: BrewReader,
+    private readonly computation: Computation,
   ) {}
 
   async ofLots(lotIds: readonly number[]): Promise<RecipeListItem[]> {
@@ -56,46 +53,14 @@ export class RecipesService {
     return rows.map(recipeListItem);
   }
 
-  /** The starting recipe as it would be, before anybody keeps it. */
-  async preview(lotId: number, asked: NewRecipeDto): Promise<StartingPreview> {
-    const { started, similar, grinder } = await this.compose(lotId, asked);
-    return {
-      ...started,
-      ...settingFor(started.plan, grinder),
-      similar: similar.map(({ lotId, name, likeness, because, startGrindUm, plan }) => ({
-        lotId,
-        name,
-        likeness,
-        because,
-        startGrindUm,
-        plan,
-      })),
-    };
-  }
-
-  /** Keeps the starting recipe of a lot on one brewer: version 1 of a new recipe, with its reasons. */
-  async start(lotId: number, asked: NewRecipeDto, person: PersonModel): Promise<RecipeView> {
-    const { started, brewer, grinder } = await this.compose(lotId, asked);
-    const { plan, reasons } = started;
-    const recipe = await this.sequelize.transaction(async (transaction) => {
-      const row = await RecipeModel.create(
-        {
-          lotId,
-          brewerId: brewer.id,
-          grinderId: grinder.id,
-          schools: asked.schools && { ...asked.schools },
-          switchedOff: asked.switchedOff,
-          createdBy: person.id,
-        },
-        { transaction },
-      );
-      await RecipeVersionModel.create(
-        { recipeId: row.id, number: 1, plan, reasons, note: 'Starting recipe', createdBy: person.id },
-        { transaction },
-      );
-      return row;
-    });
-    return this.read(recipe.id);
+  /** Sets what a recipe is brewed with and aims at, where that may change under it. */
+  async setUp(id: number, { waterId, kettleId, aim }: RecipeSetupDto): Promise<RecipeView> {
+    const row = await RecipeModel.findByPk(id);
+    if (!row) throw notFound('recipe');
+    if (aim) refuseReversedWindow(aim, 'aim.');
+    await refuseUnknownKit({ waterId, kettleId });
+    await row.update({ waterId, kettleId, aim: aim && { ...aim } });
+    return this.read(id);
   }
 
   /** Gives a recipe stands of its own, or the house's back. */
@@ -112,45 +77,9 @@ export class RecipesService {
     await refreshLotProgress(this.sequelize, [lotId]);
   }
 
-  private async compose(lotId: number, { brewerId, grinderId, switchedOff, schools }: NewRecipeDto) {
-    const lot = await LotModel.findByPk(lotId, { include: [RoastBatchModel] });
-    if (!lot) throw notFound('lot');
-    const [house, brewer, grinder] = await Promise.all([
-      this.kit.house(),
-      this.kit.brewer(brewerId),
-      this.kit.grinder(grinderId),
-    ]);
-    const facts = startingFacts({
-      lot,
-      batch: newestBatch(lot.roastBatches),
-      onDate: new Date().toISOString().slice(0, 10),
-      brewer,
-      schools: schools ?? house.schools,
-      labElevationM: house.elevationM,
-    });
-    const similar = await readSimilarLots(this.sequelize, {
-      lotId,
-      process: lot.process,
-      elevation: facts.elevation,
-      roastLevel: facts.roastLevel,
-      variety: lot.variety,
-      brewerShape: brewer.shape,
-    });
-    const sizes = grinder.points.map(({ grindUm }) => grindUm);
-    const started = fittedStart({
-      facts,
-      switchedOff,
-      kit: await this.kit.brewKit(brewer),
-      houseWindow: house.window,
-      reach: { finestUm: Math.min(...sizes), coarsestUm: Math.max(...sizes) },
-      similar,
-    });
-    return { started, similar, brewer, grinder };
-  }
-
   async read(id: number): Promise<RecipeView> {
     const row = await RecipeModel.findByPk(id, {
-      include: [LotModel, { model: BrewerModel, include: [PaperModel] }],
+      include: [LotModel, BrewerModel, PaperModel, WaterModel, KettleModel],
     });
     if (!row) throw notFound('recipe');
     const [house, grinder, versions, trail, batches] = await Promise.all([
@@ -182,7 +111,13 @@ export class RecipesService {
       },
       brewerId: row.brewerId,
       brewerName: row.brewer.name,
-      brewerPaper: row.brewer.paper.name,
+      paperId: row.paperId,
+      paperName: row.paper.name,
+      waterId: row.waterId,
+      waterName: row.water?.name ?? null,
+      kettleId: row.kettleId,
+      kettleName: row.kettle?.name ?? null,
+      aim: row.aim,
       grinderId: grinder.id,
       grinderName: `${grinder.name}, ${grinder.burrSet}`,
       versions: versions.map((version) =>
@@ -235,7 +170,7 @@ export class RecipesService {
     if (!newest) throw notFound('recipe');
     if (basedOn > newest.number) throw notFound('recipe version');
     if (basedOn < newest.number) throw staleVersion(newest.number);
-    await this.refuseFaults(plan);
+    await refusePlanFaults(plan, this.kit);
     try {
       await RecipeVersionModel.create({
         recipeId: id,
@@ -286,12 +221,17 @@ export class RecipesService {
   }
 
   private async learnFrom(recipeId: number): Promise<void> {
-    const { lotId, brewerId } = await RecipeModel.findByPk(recipeId, { rejectOnEmpty: true });
-    const [brewer, trail] = await Promise.all([this.kit.brewer(brewerId), this.brews.ofLot(lotId)]);
+    const { lotId, brewerId, paperId } = await RecipeModel.findByPk(recipeId, { rejectOnEmpty: true });
+    const [brewer, paper, trail] = await Promise.all([
+      this.kit.brewer(brewerId),
+      this.kit.paper(paperId),
+      this.brews.ofLot(lotId),
+    ]);
     await keepEvidence({
       lotId,
       brews: trail.filter((brew) => brew.recipeId === recipeId),
-      kit: await this.kit.brewKit(brewer),
+      kit: await this.kit.brewKit(brewer, paper),
+      calibrate: (input) => this.computation.run('calibrateLot', input),
     });
   }
 
@@ -301,13 +241,6 @@ export class RecipesService {
       throw new ProblemError('conflict', 'This version is public; withdraw the publication first.');
   }
 
-  private async refuseFaults(plan: BrewPlan): Promise<void> {
-    const { elevationM } = await this.kit.house();
-    const faults = planFaults({ plan, boilingC: valueOf(boilingPointC({ elevationM })) });
-    const errors = faults.map(({ field, message }) => ({ field: `plan.${field}`, message }));
-    if (errors[0]) throw new ProblemError('invalid-input', errors[0].message, errors);
-  }
-
   private async version(id: number): Promise<RecipeVersionModel> {
     const row = await RecipeVersionModel.findByPk(id);
     if (!row) throw notFound('recipe version');
@@ -315,20 +248,9 @@ export class RecipesService {
   }
 }
 
-function newestBatch(batches: readonly RoastBatchModel[]): RoastBatchModel {
-  return batches.reduce((a, b) =>
-    a.roastedOn > b.roastedOn || (a.roastedOn === b.roastedOn && a.id > b.id) ? a : b,
-  );
-}
-
 function staleVersion(newest: number): ProblemError {
   return new ProblemError(
     'stale',
     `Version ${newest} was saved since you opened this one. Your changes are kept here.`,
   );
-}
-
-/** JSON columns want plain objects, not class instances. */
-function plainPlan(plan: BrewPlan): BrewPlan {
-  return { ...plan, pours: plan.pours.map((pour) => ({ ...pour })) };
 }

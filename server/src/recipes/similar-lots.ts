@@ -11,6 +11,7 @@ import {
   type RoastLevel,
   type SimilarLot,
 } from '@vendu/core';
+import { parsedJson } from '../database/raw-row.js';
 import { elevationOf } from './starting-facts.js';
 
 interface FinishedRow {
@@ -55,15 +56,10 @@ export async function readSimilarLots(
     ({ elevationFromM, elevationToM, startPlan, plan, evidence, ...row }): FinishedLot => ({
       ...row,
       elevation: elevationOf({ elevationFromM, elevationToM }),
-      startGrindUm: parsed<BrewPlan>(startPlan).grindUm,
-      plan: parsed<BrewPlan>(plan),
-      evidence: evidence === null ? null : parsed<LotEvidence>(evidence),
+      startGrindUm: parsedJson<BrewPlan>(startPlan).grindUm,
+      plan: parsedJson<BrewPlan>(plan),
+      evidence: evidence === null ? null : parsedJson<LotEvidence>(evidence),
     }),
   );
   return similarLots(lot, finished);
-}
-
-/** The driver hands a JSON column out as text in some versions of the server. */
-function parsed<T>(value: T | string): T {
-  return typeof value === 'string' ? (JSON.parse(value) as T) : value;
 }

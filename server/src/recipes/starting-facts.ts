@@ -1,5 +1,11 @@
-import { roastAgeDays, type ElevationRange, type Schools, type StartingFacts } from '@vendu/core';
-import type { BrewerView } from '@vendu/contract';
+import {
+  roastAgeDays,
+  type ElevationRange,
+  type Schools,
+  type StartingFacts,
+  type WaterFacts,
+} from '@vendu/core';
+import type { BrewerView, KettleView, PaperView, WaterView } from '@vendu/contract';
 import type { LotModel } from '../lots/lot.model.js';
 import type { RoastBatchModel } from '../lots/roast-batch.model.js';
 
@@ -16,6 +22,9 @@ export function startingFacts({
   batch,
   onDate,
   brewer,
+  paper,
+  kettle = null,
+  water = null,
   schools,
   labElevationM,
 }: {
@@ -23,6 +32,9 @@ export function startingFacts({
   batch: RoastBatchModel;
   onDate: string;
   brewer: Pick<BrewerView, 'shape' | 'usualDoseG'>;
+  paper: Pick<PaperView, 'resistancePerM'>;
+  kettle?: KettleView | null;
+  water?: WaterView | null;
   schools: Schools;
   labElevationM: number;
 }): StartingFacts {
@@ -32,8 +44,15 @@ export function startingFacts({
     roastLevel: batch.level,
     roastAgeDays: roastAgeDays({ roastedOn: batch.roastedOn, onDate }),
     brewer: { shape: brewer.shape, usualDoseG: brewer.usualDoseG },
+    paperPerM: paper.resistancePerM,
+    ...(kettle ? { kettleStepC: kettle.stepC } : {}),
+    ...(water ? { water: waterFacts(water) } : {}),
     signs: lot.signs ?? [],
     schools,
     labElevationM,
   };
+}
+
+function waterFacts({ name, hardnessMgPerL, alkalinityMgPerL, mineralsMgPerL }: WaterView): WaterFacts {
+  return { name, hardnessMgPerL, alkalinityMgPerL, mineralsMgPerL };
 }

@@ -6,6 +6,8 @@ type Callback<T = undefined> = (error?: unknown, value?: T) => void;
 
 /** How long a session lives without being used, ms. */
 export const SESSION_AGE_MS = 14 * 24 * 3_600_000;
+/** A session in use is written again this often at most, ms: a write on every request would cost each a disk flush. */
+const TOUCHED_EVERY_MS = 3_600_000;
 
 /** Keeps sessions in MariaDB, on the application's own pool. Every read checks the expiry. */
 export class SessionStore extends Store {
@@ -34,7 +36,8 @@ export class SessionStore extends Store {
 
   override touch(id: string, session: SessionData, callback?: () => void): void {
     const expiresAt = expiryOf(session);
-    void SessionModel.update({ expiresAt }, { where: { id } }).then(
+    const writtenBefore = new Date(expiresAt.getTime() - TOUCHED_EVERY_MS);
+    void SessionModel.update({ expiresAt }, { where: { id, expiresAt: { [Op.lt]: writtenBefore } } }).then(
       () => callback?.(),
       () => callback?.(),
     );

@@ -26,6 +26,16 @@ export function troubleOf(error: QueryError): Trouble | null {
     : NO_ANSWER;
 }
 
+/** A trouble as a form sees it whose fields the server knows under `prefix`. */
+export function troubleUnder(trouble: Trouble | null, prefix: string): Trouble | null {
+  return (
+    trouble && {
+      ...trouble,
+      errors: trouble.errors.map((error) => ({ ...error, field: error.field.replace(prefix, '') })),
+    }
+  );
+}
+
 /** Complaints by field, with `prefix.` cut off the paths: forms know their own fields only. */
 export function byField(errors: readonly FieldError[], prefix = ''): Record<string, string> {
   return Object.fromEntries(

@@ -48,7 +48,7 @@ function FreshBench({ versionId }: { versionId: number }) {
     additions: recipe.lot.additions,
     recipeId: recipe.id,
     brewerName: recipe.brewerName,
-    paper: recipe.brewerPaper,
+    paper: recipe.paperName,
     grinderName: recipe.grinderName,
     grinderSetting: version.grinderSetting,
     recipeVersionId: version.id,

@@ -14,7 +14,7 @@ import type { BrewListItem, KitView, RecipeView } from '@vendu/contract';
 import { useDraft } from '../app/draft';
 import { brewRecordOf } from '../board/brewRecord';
 import { useForecaster } from '../board/useForecaster';
-import { brewKitOf } from '../kit/brewKitOf';
+import { recipeKitOf } from '../kit/brewKitOf';
 import { useRecipeQuery } from '../recipes/recipesApi';
 import { putOnBoard } from '../recipes/usePlanDraft';
 import { Button } from '../ui/Button';
@@ -30,9 +30,9 @@ const SHOWN_AT_FIRST = 3;
 /** The proposed next change of the recipe brewed last: model, taste and schools together. */
 export function NextChange({ recipeId, kit }: { recipeId: number; kit: KitView }) {
   const { data: recipe } = useRecipeQuery(recipeId);
-  const brewer = kit.brewers.find(({ id }) => id === recipe?.brewerId);
-  if (!recipe || !brewer) return <p className="text-small text-quiet">Working it out.</p>;
-  return <Advice key={recipeId} recipe={recipe} kit={kit} brewKit={brewKitOf(brewer, kit.house)} />;
+  const brewKit = recipe && recipeKitOf(recipe, kit);
+  if (!recipe || !brewKit) return <p className="text-small text-quiet">Working it out.</p>;
+  return <Advice key={recipeId} recipe={recipe} kit={kit} brewKit={brewKit} />;
 }
 
 function Advice({ recipe, kit, brewKit }: { recipe: RecipeView; kit: KitView; brewKit: BrewKit }) {
@@ -47,7 +47,7 @@ function Advice({ recipe, kit, brewKit }: { recipe: RecipeView; kit: KitView; br
   });
   const [advice, setAdvice] = useState<ChangeAdvice | string | null>(null);
   const newest = recipe.versions[0];
-  const aim = aimOf(kit.house.window, recipe.schools);
+  const aim = aimOf(kit.house.window, recipe.schools, recipe.aim);
   const sizes =
     kit.grinders.find(({ id }) => id === recipe.grinderId)?.points.map(({ grindUm }) => grindUm) ?? [];
   const asked = newest && {

@@ -1,5 +1,6 @@
 import { PaperDto, type KitView } from '@vendu/contract';
 import { GRAMS, RESISTANCE } from '../ui/quantities';
+import { DrainTest } from './DrainTest';
 import { EditButton } from './EditButton';
 import { FiguresForm } from './FiguresForm';
 import { Row, Section } from './Section';
@@ -50,7 +51,18 @@ export function Papers({ kit }: { kit: KitView }) {
     <Section title="Papers" add={form(null)}>
       <ul>
         {kit.papers.map((paper) => (
-          <Row key={paper.id} name={paper.name} action={form(paper.id)}>
+          <Row
+            key={paper.id}
+            name={paper.name}
+            action={
+              <span className="flex gap-2">
+                <EditButton words="Drain test" title={`Drain test of ${paper.name}`}>
+                  {(leave) => <DrainTest paper={paper} kit={kit} onLeave={leave} />}
+                </EditButton>
+                {form(paper.id)}
+              </span>
+            }
+          >
             <span className="reading">{RESISTANCE.format(paper.resistancePerM)}</span> million/m, rinse{' '}
             <span className="reading text-water">{paper.rinseG} g</span>
           </Row>

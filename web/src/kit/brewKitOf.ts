@@ -1,12 +1,27 @@
 import type { BrewKit } from '@vendu/core';
-import type { BrewerView, HouseView } from '@vendu/contract';
+import type { BrewerView, HouseView, KitView, PaperView, RecipeView } from '@vendu/contract';
 
-/** What a brewer with its usual paper, in this lab, is to the brew model. */
-export function brewKitOf(brewer: BrewerView, house: HouseView): BrewKit {
+/** What a brewer with a paper, its usual one unless given, in this lab is to the brew model. */
+export function brewKitOf(
+  brewer: BrewerView,
+  house: HouseView,
+  paper?: Pick<PaperView, 'resistancePerM'>,
+): BrewKit {
   return {
     brewer: brewer.geometry,
-    paperPerM: brewer.paperResistancePerM,
+    paperPerM: paper?.resistancePerM ?? brewer.paperResistancePerM,
     ambientC: house.roomC,
     elevationM: house.elevationM,
   };
+}
+
+/** What a recipe is brewed with; `null` where its brewer is not among the kit. */
+export function recipeKitOf({ brewerId, paperId }: RecipeView, kit: KitView): BrewKit | null {
+  const brewer = kit.brewers.find(({ id }) => id === brewerId);
+  if (!brewer) return null;
+  return brewKitOf(
+    brewer,
+    kit.house,
+    kit.papers.find(({ id }) => id === paperId),
+  );
 }

@@ -2,8 +2,10 @@
 import { screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
-import { WaterDto, type WaterMix } from '@vendu/contract';
+import { BREWER_CLASSES, PAPER_PER_M, plainWaterDrainS, valueOf } from '@vendu/core';
+import { WaterDto, type KitView, type WaterMix } from '@vendu/contract';
 import { problem, renderPart, standInServer } from '../testing/renderPart';
+import { DrainTest } from './DrainTest';
 import { FiguresForm } from './FiguresForm';
 import { MixRecipe } from './MixRecipe';
 import { useSaveKit } from './useSaveKit';
@@ -96,5 +98,39 @@ describe('a mixed water', () => {
     await userEvent.type(base, '80{Enter}');
     await userEvent.click(screen.getByRole('button', { name: /Work out the grams/ }));
     expect(screen.getByText(/30 mg\/L too much/)).toBeTruthy();
+  });
+});
+
+describe('a drain test', () => {
+  it('tells a paper’s resistance from plain water and stores it', async () => {
+    const paper = { id: 3, revision: 2, name: 'White', resistancePerM: 1e8, rinseG: 100 };
+    const geometry = BREWER_CLASSES.cone;
+    // The drain time of a known paper is worked out first, so the test must find that paper again.
+    const seconds = plainWaterDrainS({
+      brewer: geometry,
+      paperPerM: PAPER_PER_M.thick,
+      waterG: 300,
+      leftG: 20,
+      waterC: 90,
+    });
+    const sent = standInServer({ 'PUT kit/papers/3': { body: {} } });
+    const kit = { brewers: [{ id: 1, name: 'Cone', paperId: 3, geometry }] } as unknown as KitView;
+    renderPart(<DrainTest paper={paper} kit={kit} onLeave={() => undefined} />);
+    await userEvent.type(screen.getByLabelText('It took'), `${valueOf(seconds).toFixed(0)}{Enter}`);
+    await userEvent.click(screen.getByRole('button', { name: 'Use the measured one' }));
+    await expect.poll(() => sent.length).toBe(1);
+    const { resistancePerM } = sent[0]?.body as { resistancePerM: number };
+    expect(Math.abs(resistancePerM / PAPER_PER_M.thick - 1)).toBeLessThan(0.02);
+  });
+
+  it('says which times no paper gives', async () => {
+    const paper = { id: 3, revision: 2, name: 'White', resistancePerM: 1e8, rinseG: 100 };
+    const kit = {
+      brewers: [{ id: 1, name: 'Cone', paperId: 3, geometry: BREWER_CLASSES.cone }],
+    } as unknown as KitView;
+    renderPart(<DrainTest paper={paper} kit={kit} onLeave={() => undefined} />);
+    await userEvent.type(screen.getByLabelText('It took'), '2{Enter}');
+    expect(screen.getByRole('alert').textContent).toMatch(/No paper drains this in 2 s; between/);
+    expect(screen.getByRole('button', { name: 'Use the measured one' })).toHaveProperty('disabled', true);
   });
 });

@@ -27,6 +27,12 @@ export function ReasonList({ reasons, onSwitch }: ReasonListProps) {
           <span>{because}</span>
         </li>
       ))}
+      {(reasons.kitNotes ?? []).map(({ part, note }) => (
+        <li key={part} className="grid grid-cols-[7.5rem_1fr] gap-x-2 border-b border-rule py-1.5">
+          <span className="text-quiet first-letter:uppercase">{part}</span>
+          <span>{note}</span>
+        </li>
+      ))}
       {(reasons.notes ?? []).map(({ school, note }) => (
         <li key={school} className="grid grid-cols-[7.5rem_1fr] gap-x-2 border-b border-rule py-1.5">
           <span className="text-quiet">{SCHOOL_WORDS[school].name}</span>

@@ -157,3 +157,58 @@ describe('the recipe sheet', () => {
     expect(screen.getByLabelText('Pour 2, start').getAttribute('aria-invalid')).toBe('true');
   });
 });
+
+describe('what a recipe is brewed with and aims at', () => {
+  const water = {
+    id: 5,
+    revision: 0,
+    name: 'Tap',
+    origin: 'analysis' as const,
+    hardnessMgPerL: 60,
+    alkalinityMgPerL: 40,
+    mineralsMgPerL: 100,
+    mix: null,
+  };
+
+  it('is set in one tap, and the aim of its own can be given back', async () => {
+    const own = { tdsLowPercent: 1.3, tdsHighPercent: 1.45, yieldLowPercent: 19, yieldHighPercent: 20 };
+    const { sent } = open({
+      'GET kit': { body: { ...KIT, waters: [water] } },
+      'GET recipes/7': { body: recipe({ versions: [version({ plan: COOL_PLAN })], aim: own }) },
+      'PUT recipes/7/setup': { body: VIEW },
+    });
+    await userEvent.selectOptions(await screen.findByLabelText('Which water'), 'Tap');
+    await userEvent.click(screen.getByRole('button', { name: 'Back to the school’s' }));
+    await expect
+      .poll(() => sent.filter(({ method }) => method === 'PUT').map(({ body }) => body))
+      .toEqual([
+        { waterId: 5, kettleId: null, aim: own },
+        { waterId: null, kettleId: null, aim: null },
+      ]);
+  });
+
+  it('makes another recipe of a plan scaled to another grinder', async () => {
+    const [grinder] = KIT.grinders;
+    const other = { ...grinder!, id: 2, name: 'Other' };
+    const { sent } = open({
+      'GET kit': { body: { ...KIT, grinders: [grinder!, other] } },
+      'POST lots/3/recipes': { status: 201, body: VIEW },
+    });
+    await userEvent.click(await screen.findByText(/Scale to another dose/));
+    await type('To a dose of', '20');
+    await userEvent.selectOptions(screen.getByLabelText('On the grinder'), 'Other, flat');
+    await userEvent.click(screen.getByRole('button', { name: 'Work it out' }));
+    await userEvent.click(
+      await screen.findByRole('button', { name: 'Keep it as a recipe for Cone and Other' }),
+    );
+    await expect
+      .poll(() => sent.find(({ method }) => method === 'POST')?.body)
+      .toMatchObject({
+        brewerId: 1,
+        grinderId: 2,
+        paperId: 1,
+        note: 'Scaled from Cone, 16 g',
+        plan: { doseG: 20 },
+      });
+  });
+});

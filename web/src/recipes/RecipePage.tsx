@@ -32,6 +32,7 @@ import { ForecastPanel } from './ForecastPanel';
 import { OtherSteps } from './OtherSteps';
 import { PlanFigures } from './PlanFigures';
 import { PourTable } from './PourTable';
+import { RecipeSetup } from './RecipeSetup';
 import { RecipeBoard } from './RecipeBoard';
 import { ScalePanel } from './ScalePanel';
 import { ReasonList } from './ReasonList';
@@ -79,7 +80,11 @@ function RecipeSheet({
   const live = useForecast(
     plan,
     {
-      kit: brewKitOf(brewer, kit.house),
+      kit: brewKitOf(
+        brewer,
+        kit.house,
+        kit.papers.find(({ id }) => id === recipe.paperId),
+      ),
       prior: recipe.prior,
       brews: recipe.brews.map(brewRecordOf),
       roastAgeDays: recipe.latestRoastAgeDays,
@@ -135,7 +140,9 @@ function RecipeSheet({
             </span>
           </h1>
           <p className="caption">
-            {recipe.brewerPaper} paper, {recipe.grinderName}
+            {[`${recipe.paperName} paper`, recipe.grinderName, recipe.waterName, recipe.kettleName]
+              .filter((each) => each !== null)
+              .join(', ')}
           </p>
           <AdditionsNote additions={recipe.lot.additions} />
         </div>
@@ -248,14 +255,13 @@ function RecipeSheet({
         <div className="flex flex-col gap-8">
           <ForecastPanel
             live={live}
-            window={aimOf(kit.house.window, recipe.schools)}
+            window={aimOf(kit.house.window, recipe.schools, recipe.aim)}
             targetDrawdownS={plan.drawdownS}
           />
           <ScalePanel
             plan={plan}
             kit={kit}
-            brewerId={recipe.brewerId}
-            grinderId={recipe.grinderId}
+            recipe={recipe}
             forecaster={live.forecaster}
             kitOf={(id) => brewKitOf(kit.brewers.find((each) => each.id === id) ?? brewer, kit.house)}
             onOffer={offer}
@@ -265,6 +271,7 @@ function RecipeSheet({
             comparedId={Number(comparedKey?.replace('v', '') ?? NaN)}
             onCompare={(versionId) => setComparedKey(versionId === null ? null : `v${versionId}`)}
           />
+          <RecipeSetup recipe={recipe} kit={kit} />
           <RecipeSchools recipe={recipe} />
           {reasons && (
             <section>

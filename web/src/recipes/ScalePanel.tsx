@@ -9,42 +9,71 @@ import {
   type BrewPlan,
   type ScaledPlan,
 } from '@vendu/core';
-import type { KitView } from '@vendu/contract';
+import { useNavigate } from 'react-router';
+import type { KitView, RecipeView } from '@vendu/contract';
 import type { LiveForecast } from '../board/useForecast';
 import { KitChoice } from '../kit/KitChoice';
 import { Button } from '../ui/Button';
-import { Notice } from '../ui/Notice';
+import { Notice, TroubleNotice } from '../ui/Notice';
+import { troubleOf } from '../api/problem';
 import { QuantityField } from '../ui/QuantityField';
 import { GRAMS, within } from '../ui/quantities';
+import { useStartRecipeMutation } from './recipesApi';
 
 interface ScalePanelProps {
   plan: BrewPlan;
   kit: KitView;
-  brewerId: number;
-  grinderId: number;
+  recipe: RecipeView;
   forecaster: LiveForecast['forecaster'];
   kitOf: (brewerId: number) => BrewKit;
   onOffer: (plan: BrewPlan) => string | undefined;
 }
 
 /** The same recipe at another dose, in another brewer or on another grinder, with what the model moves for it. */
-export function ScalePanel({ plan, kit, brewerId, grinderId, forecaster, kitOf, onOffer }: ScalePanelProps) {
+export function ScalePanel({ plan, kit, recipe, forecaster, kitOf, onOffer }: ScalePanelProps) {
   const [doseG, setDoseG] = useState(plan.doseG * 2);
-  const [toBrewer, setToBrewer] = useState(brewerId);
-  const [toGrinder, setToGrinder] = useState(grinderId);
+  const [toBrewer, setToBrewer] = useState(recipe.brewerId);
+  const [toGrinder, setToGrinder] = useState(recipe.grinderId);
+  const [start, { error, isLoading }] = useStartRecipeMutation();
+  const navigate = useNavigate();
   const [answer, setAnswer] = useState<{ scaled: ScaledPlan | null; trouble: string | null }>({
     scaled: null,
     trouble: null,
   });
   const grinder = kit.grinders.find(({ id }) => id === toGrinder);
   async function scale() {
-    const result = await forecaster?.scaled(plan, doseG, toBrewer === brewerId ? undefined : kitOf(toBrewer));
+    const result = await forecaster?.scaled(
+      plan,
+      doseG,
+      toBrewer === recipe.brewerId ? undefined : kitOf(toBrewer),
+    );
     if (!result) return;
     setAnswer(
       result.ok ? { scaled: result.value, trouble: null } : { scaled: null, trouble: result.message },
     );
   }
+  /** Another brewer or grinder makes another recipe of the same lot, with these figures as its first version. */
+  async function keep(scaledPlan: BrewPlan) {
+    const { data } = await start({
+      lotId: recipe.lot.id,
+      recipe: {
+        brewerId: toBrewer,
+        grinderId: toGrinder,
+        paperId: toBrewer === recipe.brewerId ? recipe.paperId : null,
+        waterId: recipe.waterId,
+        kettleId: recipe.kettleId,
+        aim: recipe.aim,
+        schools: recipe.hasOwnSchools ? recipe.schools : null,
+        switchedOff: [],
+        plan: scaledPlan,
+        note: `Scaled from ${recipe.brewerName}, ${plan.doseG} g`,
+      },
+    });
+    if (data) void navigate(`/recipes/${data.id}`);
+  }
   const { scaled, trouble } = answer;
+  const brewer = kit.brewers.find(({ id }) => id === toBrewer);
+  const isSameKit = toBrewer === recipe.brewerId && toGrinder === recipe.grinderId;
   return (
     <details>
       <summary className="heading">Scale to another dose, brewer or grinder</summary>
@@ -86,15 +115,17 @@ export function ScalePanel({ plan, kit, brewerId, grinderId, forecaster, kitOf, 
                 : `${Math.abs(scaled.grindShiftUm)} µm ${scaled.grindShiftUm > 0 ? 'coarser' : 'finer'} for the same yield by the model.`}{' '}
               {grinder && settingWords(scaled.plan, grinder)}
             </p>
-            {toBrewer === brewerId ? (
+            {isSameKit ? (
               <Button className="w-fit" onClick={() => onOffer(scaled.plan)}>
                 Put it on the board
               </Button>
             ) : (
-              <p className="text-small text-quiet">
-                A recipe belongs to its brewer: start one for that brewer on the lot’s page and type these
-                figures.
-              </p>
+              <>
+                <Button className="w-fit" disabled={isLoading} onClick={() => void keep(scaled.plan)}>
+                  Keep it as a recipe for {[brewer?.name, grinder?.name].join(' and ')}
+                </Button>
+                <TroubleNotice trouble={troubleOf(error)} />
+              </>
             )}
           </>
         )}

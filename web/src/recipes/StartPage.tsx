@@ -1,6 +1,13 @@
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { formatDuration, formatRatio, planRatio, planWaterG } from '@vendu/core';
+import {
+  aimOf,
+  formatDuration,
+  formatRatio,
+  planRatio,
+  planWaterG,
+  type ExtractionWindow,
+} from '@vendu/core';
 import type { KitView, LotView, NewRecipeDto, SimilarLotView, StartingPreview } from '@vendu/contract';
 import { troubleOf } from '../api/problem';
 import { useDraft } from '../app/draft';
@@ -13,6 +20,7 @@ import { Loading } from '../ui/Loading';
 import { Notice, TroubleNotice } from '../ui/Notice';
 import { Unavailable } from '../ui/Unavailable';
 import { PROCESS_WORDS, SHAPE_WORDS } from '../ui/words';
+import { AimChoice } from './AimChoice';
 import { ReasonList } from './ReasonList';
 import { useStartingRecipeQuery, useStartRecipeMutation } from './recipesApi';
 import { RoughForecast } from './RoughForecast';
@@ -29,12 +37,9 @@ export function StartPage() {
 }
 
 function StartSheet({ lot, kit }: { lot: LotView; kit: KitView }) {
-  const [asked, change, forget] = useDraft<NewRecipeDto>(`start.${lot.id}`, {
-    brewerId: kit.brewers[0]?.id ?? 0,
-    grinderId: kit.grinders[0]?.id ?? 0,
-    switchedOff: [],
-    schools: null,
-  });
+  const [typed, change, forget] = useDraft<Partial<NewRecipeDto>>(`start.${lot.id}`, {});
+  const asked = { ...houseStart(kit), ...typed };
+  const brewer = kit.brewers.find(({ id }) => id === asked.brewerId);
   // The last answer stays in view while the next one is on its way.
   const { data: preview, error } = useStartingRecipeQuery({ lotId: lot.id, recipe: asked });
   const [start, { error: startError, isLoading }] = useStartRecipeMutation();
@@ -45,6 +50,7 @@ function StartSheet({ lot, kit }: { lot: LotView; kit: KitView }) {
     forget();
     void navigate(`/recipes/${data.id}`);
   }
+  const aim = aimOf(kit.house.window, asked.schools ?? kit.house.schools, asked.aim);
   const onSwitch = (ruleId: string) =>
     change({
       ...asked,
@@ -64,42 +70,88 @@ function StartSheet({ lot, kit }: { lot: LotView; kit: KitView }) {
           </h1>
           <AdditionsNote additions={lot.additions} />
         </div>
-        <div className="grid w-[44rem] shrink-0 grid-cols-[1fr_1fr_auto] items-end gap-3">
-          <KitChoice
-            label="Brewer"
-            value={asked.brewerId}
-            options={kit.brewers.map(({ id, name, shape, usualDoseG }) => ({
-              id,
-              words: `${name}, ${SHAPE_WORDS[shape]}, ${usualDoseG} g`,
-            }))}
-            onChange={(brewerId) => change({ ...asked, brewerId })}
-          />
-          <KitChoice
-            label="Grinder"
-            value={asked.grinderId}
-            options={kit.grinders.map(({ id, name, burrSet }) => ({ id, words: `${name}, ${burrSet}` }))}
-            onChange={(grinderId) => change({ ...asked, grinderId })}
-          />
-          <Button weight="main" disabled={isLoading || !preview} onClick={() => void keep()}>
-            Keep this recipe
-          </Button>
-        </div>
+        <Button weight="main" disabled={isLoading || !preview} onClick={() => void keep()}>
+          Keep this recipe
+        </Button>
       </header>
+      <div className="mb-6 grid grid-cols-3 items-end gap-x-4 gap-y-3 border-y border-rule py-3 xl:grid-cols-[1.3fr_1fr_1.2fr_1fr_1fr_auto]">
+        <KitChoice
+          label="Brewer"
+          value={asked.brewerId}
+          options={kit.brewers.map(({ id, name, shape, usualDoseG }) => ({
+            id,
+            words: `${name}, ${SHAPE_WORDS[shape]}, ${usualDoseG} g`,
+          }))}
+          // Another brewer comes with its own paper.
+          onChange={(brewerId) => change({ ...asked, brewerId, paperId: null })}
+        />
+        <KitChoice
+          label="Paper"
+          value={asked.paperId ?? brewer?.paperId ?? 0}
+          options={kit.papers.map(({ id, name }) => ({ id, words: name }))}
+          onChange={(paperId) => change({ ...asked, paperId })}
+        />
+        <KitChoice
+          label="Grinder"
+          value={asked.grinderId}
+          options={kit.grinders.map(({ id, name, burrSet }) => ({ id, words: `${name}, ${burrSet}` }))}
+          onChange={(grinderId) => change({ ...asked, grinderId })}
+        />
+        <KitChoice<number | null>
+          label="Water"
+          value={asked.waterId}
+          none="not said"
+          options={kit.waters.map(({ id, name }) => ({ id, words: name }))}
+          onChange={(waterId) => change({ ...asked, waterId })}
+        />
+        <KitChoice<number | null>
+          label="Kettle"
+          value={asked.kettleId}
+          none="not said"
+          options={kit.kettles.map(({ id, name }) => ({ id, words: name }))}
+          onChange={(kettleId) => change({ ...asked, kettleId })}
+        />
+        <AimChoice
+          aim={aim}
+          isOwn={asked.aim !== null}
+          draftKey={`start.${lot.id}.aim`}
+          onChoose={(own) => {
+            change({ ...asked, aim: own });
+            return Promise.resolve(null);
+          }}
+        />
+      </div>
       <TroubleNotice trouble={troubleOf(error) ?? troubleOf(startError)} />
-      {preview && <PreviewSheet {...{ preview, lot, kit, onSwitch }} />}
+      {preview && <PreviewSheet {...{ preview, lot, aim, onSwitch }} />}
     </>
   );
+}
+
+/** The first of each kind of kit, nothing switched off. */
+function houseStart({ brewers, grinders, waters, kettles }: KitView): NewRecipeDto {
+  return {
+    brewerId: brewers[0]?.id ?? 0,
+    grinderId: grinders[0]?.id ?? 0,
+    paperId: null,
+    waterId: waters[0]?.id ?? null,
+    kettleId: kettles[0]?.id ?? null,
+    aim: null,
+    switchedOff: [],
+    schools: null,
+    plan: null,
+    note: '',
+  };
 }
 
 function PreviewSheet({
   preview,
   lot,
-  kit,
+  aim,
   onSwitch,
 }: {
   preview: StartingPreview;
   lot: LotView;
-  kit: KitView;
+  aim: ExtractionWindow;
   onSwitch: (ruleId: string) => void;
 }) {
   const { plan, reasons, forecast, similar } = preview;
@@ -131,7 +183,7 @@ function PreviewSheet({
         {preview.grinderNote && <Notice>{preview.grinderNote}</Notice>}
         <section>
           <h2 className="heading mb-2">What the model expects</h2>
-          <RoughForecast forecast={forecast} window={kit.house.window} />
+          <RoughForecast forecast={forecast} window={aim} />
         </section>
         <section>
           <h2 className="heading mb-2">Where similar lots ended</h2>

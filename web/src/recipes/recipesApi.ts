@@ -2,6 +2,7 @@ import type {
   NewRecipeDto,
   NewVersionDto,
   PublishDto,
+  RecipeSetupDto,
   RecipeView,
   StandsDto,
   StartingPreview,
@@ -14,6 +15,7 @@ export const {
   useRecipeQuery,
   useStartingRecipeQuery,
   useSetRecipeSchoolsMutation,
+  useSetUpRecipeMutation,
   useStartRecipeMutation,
   useAddVersionMutation,
   useSetAcceptedMutation,
@@ -26,6 +28,10 @@ export const {
     startingRecipe: build.query<StartingPreview, { lotId: number; recipe: NewRecipeDto }>({
       query: ({ lotId, recipe }) => ({ url: `lots/${lotId}/starting-recipe`, method: 'POST', body: recipe }),
       providesTags: ['Lot', 'Kit'],
+    }),
+    setUpRecipe: build.mutation<RecipeView, { id: number; setup: RecipeSetupDto }>({
+      query: ({ id, setup }) => ({ url: `recipes/${id}/setup`, method: 'PUT', body: setup }),
+      invalidatesTags: (_, error) => (error ? [] : ['Recipe']),
     }),
     setRecipeSchools: build.mutation<RecipeView, { id: number; schools: StandsDto | null }>({
       query: ({ id, schools }) => ({ url: `recipes/${id}/schools`, method: 'PUT', body: { schools } }),

@@ -1,6 +1,7 @@
 import type { Migration } from './migration.js';
 import { kitAndLots } from './0002-kit-and-lots.js';
+import { recipeKitAndSearch } from './0003-recipe-kit-and-search.js';
 import { firstTables } from './0001-first-tables.js';
 
 /** All steps in order. */
-export const MIGRATIONS: readonly Migration[] = [firstTables, kitAndLots];
+export const MIGRATIONS: readonly Migration[] = [firstTables, kitAndLots, recipeKitAndSearch];

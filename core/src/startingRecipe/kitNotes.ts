@@ -1,0 +1,41 @@
+/** What a water is known to hold, mg/L; hardness and alkalinity as CaCO3. */
+export interface WaterFacts {
+  name: string;
+  hardnessMgPerL: number;
+  alkalinityMgPerL: number;
+  mineralsMgPerL: number;
+}
+
+/** What water and kettle say of a starting recipe beyond its figures. */
+export interface KitNote {
+  part: 'water' | 'kettle';
+  note: string;
+}
+
+/** Span of the waters that recipes are stated with, mg/L of minerals in all (common practice). */
+const STATED_MINERALS = { low: 80, high: 120 };
+/** Alkalinity outside of which the cup's acidity is the water's doing too, mg/L as CaCO3 (assumed). */
+const QUIET_ALKALINITY = { low: 20, high: 75 };
+
+/**
+ * Water pushes no figure: what it does to a cup is known by direction only. It is said, so that a sour or a
+ * flat cup is not laid to the recipe alone.
+ */
+export function waterNote({ name, alkalinityMgPerL, mineralsMgPerL }: WaterFacts): KitNote {
+  const { low, high } = STATED_MINERALS;
+  const minerals =
+    mineralsMgPerL < low || mineralsMgPerL > high
+      ? `${mineralsMgPerL} mg/L of minerals, ${mineralsMgPerL < low ? 'less' : 'more'} than the ${low} to ${high} that recipes are stated with: it may taste otherwise elsewhere`
+      : `${mineralsMgPerL} mg/L of minerals, as recipes are stated with`;
+  return { part: 'water', note: [`${name}: ${minerals}`, ...acidityWords(alkalinityMgPerL)].join('; ') };
+}
+
+function acidityWords(alkalinityMgPerL: number): string[] {
+  if (alkalinityMgPerL > QUIET_ALKALINITY.high) {
+    return [`its alkalinity of ${alkalinityMgPerL} damps acidity: a flat cup may be the water`];
+  }
+  if (alkalinityMgPerL < QUIET_ALKALINITY.low) {
+    return [`its alkalinity of ${alkalinityMgPerL} leaves acidity bare: a sharp cup may be the water`];
+  }
+  return [];
+}

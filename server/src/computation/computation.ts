@@ -1,0 +1,29 @@
+import { createRequire } from 'node:module';
+import { Injectable, type OnModuleDestroy } from '@nestjs/common';
+import { Piscina } from 'piscina';
+import type { calibrateLot, fittedStart } from '@vendu/core';
+
+/** Functions of core that take long enough to hold up other requests. */
+interface Heavy {
+  calibrateLot: typeof calibrateLot;
+  fittedStart: typeof fittedStart;
+}
+
+const CORE = createRequire(import.meta.url).resolve('@vendu/core');
+/** A thread that has had nothing to do for so long ends, ms. */
+const IDLE_MS = 30_000;
+
+/** Runs core's heavy functions on worker threads: each thread loads core itself, so no code is written twice. */
+@Injectable()
+export class Computation implements OnModuleDestroy {
+  private readonly pool = new Piscina({ filename: CORE, minThreads: 0, maxThreads: 2, idleTimeout: IDLE_MS });
+
+  /** @param input - plain data: it is copied to the thread and its answer back */
+  run<K extends keyof Heavy>(name: K, input: Parameters<Heavy[K]>[0]): Promise<ReturnType<Heavy[K]>> {
+    return this.pool.run(input, { name }) as Promise<ReturnType<Heavy[K]>>;
+  }
+
+  onModuleDestroy(): Promise<void> {
+    return this.pool.destroy();
+  }
+}

@@ -1,0 +1,104 @@
+import { useState } from 'react';
+import { paperFromDrainTest } from '@vendu/core';
+import type { KitView, PaperView } from '@vendu/contract';
+import { Button } from '../ui/Button';
+import { Notice } from '../ui/Notice';
+import { QuantityField } from '../ui/QuantityField';
+import { CELSIUS, CLOCK, GRAMS, RESISTANCE, within } from '../ui/quantities';
+import { KitChoice } from './KitChoice';
+import { useSaveKit } from './useSaveKit';
+
+/** Water poured at once and left when the clock stops, g: enough for a stopwatch, little enough for any brewer. */
+const USUAL = { waterG: 300, leftG: 20, waterC: 90 };
+
+/** Resistance of a paper from plain water timed through it, which no number of brews can tell from the bed's. */
+export function DrainTest({ paper, kit, onLeave }: { paper: PaperView; kit: KitView; onLeave: () => void }) {
+  const save = useSaveKit();
+  const [brewerId, setBrewerId] = useState(
+    (kit.brewers.find(({ paperId }) => paperId === paper.id) ?? kit.brewers[0])?.id ?? 0,
+  );
+  const [water, setWater] = useState(USUAL);
+  const [seconds, setSeconds] = useState<number | null>(null);
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const brewer = kit.brewers.find(({ id }) => id === brewerId);
+  const found =
+    brewer && seconds !== null
+      ? paperFromDrainTest({
+          ...water,
+          brewer: brewer.geometry,
+          paperPerM: paper.resistancePerM,
+          seconds,
+        })
+      : null;
+  async function use(resistancePerM: number) {
+    const { name, rinseG, revision } = paper;
+    const against = await save({
+      part: 'papers',
+      id: paper.id,
+      body: { name, rinseG, revision, resistancePerM: Math.round(resistancePerM / 1e5) * 1e5 },
+    });
+    setTrouble(against?.detail ?? null);
+    if (!against) onLeave();
+  }
+  return (
+    <div className="flex flex-col gap-4">
+      <p className="text-small text-quiet">
+        Set the rinsed paper in the brewer, pour the water in at once and stop the clock when so much still
+        stands over the outlet. No coffee. The water is near boiling: keep hands clear of the stream.
+      </p>
+      <div className="grid grid-cols-3 gap-3">
+        <KitChoice
+          label="Brewer"
+          value={brewerId}
+          options={kit.brewers.map(({ id, name }) => ({ id, words: name }))}
+          onChange={setBrewerId}
+        />
+        <QuantityField
+          label="Poured"
+          quantity={within(GRAMS, { label: 'Water', min: 20, max: 2000 })}
+          value={water.waterG}
+          onCommit={(waterG) => setWater({ ...water, waterG })}
+        />
+        <QuantityField
+          label="Still standing at the stop"
+          quantity={within(GRAMS, { label: 'What stands', min: 1, max: 1000 })}
+          value={water.leftG}
+          onCommit={(leftG) => setWater({ ...water, leftG })}
+        />
+        <QuantityField
+          label="Water at"
+          quantity={within(CELSIUS, { label: 'Water', min: 1, max: 100 })}
+          value={water.waterC}
+          onCommit={(waterC) => setWater({ ...water, waterC })}
+        />
+        <QuantityField
+          label="It took"
+          quantity={within(CLOCK, { label: 'Time', min: 1, max: 3600 })}
+          value={seconds}
+          onCommit={setSeconds}
+        />
+      </div>
+      {found && !found.ok && <Notice tone="alarm">{found.message}</Notice>}
+      {found?.ok && (
+        <p>
+          This paper resists with{' '}
+          <span className="reading font-bold">{RESISTANCE.format(found.value.measuredPerM)}</span> million/m;
+          so far it was taken for <span className="reading">{RESISTANCE.format(found.value.paperPerM)}</span>.
+        </p>
+      )}
+      {trouble && <Notice tone="alarm">{trouble}</Notice>}
+      <div className="flex gap-3">
+        <Button
+          weight="main"
+          disabled={!found?.ok}
+          onClick={() => found?.ok && void use(found.value.measuredPerM)}
+        >
+          Use the measured one
+        </Button>
+        <Button weight="quiet" onClick={onLeave}>
+          Leave as it was
+        </Button>
+      </div>
+    </div>
+  );
+}
