@@ -169,7 +169,7 @@ async function newestRecipes(
 }
 
 function listItem(
-  { brewedG, leftG, lastBrewedAt, latestRoastedOn, total: _, ...row }: LotRow,
+  { brewedG, leftG, lastBrewedAt, latestRoastedOn, total, ...row }: LotRow,
   recipe: RecipeListItem | null,
   last: { strengthPercent: number; yieldPercent: number; basis: 'weighed' | 'assumed' } | null,
 ): LotListItem {
