@@ -230,3 +230,28 @@ export {
 export { sieveGrind, type SievedGrind } from './grind/sieveGrind.js';
 export { settingForSize, translateSetting, type SettingRange } from './grind/translateSetting.js';
 export { brewerGeometry, brimfulG, classMeasures, type BrewerMeasures } from './kit/brewerGeometry.js';
+
+export { afterBrew, type AfterBrewClock, type AfterBrewTask } from './bench/afterBrew.js';
+export { drainOutlook, worryAtS, type DrainOutlook } from './bench/drainWatch.js';
+export {
+  correctionAfter,
+  leadOf,
+  planAsGoing,
+  withTotalsMoved,
+  type Correction,
+  type Lead,
+} from './bench/liveBrew.js';
+export { preparationOf, type Preparation, type PreparationTask } from './bench/preparation.js';
+export { HANDS, type Hand, type HandName } from './instruments/hands.js';
+export { parseScaleLine, type ScaleReading } from './instruments/scaleLine.js';
+export { simulatedRefractometer, type RefractometerFaults } from './instruments/simulatedRefractometer.js';
+export { QUIET_BENCH, simulatedScale, type ScaleFaults } from './instruments/simulatedScale.js';
+export {
+  flowAtGps,
+  GAP_MS,
+  massAtG,
+  traceFault,
+  traceGaps,
+  type Trace,
+  type TraceGap,
+} from './instruments/trace.js';

@@ -1,0 +1,135 @@
+import { describe, expect, it } from 'vitest';
+import { planWaterG, runningTotalsG } from '../plan/plan.js';
+import { planFaults } from '../plan/planFaults.js';
+import { valueOf } from '../result.js';
+import { PLAN as plan } from '../testing/brews.js';
+import { afterBrew } from './afterBrew.js';
+import { benchSteps } from './benchSteps.js';
+import { drainOutlook, worryAtS } from './drainWatch.js';
+import { correctionAfter, leadOf, planAsGoing, withTotalsMoved } from './liveBrew.js';
+import { preparationOf } from './preparation.js';
+
+const totals = runningTotalsG(plan);
+const stepOf = (pourNumber: number) =>
+  benchSteps(plan).findIndex((step) => step.kind === 'pour' && step.pourNumber === pourNumber);
+const done = (stepIndex: number, atS: number, skipped = false) => ({ stepIndex, atS, skipped, totalG: null });
+
+describe('lead and lag', () => {
+  it('is nothing on the plan', () => {
+    const pour = plan.pours[1]!;
+    const totalG = (totals[0] ?? 0) + 3 * pour.flowGps;
+    expect(leadOf({ plan, atS: pour.startS + 3, totalG })).toEqual({
+      aheadG: 0,
+      aheadS: expect.closeTo(0, 6) as number,
+    });
+  });
+
+  it('tells seconds while pouring and grams always', () => {
+    const pour = plan.pours[1]!;
+    const late = leadOf({ plan, atS: pour.startS + 5, totalG: (totals[0] ?? 0) + 2 * pour.flowGps });
+    expect(late.aheadS).toBeCloseTo(-3, 6);
+    expect(late.aheadG).toBeCloseTo(-3 * pour.flowGps, 1);
+    const over = leadOf({ plan, atS: pour.startS - 12, totalG: (totals[0] ?? 0) + 6 });
+    expect(over).toEqual({ aheadG: 6, aheadS: null });
+  });
+});
+
+describe('a pour that missed its total', () => {
+  it('offers to keep the next total or the next amount', () => {
+    expect(correctionAfter({ plan, pourNumber: 1, shownG: (totals[0] ?? 0) + 6 })).toEqual({
+      pourNumber: 1,
+      overG: 6,
+      keepAmountG: (totals[1] ?? 0) + 6,
+      keepTotalG: totals[1],
+    });
+  });
+
+  it('says nothing of a scatter, of the last pour, or of a pour that is none', () => {
+    expect(correctionAfter({ plan, pourNumber: 1, shownG: (totals[0] ?? 0) + 1.5 })).toBeNull();
+    expect(correctionAfter({ plan, pourNumber: plan.pours.length, shownG: 400 })).toBeNull();
+    expect(correctionAfter({ plan, pourNumber: 9, shownG: 400 })).toBeNull();
+  });
+
+  it('moves every later total by what was chosen', () => {
+    const moved = withTotalsMoved(plan, { fromPour: 2, byG: 6 });
+    expect(runningTotalsG(moved)).toEqual([totals[0], (totals[1] ?? 0) + 6, (totals[2] ?? 0) + 6]);
+  });
+});
+
+describe('the plan as the brew is going', () => {
+  it('is the plan while nothing was done', () => {
+    expect(planAsGoing({ plan, done: [], poured: {} })).toEqual(plan);
+  });
+
+  it('has late pours late, misses taken up by the next, and swirls left out gone', () => {
+    const swirl = benchSteps(plan).findIndex((step) => step.kind === 'agitate');
+    const going = planAsGoing({
+      plan,
+      done: [done(0, 0), done(swirl, 9, true), done(stepOf(2), 52)],
+      poured: { 1: (totals[0] ?? 0) + 6 },
+    });
+    expect(going.pours[0]).toMatchObject({ amountG: (totals[0] ?? 0) + 6, agitation: 'none' });
+    expect(going.pours[1]).toMatchObject({ startS: 52, amountG: (plan.pours[1]?.amountG ?? 0) - 6 });
+    expect(planWaterG(going)).toBe(planWaterG(plan));
+    expect(planFaults({ plan: { ...going, drawdownS: 600 } })).toEqual([]);
+  });
+
+  it('never lets pours run into each other, however late one is', () => {
+    const going = planAsGoing({ plan, done: [done(0, 0), done(stepOf(2), 95)], poured: {} });
+    expect(planFaults({ plan: { ...going, drawdownS: 600 } })).toEqual([]);
+    expect(going.pours[2]?.startS).toBeGreaterThan(95);
+  });
+});
+
+describe('the watch on the drain', () => {
+  it.each([
+    [160, 0, 'on-plan'],
+    [200, 0, 'late'],
+    [300, 0, 'stall'],
+    [null, 0, 'stall'],
+    [120, 0, 'early'],
+    [70, 0, 'rush'],
+    // The clock overtakes the forecast.
+    [160, 260, 'stall'],
+  ] as const)('a plan of 160 s expected at %s after %s s is %s', (expectedS, elapsedS, outlook) => {
+    expect(drainOutlook({ plannedS: 160, expectedS, elapsedS })).toBe(outlook);
+  });
+
+  it('worries after a quarter more, or past what was forecast', () => {
+    expect(worryAtS({ drawdownS: 160 })).toBe(200);
+    expect(worryAtS({ drawdownS: 160, forecastHighS: 240 })).toBe(240);
+  });
+});
+
+describe('what to have ready', () => {
+  const tasks = (more: object, rinseG: number) =>
+    preparationOf({ plan: { ...plan, ...more }, rinseG }).map(({ task }) => task);
+  it('follows paper and plan', () => {
+    expect(tasks({}, 300)).toEqual(['water', 'rinse', 'discard', 'weigh', 'grind', 'level', 'tare']);
+    expect(tasks({ ballUntilS: 40 }, 0)).toEqual(['water', 'weigh', 'grind', 'level', 'chill-ball', 'tare']);
+    expect(preparationOf({ plan, rinseG: 300 }).find(({ task }) => task === 'rinse')?.figure).toBe(300);
+  });
+});
+
+describe('after the brew', () => {
+  it('comes due in the order of cooling: sample, warm, cool', () => {
+    expect(valueOf(afterBrew({ roomC: 21 })).map(({ task }) => task)).toEqual([
+      'read',
+      'taste-warm',
+      'taste-cool',
+    ]);
+  });
+
+  it('cools by Newton to the room: half of the excess in each half-life', () => {
+    // Computed: from 80 to 50.5 °C in a room of 21 °C is one half-life of the cup, 22 min; 50 °C comes just after.
+    const warm = valueOf(afterBrew({ roomC: 21, beverageC: 80 })).find(({ task }) => task === 'taste-warm');
+    expect(warm?.dueS).toBeGreaterThan(1320);
+    expect(warm?.dueS).toBeLessThan(1360);
+  });
+
+  it('is sooner for a cooler cup, and names a room that cannot be', () => {
+    const at = (beverageC: number) => valueOf(afterBrew({ roomC: 21, beverageC })).map(({ dueS }) => dueS);
+    for (const [index, dueS] of at(65).entries()) expect(dueS).toBeLessThan(at(85)[index] ?? 0);
+    expect(afterBrew({ roomC: 60 })).toMatchObject({ reason: 'out-of-range', field: 'roomC' });
+  });
+});
