@@ -9,5 +9,6 @@ export * from './kit/kit.js';
 export * from './kit/kitDtos.js';
 export * from './lots/lots.js';
 export * from './recipes/recipes.js';
+export * from './brews/bench.js';
 export * from './brews/brews.js';
 export * from './publications/publications.js';

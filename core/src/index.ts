@@ -242,6 +242,7 @@ export {
   type Lead,
 } from './bench/liveBrew.js';
 export { preparationOf, type Preparation, type PreparationTask } from './bench/preparation.js';
+export { totalsFromTrace } from './bench/totalsFromTrace.js';
 export { HANDS, type Hand, type HandName } from './instruments/hands.js';
 export { parseScaleLine, type ScaleReading } from './instruments/scaleLine.js';
 export { simulatedRefractometer, type RefractometerFaults } from './instruments/simulatedRefractometer.js';

@@ -9,6 +9,8 @@ import { KitModule } from './kit/kit.module.js';
 import { LotsModule } from './lots/lots.module.js';
 import { PublicationsModule } from './publications/publications.module.js';
 import { RecipesModule } from './recipes/recipes.module.js';
+import { RunningBrewsModule } from './running-brews/running-brews.module.js';
+import { ScaleFeedsModule } from './scale-feeds/scale-feeds.module.js';
 import { SessionModule } from './session/session.module.js';
 
 @Module({})
@@ -43,6 +45,8 @@ export class AppModule {
         LotsModule,
         RecipesModule,
         BrewsModule,
+        RunningBrewsModule,
+        ScaleFeedsModule,
         PublicationsModule,
       ],
     };

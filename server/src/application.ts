@@ -14,7 +14,7 @@ import { sessionMiddleware } from './session/session.middleware.js';
 import { siteMiddleware } from './site/site.middleware.js';
 
 /** Largest request body; the filter's message for 413 names the same figure. */
-const BODY_LIMIT = '256kb';
+const BODY_LIMIT = '1mb';
 
 const SECURITY_HEADERS = {
   contentSecurityPolicy: {
@@ -43,6 +43,7 @@ export async function createApplication(configuration: Configuration): Promise<N
   app.use(compression());
   app.use(sessionMiddleware({ secret: configuration.sessionSecret }));
   app.useBodyParser('json', { limit: BODY_LIMIT });
+  app.useBodyParser('text', { limit: BODY_LIMIT, type: ['text/plain', 'application/x-ndjson'] });
   if (configuration.webRoot !== null) app.use(siteMiddleware(configuration.webRoot));
   app.setGlobalPrefix('api');
   app.useGlobalPipes(inputPipe());

@@ -125,9 +125,9 @@ describe('a request that cannot be read', () => {
   it('is too large', async () => {
     const response = await app.barista
       .post('/api/lots')
-      .send({ ...SMALLEST_LOT, labelNotes: 'x'.repeat(300_000) });
+      .send({ ...SMALLEST_LOT, labelNotes: 'x'.repeat(1_100_000) });
     expect(response.status).toBe(413);
-    expect(problemOf(response).detail).toContain('256 kB');
+    expect(problemOf(response).detail).toContain('1 MB');
   });
 
   it('has no body, or a list for an object', async () => {

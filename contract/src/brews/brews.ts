@@ -17,10 +17,12 @@ import {
   type TastingStage,
   type Verdict,
 } from '@vendu/core';
+import { BenchEventDto, TraceDto, type BenchEvent, type BrewKitNames, type FractionDto } from './bench.js';
 import { NumberBetween, OneOf, TextUpTo } from '../validation/decorators.js';
 
 const isGiven = (_: object, value: unknown) => value !== null && value !== undefined;
 const MOST_STEPS = 40;
+const MOST_EVENTS = 200;
 
 export class StepDoneDto implements StepDone {
   @NumberBetween({ label: 'Step', unit: '', min: 0, max: MOST_STEPS, whole: true })
@@ -53,6 +55,22 @@ export class PutBrewDto {
   @ValidateNested({ each: true })
   @Type(() => StepDoneDto)
   steps!: StepDoneDto[];
+
+  /** What the scale showed; `null` where the brew was marked by hand. */
+  @ValidateIf(isGiven)
+  @ValidateNested()
+  @Type(() => TraceDto)
+  trace: TraceDto | null = null;
+
+  @IsArray({ message: 'What happened must be a list.' })
+  @ArrayMaxSize(MOST_EVENTS, { message: `A brew takes at most ${MOST_EVENTS} events.` })
+  @ValidateNested({ each: true })
+  @Type(() => BenchEventDto)
+  events: BenchEventDto[] = [];
+
+  /** The scale that was read; empty where there was none. */
+  @TextUpTo({ label: 'Scale', max: 120 })
+  scale: string = '';
 
   @TextUpTo({ label: 'Notes', max: 2000 })
   note: string = '';
@@ -144,7 +162,7 @@ export interface TastingView {
 
 /** A figure that was altered after it was first written; the first entry is kept. */
 export interface CorrectionView {
-  field: 'doseG' | 'waterG' | 'beverageG';
+  field: 'doseG' | 'waterG' | 'beverageG' | `step.${number}.atS` | `step.${number}.totalG`;
   fromValue: number | null;
   toValue: number | null;
   by: string;
@@ -180,6 +198,11 @@ export interface BrewView extends BrewListItem {
   roastedOn: string;
   note: string;
   verdictReason: string;
+  /** With what it was made; `null` in records older than this. */
+  kit: BrewKitNames | null;
+  events: BenchEvent[];
+  hasTrace: boolean;
+  fractions: (FractionDto & { place: number })[];
   readings: ReadingView[];
   tastings: TastingView[];
   corrections: CorrectionView[];

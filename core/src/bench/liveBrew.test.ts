@@ -7,7 +7,10 @@ import { afterBrew } from './afterBrew.js';
 import { benchSteps } from './benchSteps.js';
 import { drainOutlook, worryAtS } from './drainWatch.js';
 import { correctionAfter, leadOf, planAsGoing, withTotalsMoved } from './liveBrew.js';
+import { HANDS } from '../instruments/hands.js';
+import { simulatedScale } from '../instruments/simulatedScale.js';
 import { preparationOf } from './preparation.js';
+import { totalsFromTrace } from './totalsFromTrace.js';
 
 const totals = runningTotalsG(plan);
 const stepOf = (pourNumber: number) =>
@@ -131,5 +134,41 @@ describe('after the brew', () => {
     const at = (beverageC: number) => valueOf(afterBrew({ roomC: 21, beverageC })).map(({ dueS }) => dueS);
     for (const [index, dueS] of at(65).entries()) expect(dueS).toBeLessThan(at(85)[index] ?? 0);
     expect(afterBrew({ roomC: 60 })).toMatchObject({ reason: 'out-of-range', field: 'roomC' });
+  });
+});
+
+describe('totals off the scale', () => {
+  const traceOf = (untilS: number, silentFromS = Infinity) => {
+    const scale = simulatedScale({ hand: { ...HANDS.steady, overSdG: 0, overG: 4 }, seed: 8 });
+    let beforeG = 0;
+    for (const pour of plan.pours) {
+      beforeG += pour.amountG;
+      scale.pour({ atS: pour.startS, toTotalG: beforeG, flowGps: pour.flowGps });
+    }
+    const atMs = Array.from({ length: untilS * 10 }, (_, index) => index * 100).filter(
+      (at) => at < silentFromS * 1000,
+    );
+    return { atMs, massG: atMs.map((at) => scale.read(at / 1000)?.massG ?? 0) };
+  };
+  const marks = plan.pours.map((pour, index) => done(stepOf(index + 1), pour.startS));
+  const read = (untilS: number, silentFromS?: number) =>
+    totalsFromTrace({
+      plan,
+      done: marks.filter(({ atS }) => atS < untilS),
+      trace: traceOf(untilS, silentFromS),
+      nowMs: untilS * 1000,
+    });
+
+  it('are what stood there before the next pour, and the last once it stands still', () => {
+    const after = read(140);
+    // Each pour was to go 4 g over and the next to take it up, so every total is 4 g over but for noise.
+    for (const [index, totalG] of totals.entries()) {
+      expect(Math.abs((after[stepOf(index + 1)] ?? 0) - totalG - 4)).toBeLessThan(0.6);
+    }
+  });
+
+  it('say nothing of a pour under way, nor of one the scale did not see', () => {
+    expect(read((plan.pours[1]?.startS ?? 0) + 4)).toEqual({ [stepOf(1)]: expect.any(Number) as number });
+    expect(Object.keys(read(140, 30))).toEqual([]);
   });
 });

@@ -1,3 +1,4 @@
+import { roundToTenth } from '../plan/plan.js';
 import { normalDraw, seededRandom } from '../random/seededRandom.js';
 import type { Hand } from './hands.js';
 import type { ScaleReading } from './scaleLine.js';
@@ -21,8 +22,6 @@ export const QUIET_BENCH: ScaleFaults = {
   batteryPercent: 90,
   batteryPerMin: 0.1,
 };
-/** Steps of a bench scale, g. */
-const RESOLUTION_G = 0.1;
 /** A knock, g (assumed). */
 const KNOCK_G = 4;
 /** The flow sways about this often, s (assumed). */
@@ -80,7 +79,8 @@ export function simulatedScale({
         (atS / 60) * faults.driftGPerMin +
         normalDraw(random, { mean: isKnocked ? KNOCK_G : 0, sd: faults.noiseG });
       return {
-        massG: Math.round(massG / RESOLUTION_G) * RESOLUTION_G,
+        // Shown in steps of 0.1 g; adding nothing turns -0 into 0.
+        massG: roundToTenth(massG) + 0,
         batteryPercent: Math.round(batteryPercent),
       };
     },

@@ -1,12 +1,15 @@
-import { BelongsTo, Column, DataType, HasMany, Model, Table } from 'sequelize-typescript';
+import { BelongsTo, Column, DataType, HasMany, HasOne, Model, Table } from 'sequelize-typescript';
 import type { NonAttribute } from 'sequelize';
 import type { BrewPlan, StepDone, Verdict } from '@vendu/core';
+import type { BenchEvent, BrewKitNames } from '@vendu/contract';
 import { RoastBatchModel } from '../lots/roast-batch.model.js';
 import { PersonModel } from '../people/person.model.js';
 import { RecipeVersionModel } from '../recipes/recipe-version.model.js';
 import { CorrectionModel } from './correction.model.js';
+import { FractionModel } from './fraction.model.js';
 import { ReadingModel } from './reading.model.js';
 import { TastingModel } from './tasting.model.js';
+import { TraceModel } from './trace.model.js';
 import { DecimalColumn } from '../database/decimal-column.js';
 
 @Table({ tableName: 'brews', version: 'revision' })
@@ -21,6 +24,8 @@ export class BrewModel extends Model {
   /** The plan as it was when the brew was made. */
   @Column(DataType.JSON) declare plan: BrewPlan;
   @Column(DataType.JSON) declare steps: StepDone[];
+  @Column(DataType.JSON) declare kit: BrewKitNames | null;
+  @Column(DataType.JSON) declare events: BenchEvent[] | null;
   @DecimalColumn(6, 1) declare doseG: number | null;
   @DecimalColumn(6, 1) declare waterG: number | null;
   @DecimalColumn(6, 1) declare beverageG: number | null;
@@ -34,5 +39,7 @@ export class BrewModel extends Model {
   @BelongsTo(() => RoastBatchModel, 'roastBatchId') declare roastBatch: NonAttribute<RoastBatchModel>;
   @HasMany(() => ReadingModel, 'brewId') declare readings: NonAttribute<ReadingModel[]>;
   @HasMany(() => TastingModel, 'brewId') declare tastings: NonAttribute<TastingModel[]>;
+  @HasMany(() => FractionModel, 'brewId') declare fractions: NonAttribute<FractionModel[]>;
+  @HasOne(() => TraceModel, 'brewId') declare trace: NonAttribute<TraceModel | null>;
   @HasMany(() => CorrectionModel, 'brewId') declare corrections: NonAttribute<CorrectionModel[]>;
 }

@@ -6,13 +6,16 @@ import {
   HttpCode,
   Param,
   ParseEnumPipe,
+  ParseIntPipe,
   Patch,
   Post,
   Put,
 } from '@nestjs/common';
-import { TASTING_STAGES, type TastingStage } from '@vendu/core';
+import { TASTING_STAGES, type TastingStage, type Trace } from '@vendu/core';
 import {
   BrewKeyParam,
+  FractionsDto,
+  MendStepDto,
   NewReadingDto,
   PutBrewDto,
   TastingDto,
@@ -24,6 +27,7 @@ import type { PersonModel } from '../people/person.model.js';
 import { IdPipe } from '../problem/id.pipe.js';
 import { notFound } from '../problem/problem-error.js';
 import { SignedIn } from '../session/access.js';
+import { StoreBrewService } from './store-brew.service.js';
 import { BrewsService } from './brews.service.js';
 
 const STAGE_PIPE = new ParseEnumPipe(Object.fromEntries(TASTING_STAGES.map((stage) => [stage, stage])), {
@@ -32,15 +36,38 @@ const STAGE_PIPE = new ParseEnumPipe(Object.fromEntries(TASTING_STAGES.map((stag
 
 @Controller('brews')
 export class BrewsController {
-  constructor(private readonly service: BrewsService) {}
+  constructor(
+    private readonly service: BrewsService,
+    private readonly storing: StoreBrewService,
+  ) {}
 
   @Put('by-key/:key')
-  put(
+  async put(
     @Param() { key }: BrewKeyParam,
     @Body() brew: PutBrewDto,
     @SignedIn() person: PersonModel,
   ): Promise<BrewView> {
-    return this.service.put(key, brew, person);
+    return this.service.read(await this.storing.put(key, brew, person));
+  }
+
+  @Get(':brewId/trace')
+  async trace(@Param('brewId', IdPipe) id: number): Promise<{ trace: Trace | null }> {
+    return { trace: await this.service.trace(id) };
+  }
+
+  @Patch(':brewId/steps/:stepIndex')
+  mendStep(
+    @Param('brewId', IdPipe) id: number,
+    @Param('stepIndex', ParseIntPipe) stepIndex: number,
+    @Body() mended: MendStepDto,
+    @SignedIn() person: PersonModel,
+  ): Promise<BrewView> {
+    return this.service.mendStep(id, stepIndex, mended, person);
+  }
+
+  @Put(':brewId/fractions')
+  putFractions(@Param('brewId', IdPipe) id: number, @Body() fractions: FractionsDto): Promise<BrewView> {
+    return this.service.putFractions(id, fractions);
   }
 
   @Get(':brewId')

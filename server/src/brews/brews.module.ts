@@ -2,6 +2,11 @@ import { Module } from '@nestjs/common';
 import { BrewReader } from './brew-reader.js';
 import { BrewsController } from './brews.controller.js';
 import { BrewsService } from './brews.service.js';
+import { StoreBrewService } from './store-brew.service.js';
 
-@Module({ controllers: [BrewsController], providers: [BrewsService, BrewReader], exports: [BrewReader] })
+@Module({
+  controllers: [BrewsController],
+  providers: [BrewsService, BrewReader, StoreBrewService],
+  exports: [BrewReader],
+})
 export class BrewsModule {}

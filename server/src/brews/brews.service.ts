@@ -1,12 +1,13 @@
 import { Injectable } from '@nestjs/common';
-import { UniqueConstraintError } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
-import { beverageFault, pouredWaterG, readingFault, type TastingStage } from '@vendu/core';
+import { beverageFault, pouredWaterG, readingFault, type TastingStage, type Trace } from '@vendu/core';
 import type {
   BrewView,
   CorrectionView,
+  FractionDto,
+  FractionsDto,
+  MendStepDto,
   NewReadingDto,
-  PutBrewDto,
   TastingDto,
   VerdictDto,
   WeighBrewDto,
@@ -14,18 +15,18 @@ import type {
 import { BrewerModel } from '../kit/brewer.model.js';
 import { LotModel } from '../lots/lot.model.js';
 import { refreshLotProgress } from '../lots/lot-progress.js';
-import { RoastBatchModel } from '../lots/roast-batch.model.js';
 import { PersonModel } from '../people/person.model.js';
 import { invalidField, notFound, ProblemError } from '../problem/problem-error.js';
-import { RecipeVersionModel } from '../recipes/recipe-version.model.js';
 import { RecipeModel } from '../recipes/recipe.model.js';
 import { numberOrNull } from '../database/raw-row.js';
 import { BrewModel } from './brew.model.js';
 import { BrewReader, LIST_PARTS } from './brew-reader.js';
 import { brewDose, brewListItem, brewWater } from './brew-views.js';
 import { CorrectionModel } from './correction.model.js';
+import { FractionModel } from './fraction.model.js';
 import { ReadingModel } from './reading.model.js';
 import { TastingModel } from './tasting.model.js';
+import { TraceModel } from './trace.model.js';
 
 @Injectable()
 export class BrewsService {
@@ -34,48 +35,13 @@ export class BrewsService {
     private readonly reader: BrewReader,
   ) {}
 
-  /** Stores a brew under the bench's own key. Sent again, it finds what is there and changes nothing. */
-  async put(clientKey: string, brew: PutBrewDto, person: PersonModel): Promise<BrewView> {
-    const known = await BrewModel.findOne({ where: { clientKey } });
-    if (known) return this.read(known.id);
-    const version = await RecipeVersionModel.findByPk(brew.recipeVersionId);
-    if (!version)
-      throw invalidField({ field: 'recipeVersionId', message: 'There is no such recipe version.' });
-    const recipe = await RecipeModel.findByPk(version.recipeId, { rejectOnEmpty: true });
-    const batch = await RoastBatchModel.findByPk(brew.roastBatchId);
-    if (batch?.lotId !== recipe.lotId) {
-      throw invalidField({
-        field: 'roastBatchId',
-        message: 'This roast batch is not of the lot of the recipe.',
-      });
-    }
-    try {
-      const row = await BrewModel.create({
-        clientKey,
-        lotId: recipe.lotId,
-        recipeVersionId: version.id,
-        roastBatchId: batch.id,
-        brewedBy: person.id,
-        startedAt: new Date(brew.startedAt),
-        plan: version.plan,
-        steps: brew.steps,
-        note: brew.note,
-      });
-      await refreshLotProgress(this.sequelize, [row.lotId]);
-      return await this.read(row.id);
-    } catch (error) {
-      // Two sends of one brew can race past the look-up; the key decides, and the first one stands.
-      if (!(error instanceof UniqueConstraintError)) throw error;
-      const first = await BrewModel.findOne({ where: { clientKey }, rejectOnEmpty: true });
-      return this.read(first.id);
-    }
-  }
-
   async read(id: number): Promise<BrewView> {
     const row = await BrewModel.findByPk(id, {
       include: [
         ...LIST_PARTS,
         { model: TastingModel, include: [PersonModel] },
+        FractionModel,
+        { model: TraceModel, attributes: ['brewId'] },
         { model: CorrectionModel, include: [PersonModel] },
       ],
     });
@@ -103,6 +69,10 @@ export class BrewsService {
       roastedOn: row.roastBatch.roastedOn,
       note: row.note,
       verdictReason: row.verdictReason,
+      kit: row.kit,
+      events: row.events ?? [],
+      hasTrace: row.trace !== null,
+      fractions: row.fractions.map(fractionView).sort((a, b) => a.place - b.place),
       readings: row.readings.map((reading) => ({ id: reading.id, tdsPercent: reading.tdsPercent })),
       tastings: row.tastings.map(({ stage, notes, intensities, taster }) => ({
         stage,
@@ -120,9 +90,7 @@ export class BrewsService {
 
   async weigh(id: number, weighed: WeighBrewDto, person: PersonModel): Promise<BrewView> {
     const row = await this.row(id);
-    if (row.revision !== weighed.revision) {
-      throw new ProblemError('stale', 'This brew was saved by somebody else since you opened it.');
-    }
+    refuseStale(row, weighed.revision);
     const next = { doseG: weighed.doseG, waterG: weighed.waterG, beverageG: weighed.beverageG };
     const waterG = weighed.waterG ?? pouredWaterG({ plan: row.plan, done: row.steps }).waterG;
     if (next.beverageG !== null) {
@@ -140,6 +108,50 @@ export class BrewsService {
         { transaction },
       );
       await refreshLotProgress(this.sequelize, [row.lotId], transaction);
+    });
+    return this.read(id);
+  }
+
+  /** What the scale showed; `null` for a brew that was marked by hand. */
+  async trace(id: number): Promise<Trace | null> {
+    await this.row(id);
+    return (await TraceModel.findByPk(id))?.samples ?? null;
+  }
+
+  /** Mends a time or a total that was marked or read wrong. What was first marked is kept beside it. */
+  async mendStep(id: number, stepIndex: number, mended: MendStepDto, person: PersonModel): Promise<BrewView> {
+    const row = await this.row(id);
+    refuseStale(row, mended.revision);
+    const before = row.steps.find((step) => step.stepIndex === stepIndex);
+    if (!before) throw notFound('step');
+    const { atS, totalG } = mended;
+    await this.sequelize.transaction(async (transaction) => {
+      await row.update(
+        { steps: row.steps.map((step) => (step === before ? { ...step, atS, totalG } : step)) },
+        { transaction },
+      );
+      const corrections = [
+        { field: `step.${stepIndex}.atS`, fromValue: before.atS, toValue: atS },
+        { field: `step.${stepIndex}.totalG`, fromValue: before.totalG, toValue: totalG },
+      ].filter(({ fromValue, toValue }) => fromValue !== null && fromValue !== toValue);
+      await CorrectionModel.bulkCreate(
+        corrections.map((each) => ({ ...each, brewId: id, correctedBy: person.id })),
+        { transaction },
+      );
+    });
+    return this.read(id);
+  }
+
+  /** Writes down the cups of a split brew; all of them, in the order in which they were changed. */
+  async putFractions(id: number, { fractions }: FractionsDto): Promise<BrewView> {
+    await this.row(id);
+    refuseUneven(fractions);
+    await this.sequelize.transaction(async (transaction) => {
+      await FractionModel.destroy({ where: { brewId: id }, transaction });
+      await FractionModel.bulkCreate(
+        fractions.map((fraction, index) => ({ ...fraction, brewId: id, place: index + 1 })),
+        { transaction },
+      );
     });
     return this.read(id);
   }
@@ -191,6 +203,32 @@ export class BrewsService {
     if (!row) throw notFound('brew');
     return row;
   }
+}
+
+function refuseStale(row: BrewModel, revision: number): void {
+  if (row.revision === revision) return;
+  throw new ProblemError('stale', 'This brew was saved by somebody else since you opened it.');
+}
+
+function refuseUneven(fractions: readonly FractionDto[]): void {
+  for (const [index, { startS, endS }] of fractions.entries()) {
+    const beforeS = fractions[index - 1]?.endS ?? 0;
+    const field = endS <= startS ? 'endS' : startS < beforeS ? 'startS' : null;
+    if (field === null) continue;
+    throw invalidField({
+      field: `fractions.${index}.${field}`,
+      message:
+        field === 'endS'
+          ? `Cup ${index + 1} must end after it began, at ${startS} s.`
+          : `Cup ${index + 1} cannot begin before the one before it was taken away, at ${beforeS} s.`,
+      allowed: field === 'endS' ? `above ${startS} s` : `${beforeS} s or later`,
+    });
+  }
+}
+
+function fractionView(row: FractionModel): BrewView['fractions'][number] {
+  const { place, startS, endS, beverageG, tdsPercent, colour, haze, notes, isWanted } = row;
+  return { place, startS, endS, beverageG, tdsPercent, colour, haze, notes, isWanted };
 }
 
 function correctionView({

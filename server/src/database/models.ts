@@ -18,6 +18,9 @@ import { PersonModel } from '../people/person.model.js';
 import { PublicationModel } from '../publications/publication.model.js';
 import { RecipeVersionModel } from '../recipes/recipe-version.model.js';
 import { RecipeModel } from '../recipes/recipe.model.js';
+import { FractionModel } from '../brews/fraction.model.js';
+import { TraceModel } from '../brews/trace.model.js';
+import { RunningBrewModel } from '../running-brews/running-brew.model.js';
 import { SessionModel } from '../session/session.model.js';
 
 /** Every table of the application, for the one connection. */
@@ -41,5 +44,8 @@ export const MODELS: ModelCtor[] = [
   ReadingModel,
   TastingModel,
   CorrectionModel,
+  TraceModel,
+  FractionModel,
+  RunningBrewModel,
   PublicationModel,
 ];

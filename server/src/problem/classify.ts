@@ -27,7 +27,7 @@ export const PROBLEMS: Record<ProblemKind, { status: number; title: string }> = 
 const DETAIL_BY_STATUS: Partial<Record<number, { kind: ProblemKind; detail: string }>> = {
   400: { kind: 'not-json', detail: 'The body of the request is not valid JSON.' },
   404: { kind: 'not-found', detail: 'There is nothing at this address.' },
-  413: { kind: 'too-large', detail: 'The body of the request is larger than 256 kB.' },
+  413: { kind: 'too-large', detail: 'The body of the request is larger than 1 MB.' },
   415: { kind: 'not-json', detail: 'The body of the request must be JSON.' },
   429: { kind: 'too-many-requests', detail: 'Too many attempts to sign in; wait a minute.' },
 };

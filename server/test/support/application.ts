@@ -16,6 +16,7 @@ import { loadDemo } from '../../src/demo/load-demo.js';
 /** The application on a database of its own, made by the migrations and filled with the demo. */
 export interface TestApplication {
   configuration: Configuration;
+  url: string;
   visitor: TestAgent;
   barista: TestAgent;
   secondBarista: TestAgent;
@@ -57,7 +58,7 @@ export async function startTestApplication(changes: Partial<Configuration> = {})
 
 async function open(configuration: Configuration): Promise<NestExpressApplication> {
   const app = await createApplication(configuration);
-  await app.init();
+  await app.listen(0, '127.0.0.1');
   return app;
 }
 
@@ -70,6 +71,7 @@ async function agentsOf(app: NestExpressApplication) {
     }),
   );
   return {
+    url: await app.getUrl(),
     visitor: request.agent(app.getHttpServer()),
     lead: lead!,
     barista: barista!,

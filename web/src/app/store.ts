@@ -1,7 +1,9 @@
 import { combineReducers, configureStore } from '@reduxjs/toolkit';
 import { useDispatch, useSelector } from 'react-redux';
 import { api } from '../api/api';
-import { benchSlice } from '../bench/benchSlice';
+import { benchApi } from '../bench/benchApi';
+import { benchSlice, keptBench } from '../bench/benchSlice';
+import { keepOnServer } from '../bench/runningSync';
 import { readDraft, writeDraft } from './draft';
 
 const rootReducer = combineReducers({
@@ -14,17 +16,27 @@ const BENCH_DRAFT = 'bench';
 
 /** The store. What runs on the bench is read from this device at the start and kept there at every change. */
 export function createStore() {
-  const kept = readDraft(BENCH_DRAFT) as RootState['bench'] | null;
+  const kept = keptBench(readDraft(BENCH_DRAFT));
   const store = configureStore({
     reducer: rootReducer,
     middleware: (getDefault) => getDefault().concat(api.middleware),
     ...(kept ? { preloadedState: { bench: kept } } : {}),
   });
+  function tellServer() {
+    keepOnServer(
+      () => store.getState().bench.brews,
+      async (key, brew) =>
+        !('error' in (await store.dispatch(benchApi.endpoints.keepRunning.initiate({ key, brew })))),
+    );
+  }
   let last = store.getState().bench;
   store.subscribe(() => {
     const { bench } = store.getState();
-    if (bench !== last) writeDraft(BENCH_DRAFT, (last = bench));
+    if (bench === last) return;
+    writeDraft(BENCH_DRAFT, (last = bench));
+    tellServer();
   });
+  tellServer();
   return store;
 }
 

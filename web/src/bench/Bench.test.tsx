@@ -1,11 +1,10 @@
 // @vitest-environment jsdom
 import { act, fireEvent, screen } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { useAppSelector } from '../app/store';
 import { PLAN } from '../testing/fixtures';
 import { renderPart, standInServer } from '../testing/renderPart';
 import { Bench } from './Bench';
-import { brewLaidOut, selectBenchBrew, stepMarked, type LaidOutBrew } from './benchSlice';
+import { brewLaidOut, selectBrews, stepMarked, type LaidOutBrew } from './benchSlice';
 
 const LAID_OUT: LaidOutBrew = {
   key: '4f6b1f0e-7c0b-4b52-9a53-7d9c2f3a1b10',
@@ -15,12 +14,15 @@ const LAID_OUT: LaidOutBrew = {
   recipeId: 7,
   brewerName: 'Cone',
   paper: 'white',
+  rinseG: 100,
   grinderName: 'Grinder',
   grinderSetting: 5.2,
   recipeVersionId: 11,
   versionNumber: 2,
   roastBatchId: 4,
   plan: PLAN,
+  ground: null,
+  scale: { kind: 'none' },
 };
 const START = new Date('2026-11-23T10:00:00Z');
 
@@ -32,17 +34,24 @@ afterEach(() => {
   vi.unstubAllGlobals();
 });
 
-function RunningBench() {
-  const brew = useAppSelector(selectBenchBrew);
-  return brew && <Bench brew={brew} />;
+const { key } = LAID_OUT;
+const benchBrew = (store: ReturnType<typeof renderPart>['store']) =>
+  selectBrews(store.getState()).find((brew) => brew.key === key);
+
+/** A bench with a brew laid out on it. */
+function laidOutBench() {
+  const rendered = renderPart(<Bench />);
+  act(() => {
+    rendered.store.dispatch(brewLaidOut(LAID_OUT));
+  });
+  return rendered;
 }
 
 /** A bench whose clock was started at `START`. */
 function startedBench() {
-  const rendered = renderPart(<RunningBench />);
+  const rendered = laidOutBench();
   act(() => {
-    rendered.store.dispatch(brewLaidOut(LAID_OUT));
-    rendered.store.dispatch(stepMarked({ atMs: START.getTime() }));
+    rendered.store.dispatch(stepMarked({ key, atMs: START.getTime() }));
   });
   return rendered;
 }
@@ -60,14 +69,24 @@ const press = (key: string) => fireEvent.keyDown(document.body, { key });
 const clock = () => screen.getByRole('timer', { name: 'Brew clock' }).textContent;
 
 describe('the bench before the clock', () => {
-  it('lists what to have ready, in both scales, with the allergen fact', () => {
-    const onStart = vi.fn();
-    renderPart(<Bench brew={{ ...LAID_OUT, run: { marks: [] }, totalsG: {}, note: '' }} onStart={onStart} />);
-    expect(screen.getByText('Before the clock')).toBeTruthy();
+  it('lists what to have ready, in both scales, with the allergen fact, and starts on Space', () => {
+    const { store } = laidOutBench();
+    expect(screen.getByText(/Before the clock/)).toBeTruthy();
     expect(screen.getByText('(201 °F)')).toBeTruthy();
+    expect(screen.getByText(/Rinse the white paper/).textContent).toContain('100 g');
     expect(screen.getByText(/Co-fermented with mango pulp/)).toBeTruthy();
     press(' ');
-    expect(onStart).toHaveBeenCalledExactlyOnceWith(START.getTime());
+    expect(benchBrew(store)?.run.marks).toEqual([{ stepIndex: 0, atMs: START.getTime(), skipped: false }]);
+  });
+
+  it('ticks what is ready, one after the other by P or any by a tap', () => {
+    const { store } = laidOutBench();
+    press('p');
+    fireEvent.click(screen.getByRole('button', { name: /Tare/ }));
+    press('p');
+    expect(benchBrew(store)?.prepared).toEqual(['water', 'tare', 'rinse']);
+    fireEvent.click(screen.getByRole('button', { name: /Tare/ }));
+    expect(benchBrew(store)?.prepared).toEqual(['water', 'rinse']);
   });
 });
 
@@ -89,9 +108,7 @@ describe('the bench running', () => {
     press(' ');
     pass(35.5);
     press(' ');
-    const marks = selectBenchBrew(store.getState())?.run.marks.map(
-      ({ atMs }) => (atMs - START.getTime()) / 1000,
-    );
+    const marks = benchBrew(store)?.run.marks.map(({ atMs }) => (atMs - START.getTime()) / 1000);
     expect(marks).toEqual([0, 7, 42.5]);
     expect(screen.getByRole('row', { name: /Pour 2/ }).textContent).toContain('0:422 s late');
   });
@@ -99,34 +116,34 @@ describe('the bench running', () => {
   it('lets only agitation be left out, and takes a mark back', () => {
     const { store } = startedBench();
     press('s');
-    expect(selectBenchBrew(store.getState())?.run.marks.at(-1)).toMatchObject({
+    expect(benchBrew(store)?.run.marks.at(-1)).toMatchObject({
       stepIndex: 1,
       skipped: true,
     });
     press('s');
-    expect(selectBenchBrew(store.getState())?.run.marks).toHaveLength(2);
+    expect(benchBrew(store)?.run.marks).toHaveLength(2);
     press('u');
-    expect(selectBenchBrew(store.getState())?.run.marks).toHaveLength(1);
+    expect(benchBrew(store)?.run.marks).toHaveLength(1);
   });
 
   it('starts again after the very first mark was taken back', () => {
     const { store } = startedBench();
     press('u');
-    expect(screen.getByText('Before the clock')).toBeTruthy();
+    expect(screen.getByText(/Before the clock/)).toBeTruthy();
     pass(5);
     press(' ');
-    expect(selectBenchBrew(store.getState())?.run.marks).toEqual([
+    expect(benchBrew(store)?.run.marks).toEqual([
       { stepIndex: 0, atMs: START.getTime() + 5000, skipped: false },
     ]);
   });
 
   it('does not take typing for keys', () => {
     const { store } = startedBench();
-    const note = screen.getByPlaceholderText(/level, bed, stream/);
+    const note = screen.getByLabelText('Note (N)');
     fireEvent.keyDown(note, { key: ' ' });
     fireEvent.keyDown(note, { key: 'u' });
     fireEvent.change(note, { target: { value: 'sour smell' } });
-    expect(selectBenchBrew(store.getState())).toMatchObject({
+    expect(benchBrew(store)).toMatchObject({
       note: 'sour smell',
       run: { marks: [{ stepIndex: 0 }] },
     });
@@ -135,7 +152,7 @@ describe('the bench running', () => {
   it('ignores a key held down', () => {
     const { store } = startedBench();
     fireEvent.keyDown(document.body, { key: ' ', repeat: true });
-    expect(selectBenchBrew(store.getState())?.run.marks).toHaveLength(1);
+    expect(benchBrew(store)?.run.marks).toHaveLength(1);
   });
 
   it('sounds a warning and a call for each step, once, unless it is muted', () => {
@@ -193,11 +210,14 @@ describe('the bench when it is drained', () => {
     pass(60);
     press(' ');
     expect(clock()).toBe('2:40');
-    expect(selectBenchBrew(store.getState())?.run.marks).toHaveLength(5);
+    expect(benchBrew(store)?.run.marks).toHaveLength(5);
   });
 
   it('sends what was done, with the totals that were read and no others', async () => {
-    const sent = standInServer({ [`PUT brews/by-key/${LAID_OUT.key}`]: { body: { id: 21 } } });
+    const sent = standInServer({
+      [`PUT brews/by-key/${key}`]: { body: { id: 21 } },
+      [`PUT running-brews/${key}`]: { body: { seq: 1 } },
+    });
     const { store } = drain();
     vi.useRealTimers();
     const field = screen.getByLabelText('Bloom, scale showed');
@@ -205,8 +225,8 @@ describe('the bench when it is drained', () => {
     fireEvent.change(field, { target: { value: '43' } });
     fireEvent.keyDown(field, { key: 'Enter' });
     fireEvent.click(screen.getByRole('button', { name: 'Store the brew and weigh it' }));
-    await expect.poll(() => selectBenchBrew(store.getState())).toBeNull();
-    expect(sent[0]?.body).toMatchObject({
+    await expect.poll(() => benchBrew(store)).toBeUndefined();
+    expect(sent.find(({ path }) => path.startsWith('brews/'))?.body).toMatchObject({
       recipeVersionId: 11,
       roastBatchId: 4,
       startedAt: START.toISOString(),

@@ -1,81 +1,104 @@
+import { useEffect, useState } from 'react';
 import { Link, Navigate, useLocation, useParams, useSearchParams } from 'react-router';
 import { troubleOf } from '../api/problem';
 import { useAppDispatch, useAppSelector } from '../app/store';
+import { brewRecordOf } from '../board/brewRecord';
+import { recipeKitOf } from '../kit/brewKitOf';
+import { useKitQuery } from '../lots/lotsApi';
 import { useRecipeQuery } from '../recipes/recipesApi';
 import { useSessionQuery } from '../session/sessionApi';
 import { ButtonLink } from '../ui/Button';
 import { Loading } from '../ui/Loading';
 import { Unavailable } from '../ui/Unavailable';
 import { Bench } from './Bench';
-import { brewLaidOut, selectBenchBrew, stepMarked, type BenchBrew, type LaidOutBrew } from './benchSlice';
+import { brewLaidOut, MOST_BREWS, selectBrews } from './benchSlice';
 
-/** Puts a version on the bench, or finds the brew of it that runs there already. */
+/** The bench with a version on it: the brew of it that is there already, or a new one beside what runs. */
 export function BenchPage() {
   const versionId = Number(useParams()['versionId']);
-  const brew = useAppSelector(selectBenchBrew);
-  // A brew in progress needs no server and no session: it goes on whatever else fails.
-  if (brew && brew.recipeVersionId === versionId) return <Bench brew={brew} />;
-  if (brew && brew.run.marks.length > 0) return <BenchTaken brew={brew} />;
-  return <FreshBench versionId={versionId} />;
+  return <BenchOf key={versionId} versionId={versionId} />;
 }
 
-function FreshBench({ versionId }: { versionId: number }) {
+function BenchOf({ versionId }: { versionId: number }) {
+  const brews = useAppSelector(selectBrews);
+  const isThere = brews.some(({ recipeVersionId }) => recipeVersionId === versionId);
+  const isFull = brews.filter(({ run }) => run.marks.length > 0).length >= MOST_BREWS;
+  const [wasThere, setWasThere] = useState(false);
+  if (isThere && !wasThere) setWasThere(true);
+  // A brew in progress needs no server and no session: it goes on whatever else fails.
+  if (isThere) return <Bench />;
+  // Stored or cleared just now: the next page is on its way, and no new brew is wanted.
+  if (wasThere) return null;
+  return isFull ? <BenchFull /> : <LayOut versionId={versionId} />;
+}
+
+/** Fetches what a new brew needs and lays it on the bench. */
+function LayOut({ versionId }: { versionId: number }) {
   const recipeId = Number(useSearchParams()[0].get('recipe'));
   const { data: session, isLoading: isSessionLoading } = useSessionQuery();
   const { data: recipe, error, isLoading, refetch } = useRecipeQuery(recipeId);
+  const { data: kit, isLoading: isKitLoading } = useKitQuery();
   const dispatch = useAppDispatch();
   const { pathname, search } = useLocation();
-  if (isSessionLoading || isLoading) return <Loading />;
+  const [key] = useState(() => crypto.randomUUID());
+  const version = recipe?.versions.find(({ id }) => id === versionId);
+  const roastBatchId = recipe?.latestRoastBatchId ?? null;
+  useEffect(() => {
+    if (!recipe || !version || !kit || roastBatchId === null) return;
+    const brewKit = recipeKitOf(recipe, kit);
+    dispatch(
+      brewLaidOut({
+        key,
+        lotId: recipe.lot.id,
+        lotName: recipe.lot.name,
+        additions: recipe.lot.additions,
+        recipeId: recipe.id,
+        brewerName: recipe.brewerName,
+        paper: recipe.paperName,
+        rinseG: kit.papers.find(({ id }) => id === recipe.paperId)?.rinseG ?? 0,
+        grinderName: recipe.grinderName,
+        grinderSetting: version.grinderSetting,
+        recipeVersionId: version.id,
+        versionNumber: version.number,
+        roastBatchId,
+        plan: version.plan,
+        ground: brewKit && {
+          kit: brewKit,
+          prior: recipe.prior,
+          brews: recipe.brews.map(brewRecordOf),
+          roastAgeDays: recipe.latestRoastAgeDays,
+        },
+        scale: { kind: 'none' },
+      }),
+    );
+  }, [dispatch, key, recipe, version, kit, roastBatchId]);
+  if (isSessionLoading || isLoading || isKitLoading) return <Loading />;
   if (session && !session.person)
     return <Navigate to="/sign-in" state={{ from: pathname + search }} replace />;
-  const version = recipe?.versions.find(({ id }) => id === versionId);
-  if (!recipe || !version || recipe.latestRoastBatchId === null) {
-    return (
-      <main className="p-6">
-        <Unavailable
-          trouble={
-            troubleOf(error) ?? { kind: 'not-found', detail: 'There is no such recipe version.', errors: [] }
-          }
-          onRetry={() => void refetch()}
-        />
-      </main>
-    );
-  }
-  const laidOut: LaidOutBrew = {
-    key: crypto.randomUUID(),
-    lotId: recipe.lot.id,
-    lotName: recipe.lot.name,
-    additions: recipe.lot.additions,
-    recipeId: recipe.id,
-    brewerName: recipe.brewerName,
-    paper: recipe.paperName,
-    grinderName: recipe.grinderName,
-    grinderSetting: version.grinderSetting,
-    recipeVersionId: version.id,
-    versionNumber: version.number,
-    roastBatchId: recipe.latestRoastBatchId,
-    plan: version.plan,
-  };
+  if (recipe && version && roastBatchId !== null) return <Loading />;
   return (
-    <Bench
-      brew={{ ...laidOut, run: { marks: [] }, totalsG: {}, note: '' }}
-      onStart={(atMs) => {
-        dispatch(brewLaidOut(laidOut));
-        dispatch(stepMarked({ atMs }));
-      }}
-    />
+    <main className="p-6">
+      <Unavailable
+        trouble={
+          troubleOf(error) ?? { kind: 'not-found', detail: 'There is no such recipe version.', errors: [] }
+        }
+        onRetry={() => void refetch()}
+      />
+    </main>
   );
 }
 
-function BenchTaken({ brew }: { brew: BenchBrew }) {
+function BenchFull() {
+  const brews = useAppSelector(selectBrews);
   return (
     <main className="max-w-xl p-10">
-      <h1 className="mb-2 text-title font-bold">Another brew is on the bench</h1>
+      <h1 className="mb-2 text-title font-bold">Two brews are on the bench</h1>
       <p className="mb-4">
-        {brew.lotName}, version {brew.versionNumber}, was started and is not stored yet.
+        {brews.map(({ lotName, versionNumber }) => `${lotName}, version ${versionNumber}`).join('; ')}. Store
+        one of them first.
       </p>
-      <ButtonLink to={`/bench/${brew.recipeVersionId}`} weight="main">
-        Go to it
+      <ButtonLink to={`/bench/${brews[0]?.recipeVersionId ?? 0}`} weight="main">
+        Go to them
       </ButtonLink>{' '}
       <Link to="/lots" className="ml-3 underline">
         All lots

@@ -1,37 +1,66 @@
 import { useNavigate } from 'react-router';
-import type { StepDone } from '@vendu/core';
+import { afterBrew, type StepDone } from '@vendu/core';
 import { troubleOf } from '../api/problem';
 import { useAppDispatch } from '../app/store';
 import { usePutBrewMutation } from '../brews/brewsApi';
 import { Button } from '../ui/Button';
 import { TroubleNotice } from '../ui/Notice';
 import { offerUndo } from '../ui/offerUndo';
+import { useClearRunningMutation } from './benchApi';
 import { BenchButton } from './BenchButton';
-import { brewCleared, brewPutBack, type BenchBrew } from './benchSlice';
+import { benchScaleOf, disconnectScale, forgetScale, recordedTrace } from './benchScales';
+import { brewCleared, brewPutBack, brewStored, type BenchBrew } from './benchSlice';
+
+/** A room of which nobody told the temperature, C. */
+const USUAL_ROOM_C = 21;
 
 /** The clock has stopped: write down what the scale showed, then store the brew. */
 export function Finish({ brew, done }: { brew: BenchBrew; done: readonly StepDone[] }) {
   const [put, { error, isLoading }] = usePutBrewMutation();
+  const [clearRunning] = useClearRunningMutation();
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
+  const startMs = brew.run.marks[0]?.atMs ?? 0;
+  const endMs = brew.run.marks.at(-1)?.atMs ?? startMs;
 
   async function store() {
+    const trace = await recordedTrace(brew.key, startMs);
+    const until = trace.atMs.findIndex((atMs) => atMs > endMs - startMs);
+    const to = until === -1 ? trace.atMs.length : until;
     const { data } = await put({
       key: brew.key,
       brew: {
         recipeVersionId: brew.recipeVersionId,
         roastBatchId: brew.roastBatchId,
-        startedAt: new Date(brew.run.marks[0]?.atMs ?? Date.now()).toISOString(),
+        startedAt: new Date(startMs).toISOString(),
         steps: [...done],
+        events: [...brew.events, ...brew.moved.map((move) => movedEvent(move, done))],
+        trace: to === 0 ? null : { atMs: trace.atMs.slice(0, to), massG: trace.massG.slice(0, to) },
+        scale: benchScaleOf(brew.key)?.source.name ?? '',
         note: brew.note,
       },
     });
     if (!data) return;
-    dispatch(brewCleared());
+    await forgetScale(brew.key);
+    const clocks = afterBrew({ roomC: brew.ground?.kit.ambientC ?? USUAL_ROOM_C });
+    dispatch(
+      brewStored({
+        key: brew.key,
+        after: {
+          brewId: data.id,
+          lotName: brew.lotName,
+          drainedAtMs: endMs,
+          clocks: clocks.ok ? clocks.value : [],
+          done: [],
+        },
+      }),
+    );
     void navigate(`/brews/${data.id}`);
   }
   function clear() {
-    dispatch(brewCleared());
+    disconnectScale(brew.key);
+    dispatch(brewCleared({ key: brew.key }));
+    void clearRunning(brew.key);
     void navigate(`/recipes/${brew.recipeId}`);
     offerUndo('Bench cleared, brew not stored', () => {
       dispatch(brewPutBack(brew));
@@ -46,7 +75,7 @@ export function Finish({ brew, done }: { brew: BenchBrew; done: readonly StepDon
         server has it.
       </p>
       <TroubleNotice trouble={troubleOf(error)} />
-      <div className="flex items-center gap-4">
+      <div className="flex flex-wrap items-center gap-4">
         <BenchButton main disabled={isLoading} onClick={() => void store()}>
           Store the brew and weigh it
         </BenchButton>
@@ -56,4 +85,10 @@ export function Finish({ brew, done }: { brew: BenchBrew; done: readonly StepDon
       </div>
     </div>
   );
+}
+
+/** A correction of totals, at the pour before which it was made. */
+function movedEvent({ fromPour, byG }: { fromPour: number; byG: number }, done: readonly StepDone[]) {
+  const atS = done[fromPour - 1]?.atS ?? 0;
+  return { kind: 'totals-moved' as const, atS, figure: byG, text: `from pour ${fromPour} on` };
 }

@@ -1,30 +1,99 @@
-import { celsiusToFahrenheit } from '@vendu/core';
+import { celsiusToFahrenheit, preparationOf, type Preparation as Task } from '@vendu/core';
+import { useAppDispatch } from '../app/store';
 import { AdditionsNote } from '../lots/AdditionsNote';
-import type { BenchBrew } from './benchSlice';
+import { classes } from '../ui/classes';
+import { useShortcut } from '../ui/useShortcut';
+import { taskPrepared, type BenchBrew } from './benchSlice';
 
-/** What to have ready before the clock starts. */
-export function Preparation({ brew }: { brew: BenchBrew }) {
-  const { plan } = brew;
-  const fahrenheit = Math.round(celsiusToFahrenheit({ temperatureC: plan.kettleC }));
+/** What to have ready before the clock starts: ticked by P or a tap, or left as it is. */
+export function Preparation({ brew, isActive }: { brew: BenchBrew; isActive: boolean }) {
+  const dispatch = useAppDispatch();
+  const tasks = preparationOf(brew);
+  const next = tasks.find(({ task }) => !brew.prepared.includes(task));
+  useShortcut(
+    'p',
+    isActive && next ? () => dispatch(taskPrepared({ key: brew.key, task: next.task })) : null,
+  );
   return (
     <div>
-      <h2 className="heading mb-2">Before the clock</h2>
-      <ol className="list-decimal space-y-1 pl-5">
-        <li>
-          Fold and rinse the {brew.paper} paper; discard the rinse water, or it spoils the beverage weight.
-        </li>
-        <li>
-          Weigh <b className="reading">{plan.doseG} g</b>, grind at{' '}
-          <b className="reading">{brew.grinderSetting ?? `${plan.grindUm} µm`}</b> on {brew.grinderName}.
-        </li>
-        <li>Shake the bed flat, tare.</li>
-        <li>
-          Kettle at <b className="reading">{plan.kettleC} °C</b>{' '}
-          <span className="reading text-quiet">({fahrenheit} °F)</span>.
-        </li>
+      <h2 className="heading mb-2">
+        Before the clock{' '}
+        <span className="font-normal text-quiet">P ticks the next; the clock starts without</span>
+      </h2>
+      <ol className="grid grid-cols-2 gap-x-6">
+        {tasks.map((each) => {
+          const isReady = brew.prepared.includes(each.task);
+          return (
+            <li key={each.task}>
+              <button
+                type="button"
+                aria-pressed={isReady}
+                onClick={() => dispatch(taskPrepared({ key: brew.key, task: each.task }))}
+                className="flex min-h-12 w-full items-center gap-3 border-b border-rule text-left"
+              >
+                <span
+                  aria-hidden
+                  className={classes(
+                    'grid size-5 shrink-0 place-items-center border text-small',
+                    isReady ? 'border-ink bg-ink text-sheet' : 'border-edge',
+                  )}
+                >
+                  {isReady && '✓'}
+                </span>
+                <span className={isReady ? 'text-quiet' : ''}>
+                  <TaskWords task={each} brew={brew} />
+                </span>
+              </button>
+            </li>
+          );
+        })}
       </ol>
-      <p className="caption mt-3">Water near boiling and its steam scald; cold glass under it can crack.</p>
+      <p className="caption mt-2">
+        Water near boiling and its steam scald; cold glass or cold metal under it can crack. Dry hands at
+        plugs.
+      </p>
       <AdditionsNote additions={brew.additions} />
     </div>
   );
+}
+
+function TaskWords({ task: { task, figure }, brew }: { task: Task; brew: BenchBrew }) {
+  switch (task) {
+    case 'rinse':
+      return (
+        <>
+          Rinse the {brew.paper} paper with <b className="reading">{figure} g</b>
+        </>
+      );
+    case 'discard':
+      return <>Discard the rinse water, or it spoils the beverage weight</>;
+    case 'weigh':
+      return (
+        <>
+          Weigh <b className="reading">{figure} g</b>
+        </>
+      );
+    case 'grind':
+      return (
+        <>
+          Grind at <b className="reading text-title">{brew.grinderSetting ?? `${figure} µm`}</b> on{' '}
+          {brew.grinderName}
+        </>
+      );
+    case 'level':
+      return <>Shake the bed flat</>;
+    case 'chill-ball':
+      return <>Chilled ball under the outlet</>;
+    case 'tare':
+      return <>Tare the scale</>;
+    case 'water':
+      return (
+        <>
+          Kettle at <b className="reading">{figure} °C</b>{' '}
+          <span className="reading text-quiet">
+            ({Math.round(celsiusToFahrenheit({ temperatureC: figure ?? 0 }))} °F)
+          </span>
+        </>
+      );
+  }
 }

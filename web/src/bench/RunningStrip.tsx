@@ -1,16 +1,56 @@
 import { Link } from 'react-router';
-import { benchMoment, benchSteps, formatClock } from '@vendu/core';
-import { useAppSelector } from '../app/store';
-import { selectBenchBrew } from './benchSlice';
+import { benchMoment, benchSteps, formatClock, formatDuration, type AfterBrewTask } from '@vendu/core';
+import { useAppDispatch, useAppSelector } from '../app/store';
+import {
+  afterDone,
+  brewPutBack,
+  goingPlan,
+  selectAfter,
+  selectBrews,
+  type AfterBrew,
+  type BenchBrew,
+} from './benchSlice';
+import { useRunningBrewsQuery } from './benchApi';
 import { stepWords } from './stepWords';
 import { useNow } from './useNow';
 
-/** What runs, on every screen: the clock of the bench and what is due on it. */
+const TASK_WORDS: Record<AfterBrewTask, { waiting: string; due: string; at: string }> = {
+  read: { waiting: 'sample cools', due: 'read the sample', at: '#readings' },
+  'taste-warm': { waiting: 'warm tasting', due: 'taste it warm', at: '#tasting' },
+  'taste-cool': { waiting: 'cool tasting', due: 'taste it cool', at: '#tasting' },
+};
+
+/** What runs, on every screen: the clocks of the bench, and what comes due after the brews. */
 export function RunningStrip() {
-  const brew = useAppSelector(selectBenchBrew);
-  const nowMs = useNow(brew !== null && brew.run.marks.length > 0 ? 500 : null);
-  if (brew === null || brew.run.marks.length === 0) return null;
-  const { phase, elapsedS, next } = benchMoment({ run: brew.run, steps: benchSteps(brew.plan), nowMs });
+  const brews = useAppSelector(selectBrews).filter(({ run }) => run.marks.length > 0);
+  const after = useAppSelector(selectAfter);
+  const nowMs = useNow(brews.length > 0 || after.length > 0 ? 500 : null);
+  return (
+    <>
+      {brews.map((brew) => (
+        <Running key={brew.key} brew={brew} nowMs={nowMs} />
+      ))}
+      <Elsewhere here={brews} />
+      {after.length > 0 && (
+        <ul
+          aria-label="After the brews"
+          className="flex flex-wrap gap-x-6 border-b border-ink bg-sheet px-6 text-small"
+        >
+          {after.map((each) => (
+            <After key={each.brewId} after={each} nowMs={nowMs} />
+          ))}
+        </ul>
+      )}
+    </>
+  );
+}
+
+function Running({ brew, nowMs }: { brew: BenchBrew; nowMs: number }) {
+  const { phase, elapsedS, next } = benchMoment({
+    run: brew.run,
+    steps: benchSteps(goingPlan(brew)),
+    nowMs,
+  });
   return (
     <Link
       to={`/bench/${brew.recipeVersionId}`}
@@ -28,4 +68,60 @@ export function RunningStrip() {
       <span className="ml-auto underline">Back to the bench</span>
     </Link>
   );
+}
+
+/** The next of what a brew still wants; one tap leads to its form, another lets it be. */
+function After({ after, nowMs }: { after: AfterBrew; nowMs: number }) {
+  const dispatch = useAppDispatch();
+  const clock = after.clocks.find(({ task }) => !after.done.includes(task));
+  if (!clock) return null;
+  const leftS = Math.ceil(clock.dueS - (nowMs - after.drainedAtMs) / 1000);
+  const words = TASK_WORDS[clock.task];
+  const done = () => dispatch(afterDone({ brewId: after.brewId, task: clock.task }));
+  return (
+    <li className="flex items-center gap-3">
+      <Link
+        to={`/brews/${after.brewId}${words.at}`}
+        onClick={() => leftS <= 0 && done()}
+        className="flex min-h-9 items-center gap-2 underline-offset-3 hover:underline"
+      >
+        <span className="reading font-semibold text-time">{leftS > 0 ? formatDuration(leftS) : 'now'}</span>
+        <span className={leftS > 0 ? 'text-quiet' : 'font-semibold'}>
+          {leftS > 0 ? words.waiting : words.due}
+        </span>
+        <span>{after.lotName}</span>
+      </Link>
+      <button
+        type="button"
+        aria-label={`Done: ${words.due}, ${after.lotName}`}
+        onClick={done}
+        className="min-h-9 px-2 text-quiet underline underline-offset-3 hover:text-ink"
+      >
+        done
+      </button>
+    </li>
+  );
+}
+
+const ASKED_EVERY_MS = 30_000;
+
+/** A brew that another device of the lab began; this one can go on with it when that one has died. */
+function Elsewhere({ here }: { here: readonly BenchBrew[] }) {
+  const dispatch = useAppDispatch();
+  const { data = [] } = useRunningBrewsQuery(undefined, { pollingInterval: ASKED_EVERY_MS });
+  const others = data.filter(({ key }) => !here.some((brew) => brew.key === key));
+  return others.map(({ key, lotName, brewerName, by, state }) => (
+    <p key={key} className="flex items-baseline gap-4 border-b border-ink px-6 py-1.5 text-small">
+      <span>
+        On another bench: {lotName}, {brewerName} <span className="text-quiet">({by})</span>
+      </span>
+      <button
+        type="button"
+        className="min-h-6 underline underline-offset-3"
+        onClick={() => dispatch(brewPutBack(JSON.parse(state) as BenchBrew))}
+      >
+        Go on with it here
+      </button>
+    </p>
+  ));
 }

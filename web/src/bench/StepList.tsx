@@ -2,21 +2,30 @@ import {
   formatClock,
   formatDuration,
   planAgainstActual,
+  type BrewPlan,
   type StepComparison,
   type StepDone,
 } from '@vendu/core';
 import { useAppDispatch } from '../app/store';
 import { classes } from '../ui/classes';
 import { QuantityField } from '../ui/QuantityField';
-import { GRAMS, within } from '../ui/quantities';
-import { totalWritten, type BenchBrew } from './benchSlice';
+import { CELSIUS, GRAMS, within } from '../ui/quantities';
+import { eventNoted, totalWritten, type BenchBrew } from './benchSlice';
 import { stepWords } from './stepWords';
 
 const HEAD = 'border-b border-ink pb-1 pr-3 text-left text-tiny font-medium text-quiet';
 const CELL = 'border-b border-rule py-1 pr-3 h-11';
 
 /** The plan against what was marked; what the scale showed can be written beside each pour. */
-export function StepList({ brew, done }: { brew: BenchBrew; done: readonly StepDone[] }) {
+export function StepList({
+  brew,
+  plan,
+  done,
+}: {
+  brew: BenchBrew;
+  plan: BrewPlan;
+  done: readonly StepDone[];
+}) {
   const dispatch = useAppDispatch();
   return (
     <table className="w-full text-small">
@@ -27,10 +36,11 @@ export function StepList({ brew, done }: { brew: BenchBrew; done: readonly StepD
           <th className={HEAD}>Done</th>
           <th className={HEAD}>Total, plan</th>
           <th className={HEAD}>Scale showed</th>
+          <th className={HEAD}>Kettle was</th>
         </tr>
       </thead>
       <tbody>
-        {planAgainstActual({ plan: brew.plan, done }).map((row, stepIndex) => (
+        {planAgainstActual({ plan, done }).map((row, stepIndex) => (
           <tr key={stepIndex} className={row.doneS === null && !row.skipped ? 'text-quiet' : ''}>
             <td className={`${CELL} font-semibold`}>{stepWords(row.step).doing}</td>
             <td className={`${CELL} reading`}>{formatDuration(row.step.plannedS)}</td>
@@ -47,8 +57,27 @@ export function StepList({ brew, done }: { brew: BenchBrew; done: readonly StepD
                   label={`${stepWords(row.step).doing}, scale showed`}
                   quantity={within(GRAMS, { label: 'Total on the scale', min: 0, max: 5000 })}
                   value={row.doneTotalG}
-                  onCommit={(totalG) => void dispatch(totalWritten({ stepIndex, totalG }))}
-                  onClear={() => dispatch(totalWritten({ stepIndex, totalG: null }))}
+                  onCommit={(totalG) => void dispatch(totalWritten({ key: brew.key, stepIndex, totalG }))}
+                  onClear={() => dispatch(totalWritten({ key: brew.key, stepIndex, totalG: null }))}
+                  placeholder="not read"
+                />
+              )}
+            </td>
+            <td className={`${CELL} w-28`}>
+              {row.step.kind === 'pour' && row.doneS !== null && (
+                <QuantityField
+                  labelHidden
+                  label={`${stepWords(row.step).doing}, kettle was`}
+                  quantity={within(CELSIUS, { label: 'Kettle', min: 20, max: 100 })}
+                  value={kettleAt(brew, row.doneS)}
+                  onCommit={(figure) =>
+                    dispatch(
+                      eventNoted({
+                        key: brew.key,
+                        event: { kind: 'kettle-read', atS: row.doneS ?? 0, figure, text: '' },
+                      }),
+                    )
+                  }
                   placeholder="not read"
                 />
               )}
@@ -58,6 +87,11 @@ export function StepList({ brew, done }: { brew: BenchBrew; done: readonly StepD
       </tbody>
     </table>
   );
+}
+
+/** What was read at the kettle for the pour of that moment; the last word counts. */
+function kettleAt({ events }: BenchBrew, atS: number): number | null {
+  return events.findLast((event) => event.kind === 'kettle-read' && event.atS === atS)?.figure ?? null;
 }
 
 function Done({ row }: { row: StepComparison }) {

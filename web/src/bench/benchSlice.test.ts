@@ -1,78 +1,171 @@
 // @vitest-environment jsdom
-import { describe, expect, it } from 'vitest';
+import { beforeEach, describe, expect, it } from 'vitest';
+import { runningTotalsG } from '@vendu/core';
 import { createStore } from '../app/store';
+import { PLAN } from '../testing/fixtures';
+import { standInServer } from '../testing/renderPart';
 import {
+  afterDone,
   brewCleared,
   brewLaidOut,
   brewPutBack,
+  brewStored,
+  eventNoted,
+  goingPlan,
   markUndone,
+  missAnswered,
   noteWritten,
-  selectBenchBrew,
+  selectAfter,
+  selectBrews,
   stepMarked,
   totalWritten,
   type LaidOutBrew,
 } from './benchSlice';
 
+const key = '4f6b1f0e-7c0b-4b52-9a53-7d9c2f3a1b10';
 const LAID_OUT: LaidOutBrew = {
-  key: '4f6b1f0e-7c0b-4b52-9a53-7d9c2f3a1b10',
+  key,
   lotId: 1,
   lotName: 'Lot',
   additions: '',
   recipeId: 1,
   brewerName: 'Cone',
   paper: 'white',
+  rinseG: 100,
   grinderName: 'Grinder',
   grinderSetting: 5,
   recipeVersionId: 3,
   versionNumber: 2,
   roastBatchId: 4,
-  plan: {
-    doseG: 16,
-    kettleC: 94,
-    grindUm: 700,
-    drawdownS: 160,
-    pours: [{ startS: 0, amountG: 250, flowGps: 5, agitation: 'swirl', isBloom: false }],
-  },
+  plan: PLAN,
+  ground: null,
+  scale: { kind: 'none' },
 };
+const brewIn = (store: ReturnType<typeof createStore>) => selectBrews(store.getState())[0];
+
+beforeEach(() => {
+  standInServer({ [`PUT running-brews/${key}`]: { body: { seq: 1 } } });
+});
 
 describe('the bench on this device', () => {
   it('keeps every mark through a reload', () => {
     const store = createStore();
     store.dispatch(brewLaidOut(LAID_OUT));
-    store.dispatch(stepMarked({ atMs: 1000 }));
-    store.dispatch(stepMarked({ atMs: 52_000, skipped: true }));
-    store.dispatch(totalWritten({ stepIndex: 0, totalG: 252 }));
-    store.dispatch(noteWritten('flat bed'));
-    const reopened = selectBenchBrew(createStore().getState());
-    expect(reopened).toEqual(selectBenchBrew(store.getState()));
-    expect(reopened?.run.marks).toEqual([
-      { stepIndex: 0, atMs: 1000, skipped: false },
-      { stepIndex: 1, atMs: 52_000, skipped: true },
-    ]);
+    store.dispatch(stepMarked({ key, atMs: 1000 }));
+    store.dispatch(stepMarked({ key, atMs: 52_000, skipped: true }));
+    store.dispatch(totalWritten({ key, stepIndex: 0, totalG: 252 }));
+    store.dispatch(noteWritten({ key, note: 'flat bed' }));
+    store.dispatch(
+      eventNoted({ key, event: { kind: 'cup-changed', atS: 30, figure: 60, text: 'Cup changed' } }),
+    );
+    const reopened = brewIn(createStore());
+    expect(reopened).toEqual(brewIn(store));
+    expect(reopened).toMatchObject({
+      seq: 5,
+      run: {
+        marks: [
+          { stepIndex: 0, atMs: 1000, skipped: false },
+          { stepIndex: 1, atMs: 52_000, skipped: true },
+        ],
+      },
+    });
   });
 
   it('forgets the total of a mark that is taken back', () => {
     const store = createStore();
     store.dispatch(brewLaidOut(LAID_OUT));
-    store.dispatch(stepMarked({ atMs: 1000 }));
-    store.dispatch(totalWritten({ stepIndex: 0, totalG: 252 }));
-    store.dispatch(markUndone());
-    expect(selectBenchBrew(store.getState())).toMatchObject({ run: { marks: [] }, totalsG: {} });
+    store.dispatch(stepMarked({ key, atMs: 1000 }));
+    store.dispatch(totalWritten({ key, stepIndex: 0, totalG: 252 }));
+    store.dispatch(markUndone({ key }));
+    expect(brewIn(store)).toMatchObject({ run: { marks: [] }, totalsG: {} });
   });
 
   it('can put a cleared brew back as it was', () => {
     const store = createStore();
     store.dispatch(brewLaidOut(LAID_OUT));
-    store.dispatch(stepMarked({ atMs: 1000 }));
-    const brew = selectBenchBrew(store.getState())!;
-    store.dispatch(brewCleared());
-    expect(selectBenchBrew(createStore().getState())).toBeNull();
+    store.dispatch(stepMarked({ key, atMs: 1000 }));
+    const brew = brewIn(store)!;
+    store.dispatch(brewCleared({ key }));
+    expect(selectBrews(createStore().getState())).toEqual([]);
     store.dispatch(brewPutBack(brew));
-    expect(selectBenchBrew(store.getState())).toEqual(brew);
+    // Counted on, so that the server takes it again.
+    expect(brewIn(store)).toEqual({ ...brew, seq: brew.seq + 1 });
   });
 
   it('opens on a storage that holds rubbish', () => {
-    localStorage.setItem('vendu.draft.bench', '{not json');
-    expect(selectBenchBrew(createStore().getState())).toBeNull();
+    for (const rubbish of ['{not json', '{"brew": {}}', '[]', '7']) {
+      localStorage.setItem('vendu.draft.bench', rubbish);
+      expect(selectBrews(createStore().getState())).toEqual([]);
+    }
+  });
+});
+
+describe('two brews at once', () => {
+  const other = { ...LAID_OUT, key: 'a96b1f0e-7c0b-4b52-9a53-7d9c2f3a1b10', recipeVersionId: 9 };
+  const third = { ...LAID_OUT, key: 'b96b1f0e-7c0b-4b52-9a53-7d9c2f3a1b10', recipeVersionId: 10 };
+
+  it('have clocks and marks of their own; a third finds no room', () => {
+    const store = createStore();
+    for (const brew of [LAID_OUT, other]) {
+      store.dispatch(brewLaidOut(brew));
+      store.dispatch(stepMarked({ key: brew.key, atMs: brew === other ? 9000 : 1000 }));
+    }
+    store.dispatch(stepMarked({ key, atMs: 7000 }));
+    store.dispatch(brewLaidOut(third));
+    expect(selectBrews(store.getState()).map(({ run }) => run.marks.map(({ atMs }) => atMs))).toEqual([
+      [1000, 7000],
+      [9000],
+    ]);
+  });
+
+  it('make room where one was laid out and never started', () => {
+    const store = createStore();
+    store.dispatch(brewLaidOut(LAID_OUT));
+    store.dispatch(brewLaidOut(other));
+    expect(selectBrews(store.getState()).map((brew) => brew.key)).toEqual([other.key]);
+  });
+});
+
+describe('a pour that missed', () => {
+  it('moves every later total by what was chosen, or none', () => {
+    const store = createStore();
+    store.dispatch(brewLaidOut(LAID_OUT));
+    const planned = runningTotalsG(PLAN);
+    store.dispatch(missAnswered({ key, pourNumber: 1, byG: 0 }));
+    expect(runningTotalsG(goingPlan(brewIn(store)!))).toEqual(planned);
+    store.dispatch(missAnswered({ key, pourNumber: 2, byG: 6 }));
+    expect(runningTotalsG(goingPlan(brewIn(store)!))).toEqual([
+      planned[0],
+      planned[1],
+      (planned[2] ?? 0) + 6,
+    ]);
+    expect(brewIn(store)?.plan).toEqual(PLAN);
+  });
+});
+
+describe('after a brew', () => {
+  it('stays until everything it wants is done', () => {
+    const store = createStore();
+    store.dispatch(brewLaidOut(LAID_OUT));
+    store.dispatch(
+      brewStored({
+        key,
+        after: {
+          brewId: 21,
+          lotName: 'Lot',
+          drainedAtMs: 0,
+          clocks: [
+            { task: 'read', dueS: 400 },
+            { task: 'taste-warm', dueS: 900 },
+          ],
+          done: [],
+        },
+      }),
+    );
+    expect(selectBrews(store.getState())).toEqual([]);
+    store.dispatch(afterDone({ brewId: 21, task: 'read' }));
+    expect(selectAfter(createStore().getState())).toMatchObject([{ brewId: 21, done: ['read'] }]);
+    store.dispatch(afterDone({ brewId: 21, task: 'taste-warm' }));
+    expect(selectAfter(store.getState())).toEqual([]);
   });
 });

@@ -1,5 +1,21 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import { benchSteps, markNext, NOT_STARTED, undoMark, type BenchRun, type BrewPlan } from '@vendu/core';
+import {
+  benchSteps,
+  markedTimesS,
+  markNext,
+  NOT_STARTED,
+  undoMark,
+  withTotalsMoved,
+  type AfterBrewClock,
+  type AfterBrewTask,
+  type BenchRun,
+  type BrewPlan,
+  type PreparationTask,
+  type StepDone,
+} from '@vendu/core';
+import type { BenchEvent } from '@vendu/contract';
+import type { BoardGround } from '../board/forecaster';
+import type { ScaleChoice } from '../instruments/scaleChoices';
 
 /** A brew on the bench: its plan, what was marked, and what else was written down while it ran. */
 export interface BenchBrew {
@@ -11,63 +27,209 @@ export interface BenchBrew {
   recipeId: number;
   brewerName: string;
   paper: string;
+  rinseG: number;
   grinderName: string;
   grinderSetting: number | null;
   recipeVersionId: number;
   versionNumber: number;
   roastBatchId: number;
   plan: BrewPlan;
+  /** What the live forecast has to know; kept with the brew, so that it needs no server. */
+  ground: BoardGround | null;
   run: BenchRun;
-  /** What the scale showed after a pour, g, by step. */
+  /** What the scale showed after a pour, g, by step; typed, or read off the scale. */
   totalsG: Record<number, number>;
+  /** Totals moved after a pour that missed: from which pour on, and by how much. */
+  moved: { fromPour: number; byG: number }[];
+  /** Misses that somebody has answered, by pour. */
+  answered: number[];
+  prepared: PreparationTask[];
+  events: BenchEvent[];
+  scale: ScaleChoice;
   note: string;
+  /** Counts the changes, so that the server can tell the newer state. */
+  seq: number;
 }
 
 /** A version put on the bench, before its clock runs. */
-export type LaidOutBrew = Omit<BenchBrew, 'run' | 'totalsG' | 'note'>;
+export type LaidOutBrew = Omit<
+  BenchBrew,
+  'run' | 'totalsG' | 'moved' | 'answered' | 'prepared' | 'events' | 'note' | 'seq'
+>;
+
+/** A brew that is stored and still wants its sample read and its cups tasted. */
+export interface AfterBrew {
+  brewId: number;
+  lotName: string;
+  drainedAtMs: number;
+  clocks: AfterBrewClock[];
+  done: AfterBrewTask[];
+}
 
 interface BenchState {
-  brew: BenchBrew | null;
+  brews: BenchBrew[];
+  /** The brew that keys act on. */
+  activeKey: string | null;
+  after: AfterBrew[];
 }
 
-const initialState: BenchState = { brew: null };
+/** Two clocks are what one pair of eyes can follow. */
+export const MOST_BREWS = 2;
 
-/** Changes the brew that is there; without one nothing happens. */
-function changed(state: BenchState, change: (brew: BenchBrew) => Partial<BenchBrew>): BenchState {
-  return state.brew === null ? state : { brew: { ...state.brew, ...change(state.brew) } };
+const initialState: BenchState = { brews: [], activeKey: null, after: [] };
+
+/** Changes one brew; of one that is not there nothing happens. */
+function changed(
+  state: BenchState,
+  key: string,
+  change: (brew: BenchBrew) => Partial<BenchBrew>,
+): BenchState {
+  return {
+    ...state,
+    brews: state.brews.map((brew) =>
+      brew.key === key ? { ...brew, ...change(brew), seq: brew.seq + 1 } : brew,
+    ),
+  };
 }
+
+function without(state: BenchState, key: string): BenchState {
+  const brews = state.brews.filter((brew) => brew.key !== key);
+  return { ...state, brews, activeKey: brews[0]?.key ?? null };
+}
+
+type OfBrew<T = object> = PayloadAction<T & { key: string }>;
 
 export const benchSlice = createSlice({
   name: 'bench',
   initialState,
   // Reducers return new state: the core's plans are read-only, which Immer's drafts are not.
   reducers: {
-    brewLaidOut: (_, { payload }: PayloadAction<LaidOutBrew>): BenchState => ({
-      brew: { ...payload, run: NOT_STARTED, totalsG: {}, note: '' },
+    /** Brews laid out and never started make room. */
+    brewLaidOut: (state: BenchState, { payload }: PayloadAction<LaidOutBrew>): BenchState => {
+      const started = state.brews.filter(({ run }) => run.marks.length > 0);
+      if (started.length >= MOST_BREWS) return state;
+      const laidOut: BenchBrew = {
+        ...payload,
+        run: NOT_STARTED,
+        totalsG: {},
+        moved: [],
+        answered: [],
+        prepared: [],
+        events: [],
+        note: '',
+        seq: 0,
+      };
+      return { ...state, brews: [...started, laidOut], activeKey: laidOut.key };
+    },
+    brewActivated: (state: BenchState, { payload }: OfBrew): BenchState => ({
+      ...state,
+      activeKey: payload.key,
     }),
-    stepMarked: (state: BenchState, { payload }: PayloadAction<{ atMs: number; skipped?: boolean }>) =>
-      changed(state, ({ run, plan }) => ({ run: markNext({ run, steps: benchSteps(plan), ...payload }) })),
-    markUndone: (state: BenchState) =>
-      changed(state, ({ run, totalsG }) => ({
+    stepMarked: (state: BenchState, { payload }: OfBrew<{ atMs: number; skipped?: boolean }>) =>
+      changed(state, payload.key, ({ run, plan }) => ({
+        run: markNext({ ...payload, run, steps: benchSteps(plan) }),
+      })),
+    markUndone: (state: BenchState, { payload }: OfBrew) =>
+      changed(state, payload.key, ({ run, totalsG }) => ({
         run: undoMark(run),
         totalsG: withTotal(totalsG, { stepIndex: run.marks.length - 1, totalG: null }),
       })),
-    totalWritten: (
+    totalWritten: (state: BenchState, { payload }: OfBrew<{ stepIndex: number; totalG: number | null }>) =>
+      changed(state, payload.key, ({ totalsG }) => ({ totalsG: withTotal(totalsG, payload) })),
+    /** A pour missed its total: later totals move by so much, or stay. */
+    missAnswered: (state: BenchState, { payload }: OfBrew<{ pourNumber: number; byG: number }>) =>
+      changed(state, payload.key, ({ moved, answered }) => ({
+        answered: [...answered, payload.pourNumber],
+        moved: payload.byG === 0 ? moved : [...moved, { fromPour: payload.pourNumber + 1, byG: payload.byG }],
+      })),
+    taskPrepared: (state: BenchState, { payload }: OfBrew<{ task: PreparationTask }>) =>
+      changed(state, payload.key, ({ prepared }) => ({
+        prepared: prepared.includes(payload.task)
+          ? prepared.filter((each) => each !== payload.task)
+          : [...prepared, payload.task],
+      })),
+    eventNoted: (state: BenchState, { payload }: OfBrew<{ event: BenchEvent }>) =>
+      changed(state, payload.key, ({ events }) => ({ events: [...events, payload.event] })),
+    eventTakenBack: (state: BenchState, { payload }: OfBrew<{ index: number }>) =>
+      changed(state, payload.key, ({ events }) => ({
+        events: events.filter((_, index) => index !== payload.index),
+      })),
+    scaleChosen: (state: BenchState, { payload }: OfBrew<{ scale: ScaleChoice }>) =>
+      changed(state, payload.key, () => ({ scale: payload.scale })),
+    noteWritten: (state: BenchState, { payload }: OfBrew<{ note: string }>) =>
+      changed(state, payload.key, () => ({ note: payload.note })),
+    brewCleared: (state: BenchState, { payload }: OfBrew): BenchState => without(state, payload.key),
+    /** Puts a cleared brew back, or one that another device had on its bench. */
+    brewPutBack: (state: BenchState, { payload }: PayloadAction<BenchBrew>): BenchState => ({
+      ...state,
+      brews: [
+        ...state.brews.filter(({ key, run }) => key !== payload.key && run.marks.length > 0),
+        { ...payload, seq: payload.seq + 1 },
+      ],
+      activeKey: payload.key,
+    }),
+    brewStored: (state: BenchState, { payload }: OfBrew<{ after: AfterBrew }>): BenchState => ({
+      ...without(state, payload.key),
+      after: [...state.after, payload.after],
+    }),
+    afterDone: (
       state: BenchState,
-      { payload }: PayloadAction<{ stepIndex: number; totalG: number | null }>,
-    ) => changed(state, ({ totalsG }) => ({ totalsG: withTotal(totalsG, payload) })),
-    noteWritten: (state: BenchState, { payload }: PayloadAction<string>) =>
-      changed(state, () => ({ note: payload })),
-    brewCleared: (): BenchState => initialState,
-    /** Puts a cleared brew back; the undo of `brewCleared`. */
-    brewPutBack: (_, { payload }: PayloadAction<BenchBrew>): BenchState => ({ brew: payload }),
+      { payload }: PayloadAction<{ brewId: number; task: AfterBrewTask }>,
+    ): BenchState => ({
+      ...state,
+      after: state.after
+        .map((each) =>
+          each.brewId === payload.brewId ? { ...each, done: [...each.done, payload.task] } : each,
+        )
+        .filter(({ clocks, done }) => clocks.some(({ task }) => !done.includes(task))),
+    }),
   },
-  selectors: { selectBenchBrew: ({ brew }) => brew },
+  selectors: {
+    selectBrews: ({ brews }) => brews,
+    selectActiveKey: ({ activeKey }) => activeKey,
+    selectAfter: ({ after }) => after,
+  },
 });
 
-export const { brewLaidOut, stepMarked, markUndone, totalWritten, noteWritten, brewCleared, brewPutBack } =
-  benchSlice.actions;
-export const { selectBenchBrew } = benchSlice.selectors;
+export const {
+  brewLaidOut,
+  brewActivated,
+  stepMarked,
+  markUndone,
+  totalWritten,
+  missAnswered,
+  taskPrepared,
+  eventNoted,
+  eventTakenBack,
+  scaleChosen,
+  noteWritten,
+  brewCleared,
+  brewPutBack,
+  brewStored,
+  afterDone,
+} = benchSlice.actions;
+export const { selectBrews, selectActiveKey, selectAfter } = benchSlice.selectors;
+
+/** The plan with its totals moved as was chosen while it ran. */
+export function goingPlan({ plan, moved }: Pick<BenchBrew, 'plan' | 'moved'>): BrewPlan {
+  return moved.reduce(withTotalsMoved, plan);
+}
+
+/** The marks with the totals beside them, as the record keeps them. */
+export function doneSteps({ run, totalsG }: Pick<BenchBrew, 'run' | 'totalsG'>): StepDone[] {
+  return markedTimesS(run).map((mark) => ({
+    ...mark,
+    // A hundredth of a second is finer than any hand.
+    atS: Math.round(mark.atS * 100) / 100,
+    totalG: totalsG[mark.stepIndex] ?? null,
+  }));
+}
+
+/** What was on this device's bench, as far as this version of the application can read it. */
+export function keptBench(kept: unknown): BenchState | null {
+  const state = kept as Partial<BenchState> | null;
+  return Array.isArray(state?.brews) ? { ...initialState, ...state } : null;
+}
 
 function withTotal(
   totalsG: BenchBrew['totalsG'],

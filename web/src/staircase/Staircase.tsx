@@ -32,13 +32,15 @@ export function Staircase({ plan, width, height, actual, nowS, behind, label }: 
   const waterG = totals.at(-1) ?? 0;
   const behindG = behind ? (runningTotalsG(behind).at(-1) ?? 0) : 0;
   const lastS = Math.max(plan.drawdownS, behind?.drawdownS ?? 0, actual?.at(-1)?.atS ?? 0, nowS ?? 0);
-  const topG = Math.max(waterG, behindG, actual?.at(-1)?.totalG ?? 0);
+  const actualG = (actual ?? []).reduce((top, { totalG }) => (totalG > top ? totalG : top), 0);
+  const topG = Math.max(waterG, behindG, actualG);
   const x = scaleLinear([0, lastS], [MARGIN.left, width - MARGIN.right]);
   const y = scaleLinear([0, topG], [height - MARGIN.bottom, MARGIN.top]);
   const path = line<StaircasePoint>(
     ({ atS }) => x(atS),
     ({ totalG }) => y(totalG),
-  );
+    // A scale that was silent leaves a gap.
+  ).defined(({ totalG }) => !Number.isNaN(totalG));
   const isCrowded = (index: number) => {
     const [before, own] = [plan.pours[index - 1], plan.pours[index]];
     return before !== undefined && own !== undefined && x(own.startS) - x(before.startS) < LABEL_WIDTH_PX;

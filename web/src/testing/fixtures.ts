@@ -97,6 +97,10 @@ export function brewView(changes: Partial<BrewView> = {}): BrewView {
     roastAgeDays: 11,
     note: '',
     verdictReason: '',
+    kit: null,
+    events: [],
+    hasTrace: false,
+    fractions: [],
     readings: [
       { id: 1, tdsPercent: 1.4 },
       { id: 2, tdsPercent: 1.4 },

@@ -1,0 +1,104 @@
+import { Injectable } from '@nestjs/common';
+import { UniqueConstraintError } from 'sequelize';
+import { Sequelize } from 'sequelize-typescript';
+import { traceFault } from '@vendu/core';
+import type { BrewKitNames, PutBrewDto } from '@vendu/contract';
+import { BrewerModel } from '../kit/brewer.model.js';
+import { GrinderModel } from '../kit/grinder.model.js';
+import { grinderView } from '../kit/kit-views.js';
+import { KettleModel } from '../kit/kettle.model.js';
+import { PaperModel } from '../kit/paper.model.js';
+import { WaterModel } from '../kit/water.model.js';
+import { refreshLotProgress } from '../lots/lot-progress.js';
+import { RoastBatchModel } from '../lots/roast-batch.model.js';
+import type { PersonModel } from '../people/person.model.js';
+import { invalidField } from '../problem/problem-error.js';
+import { RecipeVersionModel } from '../recipes/recipe-version.model.js';
+import { RecipeModel } from '../recipes/recipe.model.js';
+import { settingFor } from '../recipes/recipe-views.js';
+import { RunningBrewModel } from '../running-brews/running-brew.model.js';
+import { BrewModel } from './brew.model.js';
+import { TraceModel } from './trace.model.js';
+
+/** Takes a brew off a bench into the record, whole or not at all, and once. */
+@Injectable()
+export class StoreBrewService {
+  constructor(private readonly sequelize: Sequelize) {}
+
+  /**
+   * Stores a brew under the bench's own key. Sent again, it finds what is there and changes nothing.
+   *
+   * @returns its id
+   */
+  async put(clientKey: string, brew: PutBrewDto, person: PersonModel): Promise<number> {
+    const known = await BrewModel.findOne({ where: { clientKey } });
+    if (known) return known.id;
+    const { version, recipe, batch } = await this.origin(brew);
+    const fault = brew.trace && traceFault(brew.trace);
+    if (fault) {
+      throw invalidField({ field: 'field' in fault ? fault.field : 'trace', message: fault.message });
+    }
+    try {
+      return await this.sequelize.transaction(async (transaction) => {
+        const row = await BrewModel.create(
+          {
+            clientKey,
+            lotId: recipe.lotId,
+            recipeVersionId: version.id,
+            roastBatchId: batch.id,
+            brewedBy: person.id,
+            startedAt: new Date(brew.startedAt),
+            plan: version.plan,
+            steps: brew.steps,
+            events: brew.events.map((event) => ({ ...event })),
+            kit: kitNames(recipe, version, brew.scale),
+            note: brew.note,
+          },
+          { transaction },
+        );
+        if (brew.trace && brew.trace.atMs.length > 0) {
+          const { atMs, massG } = brew.trace;
+          await TraceModel.create({ brewId: row.id, samples: { atMs, massG } }, { transaction });
+        }
+        await RunningBrewModel.destroy({ where: { clientKey }, transaction });
+        await refreshLotProgress(this.sequelize, [row.lotId], transaction);
+        return row.id;
+      });
+    } catch (error) {
+      // Two sends of one brew can race past the look-up; the key decides, and the first one stands.
+      if (!(error instanceof UniqueConstraintError)) throw error;
+      return (await BrewModel.findOne({ where: { clientKey }, rejectOnEmpty: true })).id;
+    }
+  }
+
+  private async origin({ recipeVersionId, roastBatchId }: PutBrewDto) {
+    const version = await RecipeVersionModel.findByPk(recipeVersionId);
+    if (!version)
+      throw invalidField({ field: 'recipeVersionId', message: 'There is no such recipe version.' });
+    const recipe = await RecipeModel.findByPk(version.recipeId, {
+      include: [BrewerModel, PaperModel, GrinderModel, WaterModel, KettleModel],
+      rejectOnEmpty: true,
+    });
+    const batch = await RoastBatchModel.findByPk(roastBatchId);
+    if (batch?.lotId !== recipe.lotId) {
+      throw invalidField({
+        field: 'roastBatchId',
+        message: 'This roast batch is not of the lot of the recipe.',
+      });
+    }
+    return { version, recipe, batch };
+  }
+}
+
+function kitNames(recipe: RecipeModel, { plan }: RecipeVersionModel, scale: string): BrewKitNames {
+  const { brewer, paper, grinder, water, kettle } = recipe;
+  return {
+    brewer: brewer.name,
+    paper: paper.name,
+    grinder: `${grinder.name}, ${grinder.burrSet}`,
+    grinderSetting: settingFor(plan, grinderView(grinder)).grinderSetting,
+    water: water?.name ?? null,
+    kettle: kettle?.name ?? null,
+    scale,
+  };
+}

@@ -1,0 +1,16 @@
+import { BelongsTo, Column, DataType, Model, Table } from 'sequelize-typescript';
+import type { NonAttribute } from 'sequelize';
+import { PersonModel } from '../people/person.model.js';
+
+/** A brew still on a bench, as far as the bench has told. */
+@Table({ tableName: 'running_brews' })
+export class RunningBrewModel extends Model {
+  declare updatedAt: Date;
+  @Column({ type: DataType.CHAR(36), primaryKey: true }) declare clientKey: string;
+  @Column(DataType.STRING) declare lotName: string;
+  @Column(DataType.STRING) declare brewerName: string;
+  @Column(DataType.INTEGER) declare seq: number;
+  @Column(DataType.TEXT) declare state: string;
+  @Column(DataType.INTEGER) declare brewedBy: number;
+  @BelongsTo(() => PersonModel, 'brewedBy') declare brewer: NonAttribute<PersonModel>;
+}

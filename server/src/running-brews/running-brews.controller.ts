@@ -1,0 +1,30 @@
+import { Body, Controller, Delete, Get, HttpCode, Param, Put } from '@nestjs/common';
+import { BrewKeyParam, RunningBrewDto, type RunningBrewView } from '@vendu/contract';
+import type { PersonModel } from '../people/person.model.js';
+import { SignedIn } from '../session/access.js';
+import { RunningBrewsService } from './running-brews.service.js';
+
+@Controller('running-brews')
+export class RunningBrewsController {
+  constructor(private readonly service: RunningBrewsService) {}
+
+  @Get()
+  all(): Promise<RunningBrewView[]> {
+    return this.service.all();
+  }
+
+  @Put(':key')
+  keep(
+    @Param() { key }: BrewKeyParam,
+    @Body() brew: RunningBrewDto,
+    @SignedIn() person: PersonModel,
+  ): Promise<{ seq: number }> {
+    return this.service.keep(key, brew, person);
+  }
+
+  @Delete(':key')
+  @HttpCode(204)
+  clear(@Param() { key }: BrewKeyParam): Promise<void> {
+    return this.service.clear(key);
+  }
+}

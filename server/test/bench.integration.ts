@@ -1,0 +1,170 @@
+import { randomUUID } from 'node:crypto';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { HANDS, simulatedScale, type Trace } from '@vendu/core';
+import type { BrewView, LotView, Problem, RecipeView, RunningBrewView } from '@vendu/contract';
+import {
+  brewOf,
+  startRecipe,
+  startTestApplication,
+  storeBrew,
+  takeInLot,
+  type TestApplication,
+} from './support/application.js';
+
+let app: TestApplication;
+let recipe: RecipeView;
+beforeAll(async () => {
+  app = await startTestApplication();
+  recipe = await startRecipe(app.barista, (await takeInLot(app.barista, { stockG: 500 })).id);
+});
+afterAll(() => app.close());
+
+/** Ten minutes of a simulated scale at 10 Hz. */
+function longTrace(): Trace {
+  const scale = simulatedScale({ hand: HANDS.usual, seed: 11 });
+  scale.pour({ atS: 0, toTotalG: 40, flowGps: 8 });
+  scale.pour({ atS: 45, toTotalG: 260, flowGps: 8 });
+  const atMs = Array.from({ length: 6000 }, (_, index) => index * 100);
+  return { atMs, massG: atMs.map((at) => scale.read(at / 1000)?.massG ?? 0) };
+}
+/** The cookies of a signed-in agent, for a request that it cannot make itself. */
+function cookieOf(agent: TestApplication['barista']): string {
+  const { hostname: domain } = new URL(app.url);
+  return agent.jar
+    .getCookies({ domain, path: '/', script: false, secure: false })
+    .map((cookie) => cookie.toValueString())
+    .join('; ');
+}
+const problemOf = (response: { body: unknown }) => response.body as Problem;
+
+describe('a brew off the bench', () => {
+  it('comes with trace, events and kit, stored once and opened unchanged', async () => {
+    const key = randomUUID();
+    const trace = longTrace();
+    const events = [{ kind: 'kettle-read', atS: 44, figure: 93.5, text: '' }];
+    const sent = brewOf(recipe, { trace, events, scale: 'Left scale' });
+    const first = (await app.barista.put(`/api/brews/by-key/${key}`).send(sent).expect(200)).body as BrewView;
+    const again = (await app.barista.put(`/api/brews/by-key/${key}`).send(sent).expect(200)).body as BrewView;
+    expect(again.id).toBe(first.id);
+    expect(first).toMatchObject({
+      events,
+      hasTrace: true,
+      kit: { brewer: recipe.brewerName, paper: recipe.paperName, scale: 'Left scale' },
+    });
+    const reopened = await app.secondBarista.get(`/api/brews/${first.id}/trace`).expect(200);
+    expect((reopened.body as { trace: Trace }).trace).toEqual(trace);
+    const { gramsLeftG } = (await app.barista.get(`/api/lots/${recipe.lot.id}`)).body as LotView;
+    expect(gramsLeftG).toBe(500 - (recipe.versions[0]?.plan.doseG ?? 0));
+  });
+
+  it('is refused whole when a sample of its trace cannot be', async () => {
+    const key = randomUUID();
+    const trace = { atMs: [0, 100, 90], massG: [0, 1, 2] };
+    const response = await app.barista
+      .put(`/api/brews/by-key/${key}`)
+      .send(brewOf(recipe, { trace }))
+      .expect(422);
+    expect(problemOf(response).errors[0]?.message).toContain('sample 2');
+    const odd = await app.barista
+      .put(`/api/brews/by-key/${key}`)
+      .send(brewOf(recipe, { trace: { atMs: [0, 100], massG: [0, 'x'] } }))
+      .expect(422);
+    expect(problemOf(odd).errors[0]?.field).toBe('trace.massG.1');
+    const stored = await app.barista.put(`/api/brews/by-key/${key}`).send(brewOf(recipe)).expect(200);
+    expect((stored.body as BrewView).hasTrace).toBe(false);
+  });
+
+  it('has a misread time mended, with what was first marked kept', async () => {
+    const brew = await storeBrew(app.barista, recipe);
+    const mended = { revision: brew.revision, atS: 1.5, totalG: 42 };
+    const after = (await app.barista.patch(`/api/brews/${brew.id}/steps/0`).send(mended).expect(200))
+      .body as BrewView;
+    expect(after.steps[0]).toMatchObject({ atS: 1.5, totalG: 42 });
+    expect(after.corrections).toMatchObject([{ field: 'step.0.atS', fromValue: 0, toValue: 1.5 }]);
+    const stale = await app.barista.patch(`/api/brews/${brew.id}/steps/0`).send(mended);
+    expect(problemOf(stale).type).toBe('/problems/stale');
+    await app.barista
+      .patch(`/api/brews/${brew.id}/steps/9`)
+      .send({ ...mended, revision: after.revision })
+      .expect(404);
+  });
+
+  it('keeps the cups of a split brew in their order, and refuses cups that overlap', async () => {
+    const brew = await storeBrew(app.barista, recipe);
+    const cup = (startS: number, endS: number, more: object = {}) => ({ startS, endS, ...more });
+    const put = (fractions: object[]) =>
+      app.barista.put(`/api/brews/${brew.id}/fractions`).send({ fractions });
+    const kept = (
+      await put([cup(0, 30, { beverageG: 40, tdsPercent: 3.1, haze: 'hazy' }), cup(30, 60)]).expect(200)
+    ).body as BrewView;
+    expect(kept.fractions).toMatchObject([
+      { place: 1, startS: 0, endS: 30, beverageG: 40, tdsPercent: 3.1, haze: 'hazy' },
+      { place: 2, startS: 30, endS: 60, beverageG: null },
+    ]);
+    const overlap = await put([cup(0, 30), cup(20, 60)]).expect(422);
+    expect(problemOf(overlap).errors).toMatchObject([
+      { field: 'fractions.1.startS', allowed: '30 s or later' },
+    ]);
+    await put([cup(0, 30, { haze: 'murky' })]).expect(422);
+    expect(((await app.barista.get(`/api/brews/${brew.id}`)).body as BrewView).fractions).toHaveLength(2);
+  });
+});
+
+describe('a brew that is running', () => {
+  const running = (seq: number, state = `marks ${seq}`) => ({
+    seq,
+    lotName: 'Ridge',
+    brewerName: 'Cone',
+    state,
+  });
+  const all = async () =>
+    (await app.secondBarista.get('/api/running-brews').expect(200)).body as RunningBrewView[];
+
+  it('is kept as far as it is, whatever overtakes what, through a restart', async () => {
+    const key = randomUUID();
+    const keep = (seq: number) => app.barista.put(`/api/running-brews/${key}`).send(running(seq)).expect(200);
+    expect((await keep(1)).body).toEqual({ seq: 1 });
+    expect((await keep(3)).body).toEqual({ seq: 3 });
+    expect((await keep(2)).body).toEqual({ seq: 3 });
+    await app.restart();
+    expect((await all()).find((each) => each.key === key)).toMatchObject({ seq: 3, state: 'marks 3' });
+    await app.barista.delete(`/api/running-brews/${key}`).expect(204);
+    expect((await all()).some((each) => each.key === key)).toBe(false);
+  });
+
+  it('is gone once it is stored, and a late change does not bring it back', async () => {
+    const key = randomUUID();
+    await app.barista.put(`/api/running-brews/${key}`).send(running(1)).expect(200);
+    await app.barista.put(`/api/brews/by-key/${key}`).send(brewOf(recipe)).expect(200);
+    await app.barista.put(`/api/running-brews/${key}`).send(running(2)).expect(200);
+    expect((await all()).some((each) => each.key === key)).toBe(false);
+  });
+});
+
+describe('the feed of a do-it-yourself scale', () => {
+  it('passes readings on to the bench that listens, and names the line that is none', async () => {
+    const key = randomUUID();
+    const post = (text: string) =>
+      app.visitor.post(`/api/scale-feeds/${key}`).set('content-type', 'text/plain').send(text);
+    await post('12.3').expect(404);
+
+    const leaving = new AbortController();
+    const listening = await fetch(`${app.url}/api/scale-feeds/${key}`, {
+      headers: { cookie: cookieOf(app.barista) },
+      signal: leaving.signal,
+    });
+    await expect.poll(async () => (await post('12.3\n{"g": 14, "batteryPercent": 60}\n')).status).toBe(200);
+    const reader = listening.body!.pipeThrough(new TextDecoderStream()).getReader();
+    let heard = '';
+    while (!heard.includes('"batteryPercent"')) heard += (await reader.read()).value ?? '';
+    expect(heard).toContain('data: {"massG":12.3}');
+    expect(heard).toContain('data: {"massG":14,"batteryPercent":60}');
+    expect(problemOf(await post('12.3\nready')).errors).toMatchObject([{ field: 'line.2' }]);
+    leaving.abort();
+    await expect.poll(async () => (await post('12.3')).status).toBe(404);
+  });
+
+  it('lets nobody listen without a session', async () => {
+    await app.visitor.get(`/api/scale-feeds/${randomUUID()}`).expect(401);
+  });
+});

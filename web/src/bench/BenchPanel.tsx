@@ -1,0 +1,110 @@
+import { formatClock, formatRatio, planRatio } from '@vendu/core';
+import { FittedStaircase } from '../staircase/FittedStaircase';
+import { classes } from '../ui/classes';
+import type { BenchBrew } from './benchSlice';
+import { DrainWatch } from './DrainWatch';
+import { Finish } from './Finish';
+import { Instruction } from './Instruction';
+import { MissOffer } from './MissOffer';
+import { Preparation } from './Preparation';
+import { SafetyLine } from './SafetyLine';
+import { ScaleReadout } from './ScaleReadout';
+import { ScaleSelect } from './ScaleSelect';
+import { StepList } from './StepList';
+import { useAnnouncer } from './useAnnouncer';
+import { useBenchBrew } from './useBenchBrew';
+import { useDrainForecast } from './useDrainForecast';
+
+/** The flash begins this long before a step is due, s. */
+const FLASH_AHEAD_S = 3;
+
+interface BenchPanelProps {
+  brew: BenchBrew;
+  /** Keys act on it. */
+  isActive: boolean;
+  /** It shares the screen with another. */
+  isCompact: boolean;
+  isMuted: boolean;
+}
+
+/** One brew: its clock, the next instruction, the plan with what was done growing over it. */
+export function BenchPanel({ brew, isActive, isCompact, isMuted }: BenchPanelProps) {
+  const bench = useBenchBrew(brew);
+  const { plan, moment, done, isStarted, correction } = bench;
+  const expected = useDrainForecast(brew, plan, done);
+  useAnnouncer({ dueInS: moment.dueInS, stepIndex: brew.run.marks.length, isMuted });
+  const isFlashing = moment.dueInS !== null && moment.dueInS <= FLASH_AHEAD_S && moment.phase === 'running';
+  return (
+    <section
+      aria-label={`${brew.lotName}, ${brew.brewerName}`}
+      className={classes(
+        'grid min-w-0 content-start gap-x-8 gap-y-3 px-6 pt-3',
+        isCompact
+          ? classes('border-t-4', isActive ? 'border-ink' : 'border-transparent opacity-80')
+          : 'grow lg:grid-cols-[minmax(0,11fr)_minmax(0,10fr)]',
+      )}
+    >
+      <div className="flex min-w-0 flex-col">
+        <h1 className="flex min-w-0 items-baseline gap-4">
+          <span className="min-w-0 truncate text-large font-bold" title={brew.lotName}>
+            {brew.lotName}
+          </span>
+          <span className="text-small whitespace-nowrap text-quiet">
+            {brew.brewerName}, version {brew.versionNumber}
+          </span>
+          <span className="reading ml-auto flex shrink-0 gap-4 whitespace-nowrap">
+            <span className="text-water">
+              {plan.doseG} g {formatRatio(planRatio(plan))}
+            </span>
+            <span className="text-temperature">{plan.kettleC} °C</span>
+            <span>
+              {brew.grinderSetting === null ? `${plan.grindUm} µm` : `grind ${brew.grinderSetting}`}
+            </span>
+          </span>
+        </h1>
+        <div
+          role="timer"
+          aria-label="Brew clock"
+          className={classes(
+            'reading leading-[0.95] font-semibold tracking-[-0.02em] text-time',
+            isCompact ? 'text-[clamp(5rem,10vw,8rem)]' : 'text-[clamp(6rem,15.5vw,13rem)]',
+          )}
+        >
+          {formatClock(moment.elapsedS)}
+        </div>
+        {moment.phase === 'done' ? (
+          <Finish brew={brew} done={done} />
+        ) : (
+          moment.next && (
+            <Instruction
+              next={moment.next}
+              dueInS={moment.dueInS}
+              isFlashing={isFlashing}
+              current={moment.current}
+              isCompact={isCompact}
+            />
+          )
+        )}
+        {correction && <MissOffer brewKey={brew.key} correction={correction} isActive={isActive} />}
+      </div>
+      <div className="flex min-w-0 flex-col gap-3">
+        <FittedStaircase
+          plan={plan}
+          height={isCompact ? 170 : 240}
+          actual={bench.actual}
+          nowS={moment.phase === 'running' ? moment.elapsedS : undefined}
+          label="The plan as a staircase, with what was poured drawn over it"
+        />
+        <ScaleReadout bench={bench} />
+        {moment.phase !== 'done' && <DrainWatch plan={plan} expected={expected} elapsedS={moment.elapsedS} />}
+        {isStarted
+          ? !isCompact && <StepList brew={brew} plan={plan} done={done} />
+          : !isCompact && <Preparation brew={brew} isActive={isActive} />}
+        <div className="flex flex-wrap items-center gap-x-6 gap-y-2">
+          <ScaleSelect brew={brew} />
+          <SafetyLine brew={brew} />
+        </div>
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,52 @@
+import { formatDuration, type BenchStep } from '@vendu/core';
+import { classes } from '../ui/classes';
+import { stepWords } from './stepWords';
+
+/** The one next thing: what, to which total, in how many seconds. Readable from two metres. */
+export function Instruction({
+  next,
+  dueInS,
+  isFlashing,
+  current,
+  isCompact,
+}: {
+  next: BenchStep;
+  dueInS: number | null;
+  isFlashing: boolean;
+  current: BenchStep | null;
+  isCompact: boolean;
+}) {
+  const { doing, figure } = stepWords(next);
+  const size = isCompact ? 'text-[clamp(2rem,3.6vw,3.25rem)]' : 'text-[clamp(2.5rem,5.6vw,5rem)]';
+  return (
+    <div
+      className={classes(
+        'mt-3 border-t-4 pt-2',
+        isFlashing ? 'border-alarm bg-ink px-4 text-sheet' : 'border-ink',
+      )}
+    >
+      <p className="text-large">
+        {dueInS === null ? 'First' : dueInS >= 0 ? 'Next' : 'Due'}
+        {current && <span className="opacity-75"> (now: {stepWords(current).doing.toLowerCase()})</span>}
+      </p>
+      <p className={classes('flex flex-wrap items-baseline gap-x-6 leading-tight font-bold', size)}>
+        {doing}
+        {figure && (
+          <span className={classes('reading', !isFlashing && 'text-water')}>
+            <span className="text-[0.55em] font-normal">to </span>
+            {figure}
+          </span>
+        )}
+      </p>
+      {dueInS !== null && (
+        <p className={classes('reading leading-tight font-semibold', size)}>
+          {dueInS >= 0 ? `in ${Math.ceil(dueInS)} s` : `late ${Math.floor(-dueInS)} s`}
+        </p>
+      )}
+      <p className="reading mt-1 text-title">
+        {next.kind === 'pour' && <span className="mr-6">+{next.amountG} g</span>}
+        at {formatDuration(next.plannedS)}
+      </p>
+    </div>
+  );
+}

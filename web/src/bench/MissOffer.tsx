@@ -1,0 +1,36 @@
+import type { Correction } from '@vendu/core';
+import { useAppDispatch } from '../app/store';
+import { useShortcut } from '../ui/useShortcut';
+import { BenchButton } from './BenchButton';
+import { missAnswered } from './benchSlice';
+
+/** A pour missed its total: the next total as planned, or moved by as much. */
+export function MissOffer({
+  brewKey,
+  correction: { pourNumber, overG, keepAmountG, keepTotalG },
+  isActive,
+}: {
+  brewKey: string;
+  correction: Correction;
+  isActive: boolean;
+}) {
+  const dispatch = useAppDispatch();
+  const answer = (byG: number) => dispatch(missAnswered({ key: brewKey, pourNumber, byG }));
+  useShortcut('k', isActive ? () => answer(0) : null);
+  useShortcut('c', isActive ? () => answer(overG) : null);
+  return (
+    <div role="group" aria-label="A pour missed its total" className="mt-2 border-l-4 border-alarm pl-3">
+      <p className="mb-2 text-large font-semibold">
+        {Math.abs(overG)} g {overG > 0 ? 'over' : 'short'}. Next total:
+      </p>
+      <div className="flex flex-wrap gap-3">
+        <BenchButton shortcut="K" onClick={() => answer(0)}>
+          keep {keepTotalG} g
+        </BenchButton>
+        <BenchButton shortcut="C" onClick={() => answer(overG)}>
+          correct to {keepAmountG} g
+        </BenchButton>
+      </div>
+    </div>
+  );
+}

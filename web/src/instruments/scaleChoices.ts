@@ -1,0 +1,24 @@
+import type { HandName } from '@vendu/core';
+
+/** How the water is read on one bench. */
+export type ScaleChoice =
+  | { kind: 'none' }
+  | { kind: 'simulated'; hand: HandName; isDying: boolean }
+  | { kind: 'serial' }
+  | { kind: 'feed' };
+
+export const SCALE_CHOICES: { id: string; words: string; choice: ScaleChoice }[] = [
+  { id: 'none', words: 'no scale, by hand', choice: { kind: 'none' } },
+  { id: 'serial', words: 'scale on a cable', choice: { kind: 'serial' } },
+  { id: 'feed', words: 'scale over the network', choice: { kind: 'feed' } },
+  ...(['steady', 'usual', 'hurried', 'hesitant'] as const).map((hand) => ({
+    id: `simulated-${hand}`,
+    words: `simulated scale, ${hand} hand`,
+    choice: { kind: 'simulated', hand, isDying: false } as const,
+  })),
+  {
+    id: 'simulated-dying',
+    words: 'simulated scale, battery dying',
+    choice: { kind: 'simulated', hand: 'usual', isDying: true },
+  },
+];

@@ -1,0 +1,62 @@
+import { parseScaleLine } from '@vendu/core';
+import { lineCutter } from './lines';
+import type { ScaleListener, ScaleSource } from './scaleSource';
+
+/** What is used of Web Serial, which no type library of the platform has yet. */
+interface SerialPort {
+  open: (options: { baudRate: number }) => Promise<void>;
+  readable: ReadableStream<Uint8Array> | null;
+  close: () => Promise<void>;
+}
+interface Serial {
+  requestPort: () => Promise<SerialPort>;
+}
+
+/** The usual speed of do-it-yourself scales. */
+const BAUD_RATE = 115_200;
+
+function serialOf(): Serial | null {
+  return (navigator as { serial?: Serial }).serial ?? null;
+}
+
+/** Whether this browser can reach a scale on a cable. */
+export function hasSerial(): boolean {
+  return serialOf() !== null;
+}
+
+/** A scale on a cable that sends a line for each reading; the lines are described in docs/SCALES.md. */
+export function serialScaleSource(): ScaleSource {
+  return {
+    name: 'Scale on a cable',
+    start(listener) {
+      const reading = new AbortController();
+      void read(listener, reading.signal);
+      return () => reading.abort();
+    },
+  };
+}
+
+async function read({ onReading, onTrouble }: ScaleListener, signal: AbortSignal): Promise<void> {
+  const serial = serialOf();
+  if (!serial) {
+    onTrouble('This browser reaches no scale on a cable; use the feed over the network, or mark by hand.');
+    return;
+  }
+  try {
+    const port = await serial.requestPort();
+    await port.open({ baudRate: BAUD_RATE });
+    const takeIn = lineCutter((line) => {
+      const read = parseScaleLine(line);
+      if (read.ok) onReading(read.value);
+    });
+    const decoder = new TextDecoder();
+    const sink = new WritableStream<Uint8Array>({
+      write: (piece) => takeIn(decoder.decode(piece, { stream: true })),
+    });
+    await port.readable?.pipeTo(sink, { signal });
+    await port.close();
+  } catch (error) {
+    if (signal.aborted) return;
+    onTrouble(`The scale on the cable is gone (${String(error)}). Go on by marks, or connect it again.`);
+  }
+}
