@@ -1,4 +1,5 @@
 import { expect, test } from '@playwright/test';
+import type { RecipeView } from '@vendu/contract';
 import { signIn } from '../support/people';
 import { benchPath, startRecipe } from '../support/work';
 
@@ -74,16 +75,23 @@ test('a brew outlives a server that does not answer, and is stored once', async 
   await expect(page.getByRole('link', { name: /^Brew \d/ })).toHaveCount(1);
 });
 
-test('one bench, one brew: another version waits; clearing can be undone', async ({ page }) => {
-  const first = await startRecipe(page, 'First on the bench');
-  const second = await startRecipe(page, 'Second in line');
+test('the bench holds two brews: a third waits; clearing can be undone', async ({ page }) => {
+  const recipes: RecipeView[] = [];
+  for (const name of ['First on the bench', 'Second beside it', 'Third in line']) {
+    recipes.push(await startRecipe(page, name));
+  }
+  const [first, second, third] = recipes as [RecipeView, RecipeView, RecipeView];
   await page.goto(benchPath(first));
   await expect(page.getByText('Before the clock')).toBeVisible();
   for (let mark = 0; mark < 5; mark++) await page.keyboard.press('Space');
   await page.goto(benchPath(second));
-  await expect(page.getByRole('heading', { name: 'Another brew is on the bench' })).toBeVisible();
-  await page.getByRole('link', { name: 'Go to it' }).click();
+  await expect(page.getByRole('timer')).toHaveCount(2);
+  await page.keyboard.press('Space');
+  await page.goto(benchPath(third));
+  await expect(page.getByRole('heading', { name: 'Two brews are on the bench' })).toBeVisible();
+  await page.getByRole('link', { name: 'Go to them' }).click();
   await page.getByRole('button', { name: 'Clear without storing' }).click();
   await page.getByRole('button', { name: 'Undo', exact: true }).last().click();
   await expect(page.getByRole('button', { name: 'Store the brew and weigh it' })).toBeVisible();
+  await expect(page.getByRole('timer')).toHaveCount(2);
 });

@@ -39,9 +39,10 @@ describe('lead and lag', () => {
 
 describe('a pour that missed its total', () => {
   it('offers to keep the next total or the next amount', () => {
-    expect(correctionAfter({ plan, pourNumber: 1, shownG: (totals[0] ?? 0) + 6 })).toEqual({
+    expect(correctionAfter({ plan, pourNumber: 1, shownG: (totals[0] ?? 0) + 6.2 })).toEqual({
       pourNumber: 1,
-      overG: 6,
+      overG: 6.2,
+      moveByG: 6,
       keepAmountG: (totals[1] ?? 0) + 6,
       keepTotalG: totals[1],
     });

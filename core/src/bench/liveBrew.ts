@@ -36,7 +36,8 @@ export interface Correction {
   /** The pour that missed, and by how much: over is positive, g. */
   pourNumber: number;
   overG: number;
-  /** The next pour's total if its amount is kept: the whole brew gets as much more. */
+  /** By how much later totals move if amounts are kept, in whole grams as a scale is read, and the next total then. */
+  moveByG: number;
   keepAmountG: number;
   /** The next pour's total as planned: its amount takes up the miss. */
   keepTotalG: number;
@@ -60,7 +61,8 @@ export function correctionAfter({
   if (plannedG === undefined || nextG === undefined) return null;
   const overG = roundToTenth(shownG - plannedG);
   if (Math.abs(overG) <= WORTH_SAYING_G) return null;
-  return { pourNumber, overG, keepAmountG: roundToTenth(nextG + overG), keepTotalG: nextG };
+  const moveByG = Math.round(overG);
+  return { pourNumber, overG, moveByG, keepAmountG: roundToTenth(nextG + moveByG), keepTotalG: nextG };
 }
 
 /** The plan with later totals moved, as somebody chose after a miss; amounts before that pour stay. */

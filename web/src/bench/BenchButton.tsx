@@ -2,7 +2,7 @@ import type { ButtonHTMLAttributes } from 'react';
 import { KeyHint } from '../ui/Button';
 import { classes } from '../ui/classes';
 
-/** A target for wet hands: 56 px high, its key beside the words. */
+/** A target for wet hands: 48 px high, its key beside the words. */
 export function BenchButton({
   main,
   shortcut,
@@ -14,8 +14,10 @@ export function BenchButton({
     <button
       type="button"
       className={classes(
-        'flex h-14 items-center gap-3 rounded-edge border px-5 text-large font-semibold whitespace-nowrap disabled:opacity-40',
-        main ? 'min-w-64 justify-center border-ink bg-ink text-sheet' : 'border-edge bg-raised text-ink',
+        'flex h-12 items-center gap-2 rounded-edge border px-4 font-semibold whitespace-nowrap disabled:opacity-40',
+        main
+          ? 'min-w-64 justify-center border-ink bg-ink text-large text-sheet'
+          : 'border-edge bg-raised text-ink',
         className,
       )}
       {...rest}

@@ -75,7 +75,7 @@ export function BenchFooter({ brew, isDark, onDark, isMuted, onMuted, onDone }: 
   useShortcut('d', onDark);
   useShortcut('m', onMuted);
   return (
-    <footer className="mt-3 flex flex-wrap items-center gap-2 border-t border-ink px-6 py-2">
+    <footer className="sticky bottom-0 mt-2 flex flex-wrap items-center gap-2 border-t border-ink bg-sheet px-6 py-2">
       {!isDone && (
         <BenchButton main shortcut="Space" onClick={() => goOn()}>
           {isStarted && next ? `${doingOf(next)} now` : 'Start with the first pour'}
@@ -118,7 +118,7 @@ export function BenchFooter({ brew, isDark, onDark, isMuted, onMuted, onDone }: 
             ? 'N: note of level, bed, stream; Escape returns to the keys'
             : 'notes open when the clock runs'
         }
-        className="h-14 min-w-60 grow resize-none rounded-edge border border-edge bg-raised px-3 py-4 text-body text-ink placeholder:text-quiet"
+        className="h-12 min-w-60 grow resize-none rounded-edge border border-edge bg-raised px-3 py-3 text-body text-ink placeholder:text-quiet"
       />
       <BenchButton shortcut="M" aria-pressed={isMuted} onClick={onMuted}>
         {isMuted ? 'Sound off' : 'Sound on'}

@@ -38,9 +38,9 @@ export function BenchPanel({ brew, isActive, isCompact, isMuted }: BenchPanelPro
     <section
       aria-label={`${brew.lotName}, ${brew.brewerName}`}
       className={classes(
-        'grid min-w-0 content-start gap-x-8 gap-y-3 px-6 pt-3',
+        'grid min-w-0 gap-x-8 gap-y-3 px-6 pt-3',
         isCompact
-          ? classes('border-t-4', isActive ? 'border-ink' : 'border-transparent opacity-80')
+          ? classes('content-start border-t-4', isActive ? 'border-ink' : 'border-rule')
           : 'grow lg:grid-cols-[minmax(0,11fr)_minmax(0,10fr)]',
       )}
     >
@@ -67,7 +67,7 @@ export function BenchPanel({ brew, isActive, isCompact, isMuted }: BenchPanelPro
           aria-label="Brew clock"
           className={classes(
             'reading leading-[0.95] font-semibold tracking-[-0.02em] text-time',
-            isCompact ? 'text-[clamp(5rem,10vw,8rem)]' : 'text-[clamp(6rem,15.5vw,13rem)]',
+            isCompact ? 'text-[clamp(4rem,8vw,6.5rem)]' : 'text-[clamp(6rem,15.5vw,13rem)]',
           )}
         >
           {formatClock(moment.elapsedS)}
@@ -90,7 +90,7 @@ export function BenchPanel({ brew, isActive, isCompact, isMuted }: BenchPanelPro
       <div className="flex min-w-0 flex-col gap-3">
         <FittedStaircase
           plan={plan}
-          height={isCompact ? 170 : 240}
+          height={isCompact ? 140 : 240}
           actual={bench.actual}
           nowS={moment.phase === 'running' ? moment.elapsedS : undefined}
           label="The plan as a staircase, with what was poured drawn over it"
@@ -100,7 +100,7 @@ export function BenchPanel({ brew, isActive, isCompact, isMuted }: BenchPanelPro
         {isStarted
           ? !isCompact && <StepList brew={brew} plan={plan} done={done} />
           : !isCompact && <Preparation brew={brew} isActive={isActive} />}
-        <div className="flex flex-wrap items-center gap-x-6 gap-y-2">
+        <div className="mt-auto flex flex-wrap items-center gap-x-6 gap-y-1">
           <ScaleSelect brew={brew} />
           <SafetyLine brew={brew} />
         </div>

@@ -17,7 +17,7 @@ export function Instruction({
   isCompact: boolean;
 }) {
   const { doing, figure } = stepWords(next);
-  const size = isCompact ? 'text-[clamp(2rem,3.6vw,3.25rem)]' : 'text-[clamp(2.5rem,5.6vw,5rem)]';
+  const size = isCompact ? 'text-[clamp(2rem,3.3vw,2.75rem)]' : 'text-[clamp(2.5rem,5.6vw,5rem)]';
   return (
     <div
       className={classes(

@@ -7,7 +7,7 @@ import { missAnswered } from './benchSlice';
 /** A pour missed its total: the next total as planned, or moved by as much. */
 export function MissOffer({
   brewKey,
-  correction: { pourNumber, overG, keepAmountG, keepTotalG },
+  correction: { pourNumber, overG, moveByG, keepAmountG, keepTotalG },
   isActive,
 }: {
   brewKey: string;
@@ -17,7 +17,7 @@ export function MissOffer({
   const dispatch = useAppDispatch();
   const answer = (byG: number) => dispatch(missAnswered({ key: brewKey, pourNumber, byG }));
   useShortcut('k', isActive ? () => answer(0) : null);
-  useShortcut('c', isActive ? () => answer(overG) : null);
+  useShortcut('c', isActive ? () => answer(moveByG) : null);
   return (
     <div role="group" aria-label="A pour missed its total" className="mt-2 border-l-4 border-alarm pl-3">
       <p className="mb-2 text-large font-semibold">
@@ -27,7 +27,7 @@ export function MissOffer({
         <BenchButton shortcut="K" onClick={() => answer(0)}>
           keep {keepTotalG} g
         </BenchButton>
-        <BenchButton shortcut="C" onClick={() => answer(overG)}>
+        <BenchButton shortcut="C" onClick={() => answer(moveByG)}>
           correct to {keepAmountG} g
         </BenchButton>
       </div>

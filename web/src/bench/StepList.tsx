@@ -78,7 +78,7 @@ export function StepList({
                       }),
                     )
                   }
-                  placeholder="not read"
+                  placeholder="–"
                 />
               )}
             </td>

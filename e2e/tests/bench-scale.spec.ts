@@ -1,0 +1,187 @@
+import { expect, test, type Page } from '@playwright/test';
+import type { BrewView, RecipeView } from '@vendu/contract';
+import type { Trace } from '@vendu/core';
+import { signIn } from '../support/people';
+import { benchPath, startRecipe } from '../support/work';
+
+// Brews off the simulated scale, at the speed of a clock that the test turns: minutes pass in a second or two.
+
+test.beforeEach(async ({ page }) => {
+  await page.clock.install({ time: new Date('2026-11-23T10:00:00Z') });
+  await signIn(page, 'barista');
+});
+
+async function layOut(page: Page, recipe: RecipeView, hand: string): Promise<void> {
+  await page.goto(benchPath(recipe));
+  await expect(page.getByText('Before the clock')).toBeVisible();
+  await page.getByLabel('Water is read by').selectOption({ label: hand });
+  // A select keeps its keys to itself.
+  await page.getByRole('heading', { name: recipe.lot.name }).click();
+  await page.clock.runFor(500);
+  await expect(page.getByText(/^-?\d\.\d g$/)).toBeVisible();
+}
+
+/** Marks each step when it is due, up to the step named, which is left for the test to mark. */
+async function brewUntil(page: Page, last: RegExp): Promise<void> {
+  for (;;) {
+    const next = page.getByRole('button', { name: / now/ });
+    const words = (await next.textContent()) ?? '';
+    const due = await page.getByText(/^in \d+ s$|^late \d+ s$/).textContent();
+    const leftS = due?.startsWith('in') ? Number(due.replace(/\D/g, '')) : 0;
+    await page.clock.runFor(leftS * 1000);
+    if (last.test(words)) return;
+    await page.keyboard.press('Space');
+  }
+}
+
+const store = (page: Page) => page.getByRole('button', { name: 'Store the brew and weigh it' });
+
+async function stored(page: Page): Promise<{ brew: BrewView; trace: Trace | null }> {
+  await store(page).click();
+  await expect(page.getByRole('heading', { name: /^Brew \d/ })).toBeVisible();
+  const id = Number(new URL(page.url()).pathname.split('/').at(-1));
+  const brew = (await (await page.request.get(`/api/brews/${id}`)).json()) as BrewView;
+  const { trace } = (await (await page.request.get(`/api/brews/${id}/trace`)).json()) as {
+    trace: Trace | null;
+  };
+  return { brew, trace };
+}
+
+test('a good brew: the real curve over the plan, totals off the scale, the trace in the record', async ({
+  page,
+}) => {
+  const recipe = await startRecipe(page, 'Good brew');
+  await layOut(page, recipe, 'simulated scale, steady hand');
+  await page.keyboard.press('Space');
+  await brewUntil(page, /Drained/);
+  await page.keyboard.press('Space');
+  const { brew, trace } = await stored(page);
+  const water = recipe.versions[0]?.plan.pours.reduce((sum, { amountG }) => sum + amountG, 0) ?? 0;
+  expect(Math.abs(brew.waterG - water)).toBeLessThan(3);
+  expect(brew.waterBasis).toBe('as-weighed');
+  expect(brew.kit?.scale).toBe('Simulated scale, steady hand');
+  // Ten readings a second from the first mark to the last.
+  const lastS = brew.steps.at(-1)?.atS ?? 0;
+  expect(trace?.atMs.length).toBeGreaterThan(lastS * 9);
+  expect(Math.abs((trace?.massG.at(-1) ?? 0) - water)).toBeLessThan(3);
+  await expect(page.getByRole('list', { name: 'After the brews' })).toContainText('sample cools');
+});
+
+test('recorded step times are within 50 ms of the true ones', async ({ page }) => {
+  const recipe = await startRecipe(page, 'True times');
+  await page.goto(benchPath(recipe));
+  await expect(page.getByText('Before the clock')).toBeVisible();
+  // From here on the clock stands still but for what the test lets pass.
+  await page.clock.pauseAt(new Date('2026-11-23T10:05:00Z'));
+  const trueMs: number[] = [];
+  for (const passMs of [0, 7_340, 33_210, 21_990, 61_030]) {
+    await page.clock.runFor(passMs);
+    trueMs.push((trueMs.at(-1) ?? 0) + passMs);
+    await page.keyboard.press('Space');
+  }
+  await page.clock.resume();
+  const { brew } = await stored(page);
+  for (const [index, step] of brew.steps.entries()) {
+    expect(Math.abs(step.atS * 1000 - (trueMs[index] ?? 0))).toBeLessThan(50);
+  }
+  expect(brew.steps).toHaveLength(trueMs.length);
+});
+
+test('an overshoot is told, and the next total corrected by one key', async ({ page }) => {
+  const recipe = await startRecipe(page, 'Overshoot');
+  await layOut(page, recipe, 'simulated scale, hurried hand');
+  await page.keyboard.press('Space');
+  await page.clock.runFor(9_000);
+  const offer = page.getByRole('group', { name: 'A pour missed its total' });
+  await expect(offer).toContainText(/\d(\.\d)? g over/);
+  const corrected =
+    (await offer.getByRole('button', { name: /correct to/ }).textContent())?.match(/[\d.]+ g/)?.[0] ?? '?';
+  await page.keyboard.press('c');
+  await expect(offer).toBeHidden();
+  await page.keyboard.press('Space');
+  await expect(page.getByText(`to ${corrected}`)).toBeVisible();
+  await brewUntil(page, /Drained/);
+  await page.keyboard.press('Space');
+  const { brew } = await stored(page);
+  expect(brew.events.map(({ kind }) => kind)).toContain('totals-moved');
+});
+
+test('a scale that dies leaves a gap; the brew goes on by marks and typed totals', async ({ page }) => {
+  const recipe = await startRecipe(page, 'Dead scale');
+  await layOut(page, recipe, 'simulated scale, battery dying');
+  await page.keyboard.press('Space');
+  await brewUntil(page, /Pour 3/);
+  await expect(page.getByRole('alert').filter({ hasText: 'is silent' })).toContainText('goes on by marks');
+  await page.keyboard.press('Space');
+  await page.getByLabel('Pour 3, scale showed').fill('251');
+  await page.getByLabel('Pour 3, scale showed').press('Enter');
+  await page.getByRole('heading', { name: 'Dead scale' }).click();
+  await page.clock.runFor(60_000);
+  await page.keyboard.press('Space');
+  const { brew, trace } = await stored(page);
+  expect(brew.waterG).toBe(251);
+  expect((trace?.atMs.at(-1) ?? 0) / 1000).toBeLessThan(brew.steps.at(-1)?.atS ?? 0);
+});
+
+test('a stall is told while something can still be done', async ({ page }) => {
+  const recipe = await startRecipe(page, 'Stall');
+  await layOut(page, recipe, 'simulated scale, usual hand');
+  await page.keyboard.press('Space');
+  await brewUntil(page, /Drained/);
+  await expect(page.getByText(/A stall\./)).toBeHidden();
+  await page.clock.runFor(120_000);
+  await expect(page.getByRole('alert').filter({ hasText: 'A stall.' })).toContainText('lift the paper');
+});
+
+test('a reload in the middle loses no mark and no minute of the curve', async ({ page }) => {
+  const recipe = await startRecipe(page, 'Reloaded');
+  await layOut(page, recipe, 'simulated scale, steady hand');
+  await page.keyboard.press('Space');
+  await brewUntil(page, /Pour 3/);
+  await expect(page.getByText(/on this device and on the server/)).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('timer')).toHaveText(/1:\d\d/);
+  await expect(page.getByRole('row', { name: /Pour 2/ })).toContainText('0:');
+  await page.clock.runFor(1000);
+  await page.keyboard.press('Space');
+  await page.clock.runFor(60_000);
+  await page.keyboard.press('Space');
+  const { brew, trace } = await stored(page);
+  expect(brew.steps).toHaveLength(5);
+  expect(trace?.atMs[0]).toBeLessThan(1000);
+  expect((trace?.atMs.at(-1) ?? 0) / 1000).toBeGreaterThan((brew.steps.at(-1)?.atS ?? 0) - 5);
+});
+
+test('two brews at once keep clocks of their own, and the keys go to the one chosen', async ({ page }) => {
+  const left = await startRecipe(page, 'Left hand');
+  const right = await startRecipe(page, 'Right hand');
+  await layOut(page, left, 'simulated scale, steady hand');
+  await page.keyboard.press('Space');
+  await page.clock.runFor(12_000);
+  await page.goto(benchPath(right));
+  await expect(page.getByRole('timer')).toHaveCount(2);
+  await page.keyboard.press('Space');
+  await page.clock.runFor(3_000);
+  const clocks = await page.getByRole('timer').allTextContents();
+  expect(clocks[0]).toMatch(/0:1\d/);
+  expect(clocks[1]).toMatch(/0:0\d/);
+  await page.keyboard.press('1');
+  await page.keyboard.press('Space');
+  await expect(page.getByRole('region', { name: /Left hand/ })).toContainText('now: swirl');
+  await expect(page.getByRole('region', { name: /Right hand/ })).toContainText('now: bloom');
+});
+
+test('a split brew: cups are changed by a key and written down after', async ({ page }) => {
+  const recipe = await startRecipe(page, 'Split');
+  await layOut(page, recipe, 'simulated scale, steady hand');
+  await page.keyboard.press('Space');
+  for (let cup = 0; cup < 3; cup++) {
+    await page.clock.runFor(15_000);
+    await page.keyboard.press('f');
+  }
+  await page.keyboard.press('u');
+  await brewUntil(page, /Drained/);
+  await page.keyboard.press('Space');
+  const { brew } = await stored(page);
+  expect(brew.events.filter(({ kind }) => kind === 'cup-changed')).toHaveLength(2);
+});
