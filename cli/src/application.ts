@@ -56,6 +56,8 @@ export interface Server {
   pid: number | null;
   ended: () => Promise<void>;
   stop: () => Promise<void>;
+  /** Ends it without warning. */
+  kill: () => Promise<void>;
 }
 
 /** Starts the server and waits until its health check answers. Its log goes to the profile's folder. */
@@ -76,6 +78,10 @@ export async function startServer(settings: ApplicationSettings, paths: ProfileP
         pid: server.pid ?? null,
         ended: () => server.then(() => undefined),
         stop: () => stopServer(server),
+        kill: async () => {
+          server.kill('SIGKILL');
+          await server;
+        },
       };
     }
     await sleep(150);

@@ -15,6 +15,8 @@ describe('the command line', () => {
     expect(readCommand(['bench'])).toMatchObject({
       measures: ['speed', 'accuracy', 'facts', 'tasks', 'brews'],
     });
+    expect(readCommand(['kill'])).toEqual({ name: 'kill', kills: 50 });
+    expect(readCommand(['kill', '--kills', '3'])).toEqual({ name: 'kill', kills: 3 });
     expect(readCommand(['bench', 'speed'])).toMatchObject({ measures: ['speed'] });
   });
 
@@ -23,6 +25,7 @@ describe('the command line', () => {
     [['demo', '--port', '80'], '1024 to 65535'],
     [['demo', '--port', 'x'], '1024 to 65535'],
     [['demo', '--fast'], '--fast'],
+    [['kill', '--kills', '0'], '1 to 1000'],
     [['test', 'speed'], 'no suite “speed”'],
     [['bench', 'unit'], 'no measure “unit”'],
   ])('refuses %j and says what there is', (words, message) => {

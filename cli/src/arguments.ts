@@ -12,10 +12,12 @@ export type Command =
   | { name: 'dev'; port: number }
   | { name: 'test'; suites: readonly Suite[] }
   | { name: 'bench'; measures: readonly Measure[] }
+  | { name: 'kill'; kills: number }
   | { name: 'stop' }
   | { name: 'help' };
 
 const DEFAULT_PORT = 4600;
+const DEFAULT_KILLS = 50;
 
 /** @throws Trouble on a command or an option that does not exist */
 export function readCommand(words: readonly string[]): Command {
@@ -36,6 +38,10 @@ export function readCommand(words: readonly string[]): Command {
     case 'bench': {
       const { positionals } = parse(rest, {});
       return { name, measures: oneOf(MEASURES, 'measure', positionals) };
+    }
+    case 'kill': {
+      const { values } = parse(rest, { kills: { type: 'string' } });
+      return { name, kills: killsOf(values['kills']) };
     }
     case 'stop':
       parse(rest, {});
@@ -66,6 +72,15 @@ function portOf(text: string | boolean | undefined): number {
     throw new Trouble(`--port must be a whole number from 1024 to 65535, not “${String(text)}”.`);
   }
   return port;
+}
+
+function killsOf(text: string | boolean | undefined): number {
+  if (text === undefined) return DEFAULT_KILLS;
+  const kills = Number(text);
+  if (!Number.isInteger(kills) || kills < 1 || kills > 1000) {
+    throw new Trouble(`--kills must be a whole number from 1 to 1000, not “${String(text)}”.`);
+  }
+  return kills;
 }
 
 /** The words asked for, all there are when none was. */

@@ -3,6 +3,7 @@ import { cleanUp, cleanUpOnSignals } from './cleanup.js';
 import { bench } from './commands/bench.js';
 import { demo } from './commands/demo.js';
 import { dev } from './commands/dev.js';
+import { kill } from './commands/kill.js';
 import { help } from './commands/help.js';
 import { stop } from './commands/stop.js';
 import { test } from './commands/test.js';
@@ -19,6 +20,8 @@ async function main(): Promise<void> {
       return test(command);
     case 'bench':
       return bench(command);
+    case 'kill':
+      return kill(command);
     case 'stop':
       return stop();
     case 'help': {

@@ -14,6 +14,8 @@ export interface Database {
   user: string;
   password: string;
   stop: () => Promise<void>;
+  /** Ends it without warning, as a power cut would. */
+  kill: () => Promise<void>;
 }
 
 const USER = 'vendu';
@@ -25,11 +27,17 @@ const PATH_WITH_SBIN = ['/usr/sbin', '/usr/local/sbin', process.env['PATH'] ?? '
 /**
  * Starts the profile's MariaDB, making its data folder first when there is none. What a killed server
  * left behind (pid file, socket, even the process itself) is cleared away.
+ *
+ * @param wantedPort - a free one unless given
  */
-export async function startDatabase(paths: ProfilePaths, password: string): Promise<Database> {
+export async function startDatabase(
+  paths: ProfilePaths,
+  password: string,
+  wantedPort?: number,
+): Promise<Database> {
   await initialise(paths);
   await stopLeftover(paths);
-  const port = await getPort({ port: portNumbers(33_070, 33_270), host: '127.0.0.1' });
+  const port = wantedPort ?? (await getPort({ port: portNumbers(33_070, 33_270), host: '127.0.0.1' }));
   const server = execa('mariadbd', serverArguments(paths, port), {
     env: { PATH: PATH_WITH_SBIN },
     stdio: 'ignore',
@@ -39,7 +47,16 @@ export async function startDatabase(paths: ProfilePaths, password: string): Prom
   });
   await untilItAnswers(server, paths);
   await grantAccess(paths, password);
-  return { port, user: USER, password, stop: () => stopServer(server) };
+  return {
+    port,
+    user: USER,
+    password,
+    stop: () => stopServer(server),
+    kill: async () => {
+      server.kill('SIGKILL');
+      await server;
+    },
+  };
 }
 
 /** Empties (or makes) a database of the server. */

@@ -7,7 +7,7 @@ import { fileURLToPath } from 'node:url';
 export const ROOT = join(dirname(fileURLToPath(import.meta.url)), '..', '..');
 
 /** Each way of running has a database and files of its own, so that tests run beside the demo. */
-export type Profile = 'demo' | 'dev' | 'test';
+export type Profile = 'demo' | 'dev' | 'test' | 'kill';
 
 export interface ProfilePaths {
   folder: string;

@@ -11,4 +11,5 @@ export * from './lots/lots.js';
 export * from './recipes/recipes.js';
 export * from './brews/bench.js';
 export * from './brews/brews.js';
+export * from './practice.js';
 export * from './publications/publications.js';

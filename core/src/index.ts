@@ -256,3 +256,6 @@ export {
   type Trace,
   type TraceGap,
 } from './instruments/trace.js';
+export { EXERCISE_NAMES, EXERCISES, type ExerciseName } from './practice/exercises.js';
+export { FASTEST_GPS, tilted, type Tilt } from './practice/pouring.js';
+export { scorePractice, SCORED, type PracticeScore, type Scored } from './practice/scorePractice.js';

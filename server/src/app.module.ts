@@ -7,6 +7,7 @@ import { DatabaseModule } from './database/database.module.js';
 import { HealthModule } from './health/health.module.js';
 import { KitModule } from './kit/kit.module.js';
 import { LotsModule } from './lots/lots.module.js';
+import { PracticeModule } from './practice/practice.module.js';
 import { PublicationsModule } from './publications/publications.module.js';
 import { RecipesModule } from './recipes/recipes.module.js';
 import { RunningBrewsModule } from './running-brews/running-brews.module.js';
@@ -45,6 +46,7 @@ export class AppModule {
         LotsModule,
         RecipesModule,
         BrewsModule,
+        PracticeModule,
         RunningBrewsModule,
         ScaleFeedsModule,
         PublicationsModule,

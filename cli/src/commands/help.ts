@@ -6,6 +6,8 @@ export function help(): void {
   ./vendu test [suite ...]            prove it: checks, unit, integration, e2e (all when none is named)
   ./vendu bench [measure ...]         print the measures: speed, accuracy, facts, tasks, brews (all take
                                       about a quarter of an hour)
+  ./vendu kill [--kills N]            kill server and database while a device brews (50 times), and count
+                                      what was lost or doubled
   ./vendu dev [--port N]              the same application, following the sources
   ./vendu stop                        end a demo that runs elsewhere
   ./vendu help                        this page`);

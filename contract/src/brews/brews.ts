@@ -108,6 +108,11 @@ export class NewReadingDto {
   /** Checked in full by the core, which knows a slipped decimal point when it sees one. */
   @NumberBetween({ label: 'Reading', unit: '%', min: -1000, max: 1000 })
   tdsPercent!: number;
+
+  /** Of the sample when it was read; `null` where nobody said. */
+  @ValidateIf(isGiven)
+  @NumberBetween({ label: 'Sample', unit: '°C', min: 0, max: 100 })
+  sampleC: number | null = null;
 }
 
 function intensity(label: string): PropertyDecorator {
@@ -150,6 +155,7 @@ export class VerdictDto {
 export interface ReadingView {
   id: number;
   tdsPercent: number;
+  sampleC: number | null;
 }
 
 export interface TastingView {

@@ -39,6 +39,10 @@ export interface TraceComparison {
 
 /** Water rises faster than this while somebody pours, g/s. */
 const POURING_GPS = 1.2;
+/** The rise is looked at over so long, s: longer than the noise of a scale at ten a second. */
+const RISE_OVER_S = 0.6;
+/** More than the noise of a bench scale, g. */
+const CLEARLY_G = 0.4;
 /** A stream that pauses for less than this is one pour, s. */
 const PAUSE_S = 3;
 /** Smaller than this is a nudge of the scale or a drip, g. */
@@ -146,16 +150,21 @@ interface Stream {
 /** Stretches in which the water rises, short pauses bridged. */
 function streamsOf(trace: readonly WaterPoint[]): Stream[] {
   const rising: { from: number; to: number }[] = [];
+  let back = 0;
   for (let at = 1; at < trace.length; at++) {
-    const [before, now] = [trace[at - 1], trace[at]];
-    if (!before || !now || now.atS <= before.atS) continue;
+    const now = trace[at];
+    if (!now) continue;
+    // Over a while, since two neighbours at ten a second differ by noise alone.
+    while (back < at - 1 && now.atS - (trace[back + 1]?.atS ?? 0) >= RISE_OVER_S) back += 1;
+    const before = trace[back];
+    if (!before || now.atS <= before.atS) continue;
     if ((now.totalG - before.totalG) / (now.atS - before.atS) < POURING_GPS) continue;
     const open = rising.at(-1);
     if (open && before.atS - (trace[open.to]?.atS ?? 0) < PAUSE_S) open.to = at;
-    else rising.push({ from: at - 1, to: at });
+    else rising.push({ from: back, to: at });
   }
   return rising.flatMap(({ from, to }): Stream[] => {
-    const points = trace.slice(from, to + 1);
+    const points = trimmed(trace.slice(from, to + 1));
     const [first, last] = [points[0], points.at(-1)];
     if (!first || !last || last.totalG - first.totalG < SMALLEST_POUR_G) return [];
     const amountG = last.totalG - first.totalG;
@@ -176,4 +185,13 @@ function streamsOf(trace: readonly WaterPoint[]): Stream[] {
       },
     ];
   });
+}
+
+/** From the last point before the water clearly rises to the first at which it is clearly in. */
+function trimmed(points: readonly WaterPoint[]): WaterPoint[] {
+  const [lowG, highG] = [points[0]?.totalG ?? 0, points.at(-1)?.totalG ?? 0];
+  const risen = points.findIndex(({ totalG }) => totalG > lowG + CLEARLY_G);
+  const settled = points.findIndex(({ totalG }) => totalG > highG - CLEARLY_G);
+  if (risen === -1 || settled <= risen) return [...points];
+  return points.slice(Math.max(0, risen - 1), settled + 1);
 }

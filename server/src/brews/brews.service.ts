@@ -73,7 +73,11 @@ export class BrewsService {
       events: row.events ?? [],
       hasTrace: row.trace !== null,
       fractions: row.fractions.map(fractionView).sort((a, b) => a.place - b.place),
-      readings: row.readings.map((reading) => ({ id: reading.id, tdsPercent: reading.tdsPercent })),
+      readings: row.readings.map((reading) => ({
+        id: reading.id,
+        tdsPercent: reading.tdsPercent,
+        sampleC: reading.sampleC,
+      })),
       tastings: row.tastings.map(({ stage, notes, intensities, taster }) => ({
         stage,
         notes,
@@ -156,11 +160,15 @@ export class BrewsService {
     return this.read(id);
   }
 
-  async addReading(id: number, { tdsPercent }: NewReadingDto, person: PersonModel): Promise<BrewView> {
+  async addReading(
+    id: number,
+    { tdsPercent, sampleC }: NewReadingDto,
+    person: PersonModel,
+  ): Promise<BrewView> {
     await this.row(id);
     const fault = readingFault({ tdsPercent });
     if (fault) throw invalidField({ field: 'tdsPercent', message: fault.message, allowed: fault.allowed });
-    await ReadingModel.create({ brewId: id, tdsPercent, readBy: person.id });
+    await ReadingModel.create({ brewId: id, tdsPercent, sampleC, readBy: person.id });
     return this.read(id);
   }
 

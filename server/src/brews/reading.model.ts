@@ -6,6 +6,8 @@ export class ReadingModel extends Model {
   declare id: number;
   @Column(DataType.INTEGER) declare brewId: number;
   @DecimalColumn(5, 3) declare tdsPercent: number;
+  /** Of the sample when it was read, C; `null` where nobody said. */
+  @DecimalColumn(4, 1) declare sampleC: number | null;
   @Column(DataType.INTEGER) declare readBy: number;
   @Column(DataType.DATE) declare removedAt: Date | null;
 }

@@ -20,6 +20,7 @@ import { RecipeVersionModel } from '../recipes/recipe-version.model.js';
 import { RecipeModel } from '../recipes/recipe.model.js';
 import { FractionModel } from '../brews/fraction.model.js';
 import { TraceModel } from '../brews/trace.model.js';
+import { PracticeRunModel } from '../practice/practice-run.model.js';
 import { RunningBrewModel } from '../running-brews/running-brew.model.js';
 import { SessionModel } from '../session/session.model.js';
 
@@ -47,5 +48,6 @@ export const MODELS: ModelCtor[] = [
   TraceModel,
   FractionModel,
   RunningBrewModel,
+  PracticeRunModel,
   PublicationModel,
 ];

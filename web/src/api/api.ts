@@ -5,6 +5,6 @@ export const api = createApi({
   reducerPath: 'api',
   // Absolute, since only browsers resolve a relative address.
   baseQuery: fetchBaseQuery({ baseUrl: `${window.location.origin}/api` }),
-  tagTypes: ['Running', 'Session', 'Kit', 'Lot', 'Recipe', 'Brew', 'Published'],
+  tagTypes: ['Practice', 'Running', 'Session', 'Kit', 'Lot', 'Recipe', 'Brew', 'Published'],
   endpoints: () => ({}),
 });

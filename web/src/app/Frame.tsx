@@ -29,6 +29,7 @@ export function Frame() {
           </Place>
           <Place to="/kit">Kit</Place>
           <Place to="/schools">Schools</Place>
+          <Place to="/practice">Practice</Place>
           <Place to="/r">Published</Place>
         </nav>
         <div className="ml-auto flex items-center gap-3 text-small">

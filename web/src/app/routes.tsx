@@ -16,6 +16,7 @@ const ImportLotsPage = lazy(async () => ({
 }));
 const StartPage = lazy(async () => ({ default: (await import('../recipes/StartPage')).StartPage }));
 const KitPage = lazy(async () => ({ default: (await import('../kit/KitPage')).KitPage }));
+const PracticePage = lazy(async () => ({ default: (await import('../practice/PracticePage')).PracticePage }));
 const SchoolsPage = lazy(async () => ({ default: (await import('../schools/SchoolsPage')).SchoolsPage }));
 const RecipePage = lazy(async () => ({ default: (await import('../recipes/RecipePage')).RecipePage }));
 const BrewPage = lazy(async () => ({ default: (await import('../brews/BrewPage')).BrewPage }));
@@ -46,6 +47,7 @@ export const router = createBrowserRouter([
           { path: '/lots/:lotId/start', element: <StartPage /> },
           { path: '/kit', element: <KitPage /> },
           { path: '/schools', element: <SchoolsPage /> },
+          { path: '/practice', element: <PracticePage /> },
           { path: '/recipes/:recipeId', element: <RecipePage /> },
           { path: '/brews/:brewId', element: <BrewPage /> },
           { path: '*', element: <MissingPage /> },

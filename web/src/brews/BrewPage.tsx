@@ -1,18 +1,20 @@
 import { Link, useParams } from 'react-router';
-import { actualStaircase } from '@vendu/core';
 import { troubleOf } from '../api/problem';
 import { ExtractionMap } from '../extractionMap/ExtractionMap';
 import { AdditionsNote } from '../lots/AdditionsNote';
 import { useKitQuery } from '../lots/lotsApi';
-import { FittedStaircase } from '../staircase/FittedStaircase';
 import { Button, ButtonLink } from '../ui/Button';
 import { dayAndTimeOf } from '../ui/dates';
 import { Loading } from '../ui/Loading';
 import { Notice } from '../ui/Notice';
 import { offerUndoOf } from '../ui/offerUndo';
+import { useScrollToHash } from '../ui/useScrollToHash';
 import { Unavailable } from '../ui/Unavailable';
 import { BesideTable } from './BesideTable';
 import { useBrewQuery, useSetAsideMutation } from './brewsApi';
+import { Cups, isSplit } from './Cups';
+import { DoneStaircase } from './DoneStaircase';
+import { DoneSteps } from './DoneSteps';
 import { ReadingsForm } from './ReadingsForm';
 import { ResultFigures } from './ResultFigures';
 import { TastingSheets } from './TastingSheets';
@@ -24,9 +26,9 @@ export function BrewPage() {
   const { data: brew, error, isLoading, refetch } = useBrewQuery(id);
   const { data: kit } = useKitQuery();
   const [setAside] = useSetAsideMutation();
+  useScrollToHash(brew !== undefined);
   if (isLoading) return <Loading />;
   if (!brew) return <Unavailable trouble={troubleOf(error)} onRetry={() => void refetch()} />;
-  const lastS = brew.steps.at(-1)?.atS ?? brew.plan.drawdownS;
   return (
     <>
       <header className="mb-5 flex items-start gap-4">
@@ -82,7 +84,7 @@ export function BrewPage() {
               <h2 className="heading mb-3">Weighed</h2>
               <WeighForm key={id} brew={brew} />
             </section>
-            <section>
+            <section id="readings">
               <h2 className="heading mb-3">Refractometer</h2>
               <ReadingsForm key={id} brew={brew} />
             </section>
@@ -101,7 +103,7 @@ export function BrewPage() {
         </section>
       </div>
 
-      <section className="mt-10">
+      <section id="tasting" className="mt-10">
         <h2 className="heading mb-4">Tasting</h2>
         <TastingSheets brew={brew} />
         <div className="mt-6">
@@ -109,20 +111,17 @@ export function BrewPage() {
         </div>
       </section>
 
+      {isSplit(brew) && (
+        <div className="mt-10">
+          <Cups key={id} brew={brew} />
+        </div>
+      )}
+
       <div className="mt-10 grid gap-10 xl:grid-cols-2">
         <section>
           <h2 className="heading mb-2">Plan and what was done</h2>
-          <div className="bg-raised">
-            <FittedStaircase
-              plan={brew.plan}
-              height={250}
-              actual={actualStaircase({ plan: brew.plan, done: brew.steps, untilS: lastS })}
-              label="The plan as a staircase, with what was done drawn over it"
-            />
-          </div>
-          <p className="caption mt-1">
-            Blue: the plan. Black: marked times and totals written down, at the planned flow.
-          </p>
+          <DoneStaircase brew={brew} />
+          <DoneSteps key={id} brew={brew} />
         </section>
         <section>
           <h2 className="heading mb-2">Beside other brews of this recipe</h2>

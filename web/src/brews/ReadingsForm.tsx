@@ -5,7 +5,11 @@ import { parseWithUnit, readingFault } from '@vendu/core';
 import type { BrewView } from '@vendu/contract';
 import { troubleOf } from '../api/problem';
 import { useDraft } from '../app/draft';
+import { useKitQuery } from '../lots/lotsApi';
 import { Button } from '../ui/Button';
+import { QuantityField } from '../ui/QuantityField';
+import { CELSIUS, within } from '../ui/quantities';
+import { ZeroCheck } from './ZeroCheck';
 import { Field, INPUT } from '../ui/Field';
 import { offerUndoOf } from '../ui/offerUndo';
 import { useAddReadingMutation, useSetReadingRemovedMutation } from './brewsApi';
@@ -13,8 +17,10 @@ import { useAddReadingMutation, useSetReadingRemovedMutation } from './brewsApi'
 /** Readings one after the other: type, Enter, type, Enter. */
 export function ReadingsForm({ brew }: { brew: BrewView }) {
   const [text, setText] = useDraft(`brew.${brew.id}.reading`, '');
+  const [sampleC, setSampleC] = useDraft<number | null>(`brew.${brew.id}.sample`, null);
   const [complaint, setComplaint] = useState<string>();
   const [add, { error, isLoading }] = useAddReadingMutation();
+  const { data: kit } = useKitQuery();
   const [setRemoved] = useSetReadingRemovedMutation();
 
   async function send(event: SubmitEvent) {
@@ -30,7 +36,7 @@ export function ReadingsForm({ brew }: { brew: BrewView }) {
       return;
     }
     setComplaint(undefined);
-    const { data } = await add({ id: brew.id, tdsPercent: parsed.value });
+    const { data } = await add({ id: brew.id, reading: { tdsPercent: parsed.value, sampleC } });
     if (data) setText('');
   }
   function remove(readingId: number, tdsPercent: number) {
@@ -42,6 +48,7 @@ export function ReadingsForm({ brew }: { brew: BrewView }) {
   }
   return (
     <div className="flex flex-col gap-3">
+      <ZeroCheck />
       <ol className="flex flex-wrap gap-2 empty:hidden">
         {brew.readings.map(({ id, tdsPercent }) => (
           <li
@@ -60,6 +67,15 @@ export function ReadingsForm({ brew }: { brew: BrewView }) {
           </li>
         ))}
       </ol>
+      <QuantityField
+        label="Sample at"
+        hint={sampleHint(sampleC, kit?.house.roomC)}
+        quantity={within(CELSIUS, { label: 'Sample', min: 0, max: 100 })}
+        value={sampleC}
+        onCommit={setSampleC}
+        onClear={() => setSampleC(null)}
+        placeholder="not measured"
+      />
       <form onSubmit={(event) => void send(event)} className="flex items-start gap-2">
         <Field
           label={`Reading ${brew.readings.length + 1}, % TDS`}
@@ -84,4 +100,14 @@ export function ReadingsForm({ brew }: { brew: BrewView }) {
       </form>
     </div>
   );
+}
+
+/** A sample warmer than this above the room is read wrong, C. */
+const WARM_BY_C = 5;
+
+function sampleHint(sampleC: number | null, roomC: number | undefined): string {
+  if (sampleC === null || roomC === undefined) return 'cooled to the room, stirred, filtered when hazy';
+  return sampleC > roomC + WARM_BY_C
+    ? `too warm: wait until it is near ${roomC} °C, or the reading is off`
+    : 'near the room: good to read';
 }

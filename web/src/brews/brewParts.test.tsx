@@ -5,7 +5,7 @@ import { toast } from 'sonner';
 import { afterEach, describe, expect, it } from 'vitest';
 import { brewResult } from '@vendu/core';
 import { brewItem, brewView, PLAN } from '../testing/fixtures';
-import { problem, renderPart, standInServer, type Answer } from '../testing/renderPart';
+import { problem, renderPart, standInServer, type Answer, type SentRequest } from '../testing/renderPart';
 import { Notices } from '../ui/Notices';
 import { BesideTable } from './BesideTable';
 import { BrewTrail } from './BrewTrail';
@@ -93,7 +93,20 @@ describe('strength and yield', () => {
   });
 });
 
+/** The kit is asked for too: its refractometer may be due. */
+const readingsOf = (sent: SentRequest[]) => sent.filter(({ path }) => path.endsWith('/readings'));
+
 describe('the readings', () => {
+  it('go with the temperature of the sample, and say when it is too warm', async () => {
+    const kit = { house: { roomC: 21 }, instruments: [] };
+    const sent = standInServer({ 'GET kit': { body: kit }, 'POST brews/21/readings': { body: brewView() } });
+    renderPart(<ReadingsForm brew={brewView()} />);
+    await userEvent.type(screen.getByLabelText('Sample at'), '41{Enter}');
+    expect(await screen.findByText(/too warm: wait until it is near 21/)).toBeTruthy();
+    await userEvent.type(screen.getByLabelText('Reading 4, % TDS'), '1.38{Enter}');
+    await expect.poll(() => readingsOf(sent)[0]?.body).toEqual({ tdsPercent: 1.38, sampleC: 41 });
+  });
+
   it('are checked before they are sent, and kept as typed', async () => {
     const sent = standInServer({});
     renderPart(<ReadingsForm brew={brewView()} />);
@@ -103,7 +116,7 @@ describe('the readings', () => {
     await userEvent.clear(field);
     await userEvent.type(field, 'x{Enter}');
     expect(screen.getByRole('alert').textContent).toContain('not a number');
-    expect(sent).toEqual([]);
+    expect(readingsOf(sent)).toEqual([]);
     expect(field).toHaveProperty('value', 'x');
   });
 
@@ -120,7 +133,8 @@ describe('the readings', () => {
     answers['POST brews/21/readings'] = { body: brewView() };
     await userEvent.click(screen.getByRole('button', { name: 'Add' }));
     await expect.poll(() => (field as HTMLInputElement).value).toBe('');
-    expect(sent.map(({ body }) => body)).toEqual([{ tdsPercent: 1.41 }, { tdsPercent: 1.41 }]);
+    const reading = { tdsPercent: 1.41, sampleC: null };
+    expect(readingsOf(sent).map(({ body }) => body)).toEqual([reading, reading]);
   });
 });
 

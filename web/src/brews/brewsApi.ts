@@ -1,11 +1,23 @@
-import type { BrewView, PutBrewDto, TastingDto, VerdictDto, WeighBrewDto } from '@vendu/contract';
-import type { TastingStage } from '@vendu/core';
+import type {
+  BrewView,
+  FractionDto,
+  MendStepDto,
+  NewReadingDto,
+  PutBrewDto,
+  TastingDto,
+  VerdictDto,
+  WeighBrewDto,
+} from '@vendu/contract';
+import type { TastingStage, Trace } from '@vendu/core';
 import { api } from '../api/api';
 
 const ALL = ['Brew', 'Lot', 'Recipe'] as const;
 
 export const {
   useBrewQuery,
+  useTraceQuery,
+  useMendStepMutation,
+  usePutFractionsMutation,
   usePutBrewMutation,
   useWeighBrewMutation,
   useAddReadingMutation,
@@ -16,6 +28,19 @@ export const {
 } = api.injectEndpoints({
   endpoints: (build) => ({
     brew: build.query<BrewView, number>({ query: (id) => `brews/${id}`, providesTags: ['Brew'] }),
+    trace: build.query<{ trace: Trace | null }, number>({ query: (id) => `brews/${id}/trace` }),
+    mendStep: build.mutation<BrewView, { id: number; stepIndex: number; mended: MendStepDto }>({
+      query: ({ id, stepIndex, mended }) => ({
+        url: `brews/${id}/steps/${stepIndex}`,
+        method: 'PATCH',
+        body: mended,
+      }),
+      invalidatesTags: [...ALL],
+    }),
+    putFractions: build.mutation<BrewView, { id: number; fractions: FractionDto[] }>({
+      query: ({ id, fractions }) => ({ url: `brews/${id}/fractions`, method: 'PUT', body: { fractions } }),
+      invalidatesTags: (_, error) => (error ? [] : [...ALL]),
+    }),
     putBrew: build.mutation<BrewView, { key: string; brew: PutBrewDto }>({
       query: ({ key, brew }) => ({ url: `brews/by-key/${key}`, method: 'PUT', body: brew }),
       invalidatesTags: [...ALL],
@@ -24,8 +49,8 @@ export const {
       query: ({ id, weighed }) => ({ url: `brews/${id}`, method: 'PATCH', body: weighed }),
       invalidatesTags: (_, error) => (error ? [] : [...ALL]),
     }),
-    addReading: build.mutation<BrewView, { id: number; tdsPercent: number }>({
-      query: ({ id, tdsPercent }) => ({ url: `brews/${id}/readings`, method: 'POST', body: { tdsPercent } }),
+    addReading: build.mutation<BrewView, { id: number; reading: NewReadingDto }>({
+      query: ({ id, reading }) => ({ url: `brews/${id}/readings`, method: 'POST', body: reading }),
       invalidatesTags: [...ALL],
     }),
     setReadingRemoved: build.mutation<BrewView, { id: number; readingId: number; removed: boolean }>({

@@ -102,9 +102,9 @@ export function brewView(changes: Partial<BrewView> = {}): BrewView {
     hasTrace: false,
     fractions: [],
     readings: [
-      { id: 1, tdsPercent: 1.4 },
-      { id: 2, tdsPercent: 1.4 },
-      { id: 3, tdsPercent: 1.4 },
+      { id: 1, tdsPercent: 1.4, sampleC: null },
+      { id: 2, tdsPercent: 1.4, sampleC: null },
+      { id: 3, tdsPercent: 1.4, sampleC: null },
     ],
     tastings: [],
     corrections: [],

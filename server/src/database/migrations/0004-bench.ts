@@ -7,6 +7,7 @@ export const bench: Migration = {
     `ALTER TABLE brews
       ADD COLUMN kit JSON NULL,
       ADD COLUMN events JSON NULL`,
+    `ALTER TABLE readings ADD COLUMN sample_c DECIMAL(4,1) NULL`,
     `CREATE TABLE traces (
       brew_id INT PRIMARY KEY,
       samples JSON NOT NULL,
@@ -23,6 +24,17 @@ export const bench: Migration = {
       created_at DATETIME(3) NOT NULL,
       updated_at DATETIME(3) NOT NULL,
       CONSTRAINT running_brews_by FOREIGN KEY (brewed_by) REFERENCES people (id)
+    )`,
+    `CREATE TABLE practice_runs (
+      id INT AUTO_INCREMENT PRIMARY KEY,
+      client_key CHAR(36) NOT NULL UNIQUE,
+      person_id INT NOT NULL,
+      exercise ENUM('hold-flow','hit-totals','follow-recipe') NOT NULL,
+      plan JSON NOT NULL,
+      score JSON NOT NULL,
+      created_at DATETIME(3) NOT NULL,
+      INDEX practice_runs_by_person (person_id, created_at),
+      CONSTRAINT practice_runs_of_person FOREIGN KEY (person_id) REFERENCES people (id)
     )`,
     `CREATE TABLE fractions (
       id INT AUTO_INCREMENT PRIMARY KEY,

@@ -1,0 +1,163 @@
+import { createConnection } from 'mariadb';
+import { setTimeout as sleep } from 'node:timers/promises';
+import { startServer, type ApplicationSettings, type Server } from '../application.js';
+import { startDatabase, type Database } from '../mariadb.js';
+import type { ProfilePaths } from '../paths.js';
+import { Trouble } from '../report.js';
+import { ask, brewUntil, MARKS, type DeviceBrew, type Ground } from './device.js';
+
+export interface KillReport {
+  serverKills: number;
+  databaseKills: number;
+  brewsBegun: number;
+  brewsLost: number;
+  brewsDoubled: number;
+  marksAcknowledged: number;
+  marksLost: number;
+}
+
+interface KillTest {
+  kills: number;
+  settings: ApplicationSettings;
+  paths: ProfilePaths;
+  account: { email: string; password: string };
+  onKill?: (count: number) => void;
+}
+
+/** Between a recovery and the next kill, ms: inside any part of a brew. */
+const QUIET_MS = { least: 50, most: 900 };
+
+/**
+ * Kills server or database, without warning and in the middle of whatever they do, while a device brews; starts
+ * again what was killed; and counts afterwards what is missing or twice in the database.
+ *
+ * @returns the counts, and what runs now in place of what ran before
+ */
+export async function killTest({ kills, settings, paths, account, onKill }: KillTest): Promise<KillReport> {
+  let database = settings.database;
+  let server = await startServer(settings, paths);
+  const brews: DeviceBrew[] = [];
+  const report = { serverKills: 0, databaseKills: 0 };
+  let marksLost = 0;
+  try {
+    const ground = await signIn(settings.port, account);
+    let isOver = false;
+    const brewing = brewUntil(ground, () => isOver, brews);
+    for (let kill = 0; kill < kills; kill++) {
+      await sleep(QUIET_MS.least + Math.random() * (QUIET_MS.most - QUIET_MS.least));
+      if (Math.random() < 0.5) {
+        report.serverKills += 1;
+        server = await killServer(server, settings, paths);
+      } else {
+        report.databaseKills += 1;
+        database = await killDatabase(database, paths);
+      }
+      marksLost += await lostMarks(ground, brews);
+      onKill?.(kill + 1);
+    }
+    isOver = true;
+    await brewing;
+    return { ...report, ...(await counted(database, settings.databaseName, brews)), marksLost };
+  } finally {
+    await server.stop();
+    await database.stop();
+  }
+}
+
+async function killServer(
+  server: Server,
+  settings: ApplicationSettings,
+  paths: ProfilePaths,
+): Promise<Server> {
+  await server.kill();
+  return startServer(settings, paths);
+}
+
+/** The same port again: the server goes on looking for its database there. */
+async function killDatabase(database: Database, paths: ProfilePaths): Promise<Database> {
+  await database.kill();
+  return startDatabase(paths, database.password, database.port);
+}
+
+async function signIn(port: number, account: KillTest['account']): Promise<Ground> {
+  const url = `http://127.0.0.1:${port}`;
+  const response = await fetch(`${url}/api/session`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify(account),
+  });
+  const cookie = (response.headers.get('set-cookie') ?? '').split(';')[0] ?? '';
+  const lot = (await ask({ url, cookie }, 'POST', 'lots', {
+    name: 'Kill test',
+    country: 'UG',
+    process: 'washed',
+    roastedOn: '2026-01-15',
+  })) as { id: number } | null;
+  const recipe = (await ask({ url, cookie }, 'POST', `lots/${lot?.id ?? 0}/recipes`, {
+    brewerId: 1,
+    grinderId: 1,
+  })) as { latestRoastBatchId: number; versions: { id: number }[] } | null;
+  if (!recipe) throw new Trouble('The kill test could not begin: no recipe to brew.');
+  return {
+    url,
+    cookie,
+    recipeVersionId: recipe.versions[0]?.id ?? 0,
+    roastBatchId: recipe.latestRoastBatchId,
+  };
+}
+
+/** Marks that the server said it had and now has not, of brews that still run. */
+async function lostMarks(ground: Ground, brews: readonly DeviceBrew[]): Promise<number> {
+  // What was acknowledged before the question is what the answer must hold.
+  const before = brews.filter(({ isStored }) => !isStored).map((brew) => ({ ...brew }));
+  const running = await runningBrews(ground);
+  return before.reduce((lost, { key, acknowledged, marks }) => {
+    const kept = running.find((each) => each.key === key);
+    // A whole brew may have become a record in between; those are counted at the end.
+    if (!kept) return marks.length === MARKS ? lost : lost + acknowledged;
+    const { marks: keptMarks } = JSON.parse(kept.state) as { marks: number[] };
+    return lost + Math.max(0, acknowledged - keptMarks.length);
+  }, 0);
+}
+
+async function runningBrews(ground: Ground): Promise<{ key: string; state: string }[]> {
+  for (;;) {
+    const answer = await ask(ground, 'GET', 'running-brews');
+    if (answer !== null) return answer as { key: string; state: string }[];
+    await sleep(100);
+  }
+}
+
+async function counted(
+  { port, user, password }: Database,
+  databaseName: string,
+  brews: readonly DeviceBrew[],
+): Promise<Pick<KillReport, 'brewsBegun' | 'brewsLost' | 'brewsDoubled' | 'marksAcknowledged'>> {
+  const connection = await createConnection({
+    host: '127.0.0.1',
+    port,
+    user,
+    password,
+    database: databaseName,
+  });
+  try {
+    const rows: { clientKey: string; steps: number | bigint; samples: number | bigint | null }[] =
+      await connection.query(`SELECT brews.client_key AS clientKey, JSON_LENGTH(brews.steps) AS steps,
+        JSON_LENGTH(traces.samples, '$.atMs') AS samples
+        FROM brews LEFT JOIN traces ON traces.brew_id = brews.id JOIN lots ON lots.id = brews.lot_id
+        WHERE lots.name = 'Kill test'`);
+    const stored = brews.map(({ key, marks }) =>
+      rows.filter(
+        (row) => row.clientKey === key && Number(row.steps) === marks.length && Number(row.samples) > 0,
+      ),
+    );
+    return {
+      brewsBegun: brews.length,
+      brewsLost: stored.filter((found) => found.length === 0).length,
+      brewsDoubled: rows.length - new Set(rows.map(({ clientKey }) => clientKey)).size,
+      marksAcknowledged: brews.reduce((sum, { acknowledged }) => sum + acknowledged, 0),
+    };
+  } finally {
+    await connection.end();
+  }
+}

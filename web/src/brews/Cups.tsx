@@ -1,0 +1,178 @@
+import { HAZES, type BrewView, type FractionDto, type Haze } from '@vendu/contract';
+import { byField, troubleOf } from '../api/problem';
+import { useDraft } from '../app/draft';
+import { Button } from '../ui/Button';
+import { INPUT } from '../ui/Field';
+import { Notice, TroubleNotice } from '../ui/Notice';
+import { QuantityField } from '../ui/QuantityField';
+import { CLOCK, GRAMS, PERCENT_FINE, within } from '../ui/quantities';
+import { usePutFractionsMutation } from './brewsApi';
+
+const HEAD = 'border-b border-ink pb-1 pr-3 text-left text-tiny font-medium text-quiet';
+const CELL = 'border-b border-rule py-1 pr-3 align-top';
+
+/** The cups of a split brew: weighed, read where somebody did, looked at, tasted. */
+export function Cups({ brew }: { brew: BrewView }) {
+  const [cups, change, forget] = useDraft<FractionDto[]>(`brew.${brew.id}.cups`, cupsOf(brew));
+  const [put, { error, isLoading }] = usePutFractionsMutation();
+  const trouble = troubleOf(error);
+  const errors = byField(trouble?.errors ?? [], 'fractions.');
+  const set = (index: number, changed: Partial<FractionDto>) =>
+    change(cups.map((cup, at) => (at === index ? { ...cup, ...changed } : cup)));
+  async function save() {
+    const { data } = await put({ id: brew.id, fractions: cups });
+    if (data) forget();
+  }
+  const weighedG = cups.reduce((sum, { beverageG }) => sum + (beverageG ?? 0), 0);
+  return (
+    <section id="cups">
+      <h2 className="heading mb-2">Cups of the split brew</h2>
+      <table className="w-full text-small">
+        <thead>
+          <tr>
+            {['Cup', 'From', 'To', 'Mass', 'Strength', 'Colour', 'Haze', 'Notes', 'Wanted'].map((head) => (
+              <th key={head} className={HEAD}>
+                {head}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {cups.map((cup, index) => {
+            const name = `Cup ${index + 1}`;
+            const time = within(CLOCK, { label: 'Time', min: 0, max: 7200 });
+            return (
+              <tr key={index}>
+                <td className={`${CELL} pt-3 font-semibold`}>{name}</td>
+                <td className={`${CELL} w-24`}>
+                  <QuantityField
+                    labelHidden
+                    label={`${name}, from`}
+                    quantity={time}
+                    value={cup.startS}
+                    onCommit={(startS) => set(index, { startS })}
+                    error={errors[`${index}.startS`]}
+                  />
+                </td>
+                <td className={`${CELL} w-24`}>
+                  <QuantityField
+                    labelHidden
+                    label={`${name}, to`}
+                    quantity={time}
+                    value={cup.endS}
+                    onCommit={(endS) => set(index, { endS })}
+                    error={errors[`${index}.endS`]}
+                  />
+                </td>
+                <td className={`${CELL} w-28`}>
+                  <QuantityField
+                    labelHidden
+                    label={`${name}, mass`}
+                    quantity={within(GRAMS, { label: 'Mass of the cup', min: 0, max: 2000 })}
+                    value={cup.beverageG}
+                    onCommit={(beverageG) => set(index, { beverageG })}
+                    onClear={() => set(index, { beverageG: null })}
+                    error={errors[`${index}.beverageG`]}
+                  />
+                </td>
+                <td className={`${CELL} w-28`}>
+                  <QuantityField
+                    labelHidden
+                    label={`${name}, strength`}
+                    quantity={within(PERCENT_FINE, { label: 'Strength of the cup', min: 0, max: 20 })}
+                    value={cup.tdsPercent}
+                    onCommit={(tdsPercent) => set(index, { tdsPercent })}
+                    onClear={() => set(index, { tdsPercent: null })}
+                    placeholder="not read"
+                    error={errors[`${index}.tdsPercent`]}
+                  />
+                </td>
+                <td className={`${CELL} w-36`}>
+                  <input
+                    aria-label={`${name}, colour`}
+                    className={INPUT}
+                    maxLength={60}
+                    value={cup.colour}
+                    onChange={({ target }) => set(index, { colour: target.value })}
+                  />
+                </td>
+                <td className={`${CELL} w-28`}>
+                  <select
+                    aria-label={`${name}, haze`}
+                    className={INPUT}
+                    value={cup.haze ?? ''}
+                    onChange={({ target }) =>
+                      set(index, { haze: target.value === '' ? null : (target.value as Haze) })
+                    }
+                  >
+                    <option value="">–</option>
+                    {HAZES.map((haze) => (
+                      <option key={haze}>{haze}</option>
+                    ))}
+                  </select>
+                </td>
+                <td className={CELL}>
+                  <input
+                    aria-label={`${name}, notes`}
+                    className={INPUT}
+                    maxLength={300}
+                    value={cup.notes}
+                    onChange={({ target }) => set(index, { notes: target.value })}
+                  />
+                </td>
+                <td className={`${CELL} pt-3`}>
+                  <input
+                    type="checkbox"
+                    aria-label={`${name} is wanted`}
+                    className="size-5 accent-ink"
+                    checked={cup.isWanted === true}
+                    onChange={({ target }) => set(index, { isWanted: target.checked })}
+                  />
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+      <div className="mt-3 flex items-center gap-4">
+        <Button weight="main" disabled={isLoading || cups.length === 0} onClick={() => void save()}>
+          Write the cups down
+        </Button>
+        <Button onClick={() => change([...cups, nextCup(cups, brew)])}>Another cup</Button>
+        <span className="text-small text-quiet">
+          <span className="reading text-water">{weighedG.toFixed(1)} g</span> in {cups.length} cups
+          {brew.beverageG !== null && `, ${brew.beverageG} g weighed as a whole`}
+        </span>
+      </div>
+      {Object.keys(errors).length === 0 && <TroubleNotice trouble={trouble} />}
+      <Notice>Taste the whole brew too: it may show what no cup does.</Notice>
+    </section>
+  );
+}
+
+const EMPTY = { beverageG: null, tdsPercent: null, colour: '', haze: null, notes: '', isWanted: null };
+
+/** What is written down, else a cup for each stretch between the marks of the bench. */
+function cupsOf(brew: BrewView): FractionDto[] {
+  if (brew.fractions.length > 0) return brew.fractions.map(({ place, ...cup }) => cup);
+  const changesS = brew.events.filter(({ kind }) => kind === 'cup-changed').map(({ atS }) => atS);
+  const edgesS = [0, ...changesS, endOf(brew)];
+  return edgesS
+    .slice(1)
+    .map((endS, index) => ({ ...EMPTY, startS: edgesS[index] ?? 0, endS }))
+    .filter(({ startS, endS }) => endS > startS);
+}
+
+function nextCup(cups: readonly FractionDto[], brew: BrewView): FractionDto {
+  const startS = cups.at(-1)?.endS ?? 0;
+  return { ...EMPTY, startS, endS: Math.max(startS + 15, endOf(brew)) };
+}
+
+function endOf(brew: BrewView): number {
+  return brew.steps.at(-1)?.atS ?? brew.plan.drawdownS;
+}
+
+/** Whether a brew was split at the bench, or its cups were written down. */
+export function isSplit(brew: BrewView): boolean {
+  return brew.fractions.length > 0 || brew.events.some(({ kind }) => kind === 'cup-changed');
+}

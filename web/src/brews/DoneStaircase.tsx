@@ -1,0 +1,76 @@
+import { actualStaircase, formatDuration } from '@vendu/core';
+import type { BenchEventKind, BrewView } from '@vendu/contract';
+import { traceLine } from '../bench/traceLine';
+import { FittedStaircase } from '../staircase/FittedStaircase';
+import { useTraceQuery } from './brewsApi';
+
+const EVENT_WORDS: Record<BenchEventKind, string> = {
+  note: 'note',
+  agitated: '',
+  'cup-changed': '',
+  'kettle-read': 'kettle',
+  'totals-moved': 'totals moved',
+  'scale-lost': 'scale lost',
+};
+const UNIT: Partial<Record<BenchEventKind, string>> = {
+  'cup-changed': 'g',
+  'kettle-read': '°C',
+  'totals-moved': 'g',
+};
+
+/** The plan with what was done over it: off the scale where there was one; what else happened; with which kit. */
+export function DoneStaircase({ brew }: { brew: BrewView }) {
+  const { data } = useTraceQuery(brew.id, { skip: !brew.hasTrace });
+  const trace = data?.trace ?? null;
+  const lastS = brew.steps.at(-1)?.atS ?? brew.plan.drawdownS;
+  const { kit } = brew;
+  return (
+    <>
+      <div className="bg-raised">
+        <FittedStaircase
+          plan={brew.plan}
+          height={250}
+          actual={
+            trace ? traceLine(trace) : actualStaircase({ plan: brew.plan, done: brew.steps, untilS: lastS })
+          }
+          label="The plan as a staircase, with what was done drawn over it"
+        />
+      </div>
+      <p className="caption mt-1">
+        {trace
+          ? `Blue: the plan. Black: ${trace.atMs.length} readings of the scale; a gap is a silent scale.`
+          : 'Blue: the plan. Black: marked times and totals written down, at the planned flow.'}
+      </p>
+      {kit && (
+        <p className="mt-2 text-small">
+          {[
+            kit.brewer,
+            `${kit.paper} paper`,
+            kit.grinderSetting === null ? kit.grinder : `${kit.grinder} at ${kit.grinderSetting}`,
+            kit.water,
+            kit.kettle,
+            kit.scale === '' ? 'marked by hand' : kit.scale,
+          ]
+            .filter((each) => each !== null)
+            .join(', ')}
+        </p>
+      )}
+      {brew.events.length > 0 && (
+        <ul className="mt-2 flex flex-wrap gap-x-5 text-small">
+          {brew.events.map(({ kind, atS, figure, text }, index) => (
+            <li key={index}>
+              <span className="reading text-time">{formatDuration(Math.round(atS))}</span>{' '}
+              {[EVENT_WORDS[kind], text.toLowerCase()].filter((words) => words !== '').join(', ')}
+              {figure !== null && (
+                <span className="reading">
+                  {' '}
+                  {figure} {UNIT[kind]}
+                </span>
+              )}
+            </li>
+          ))}
+        </ul>
+      )}
+    </>
+  );
+}

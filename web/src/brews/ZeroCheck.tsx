@@ -1,0 +1,25 @@
+import { useAddZeroCheckMutation } from '../kit/kitApi';
+import { useKitQuery } from '../lots/lotsApi';
+import { Button } from '../ui/Button';
+import { dayAndTimeOf } from '../ui/dates';
+
+/** Whether the refractometer's zero was checked, and one tap to write down that it is nought on clean water. */
+export function ZeroCheck() {
+  const { data: kit } = useKitQuery();
+  const [add, { isLoading }] = useAddZeroCheckMutation();
+  const meter = kit?.instruments.find(({ kind }) => kind === 'refractometer');
+  if (!meter) return null;
+  const { isZeroDue, lastZero, name, id } = meter;
+  return (
+    <div className="flex items-center gap-3 text-small">
+      <span className={isZeroDue ? 'font-semibold text-alarm' : 'text-quiet'}>
+        {isZeroDue
+          ? `${name}: zero check due`
+          : `${name}: zero checked ${lastZero ? dayAndTimeOf(lastZero.at) : ''}`}
+      </span>
+      <Button disabled={isLoading} onClick={() => void add({ instrumentId: id, shown: 0 })}>
+        Shows 0 on water
+      </Button>
+    </div>
+  );
+}

@@ -1,0 +1,138 @@
+import { useState } from 'react';
+import {
+  EXERCISES,
+  EXERCISE_NAMES,
+  pourEndS,
+  runningTotalsG,
+  type BrewPlan,
+  type ExerciseName,
+  type Trace,
+} from '@vendu/core';
+import { troubleOf } from '../api/problem';
+import { traceLine } from '../bench/traceLine';
+import { useLotsQuery } from '../lots/lotsApi';
+import { FittedStaircase } from '../staircase/FittedStaircase';
+import { Button } from '../ui/Button';
+import { INPUT } from '../ui/Field';
+import { TroubleNotice } from '../ui/Notice';
+import { HoldToPour } from './HoldToPour';
+import { Progress } from './Progress';
+import { ScoreFigures } from './ScoreFigures';
+import { usePracticeQuery, usePutPracticeMutation } from './practiceApi';
+import { usePouring } from './usePouring';
+
+const WORDS: Record<ExerciseName, { name: string; asked: string }> = {
+  'hold-flow': { name: 'Hold the flow', asked: 'Pour 100 g in ten seconds, evenly.' },
+  'hit-totals': { name: 'Hit the totals', asked: 'Four pours to their totals, each at its time.' },
+  'follow-recipe': { name: 'Follow a recipe', asked: 'Pour a recipe of the house without coffee.' },
+};
+/** The scale is watched so long after the last pour, s. */
+const AFTER_S = 4;
+
+/** Pouring without coffee, against a simulated scale: scored on flow, timing, totals and steadiness. */
+export function PracticePage() {
+  const [name, setName] = useState<ExerciseName>('hold-flow');
+  const [recipeId, setRecipeId] = useState<number | null>(null);
+  const { data: lots } = useLotsQuery({ search: '', sort: 'recent', direction: 'down', page: 1 });
+  const recipes =
+    lots?.lots.flatMap(({ name: lotName, recipe }) => (recipe ? [{ ...recipe, lotName }] : [])) ?? [];
+  const recipe = recipes.find(({ id }) => id === recipeId) ?? recipes[0];
+  const plan = name === 'follow-recipe' ? recipe?.plan : EXERCISES[name];
+  return (
+    <>
+      <h1 className="mb-1 text-title font-bold">Practice</h1>
+      <p className="mb-5 text-small text-quiet">
+        No coffee and no water: hold Space and the kettle tilts on, let go and it stands up; or press in the
+        field and pull down, the further the faster.
+      </p>
+      <div role="group" aria-label="Exercise" className="mb-5 flex items-center gap-3">
+        {EXERCISE_NAMES.map((each) => (
+          <Button
+            key={each}
+            aria-pressed={each === name}
+            weight={each === name ? 'main' : 'plain'}
+            onClick={() => setName(each)}
+          >
+            {WORDS[each].name}
+          </Button>
+        ))}
+        {name === 'follow-recipe' && (
+          <select
+            aria-label="Recipe to follow"
+            className={`${INPUT} max-w-md`}
+            value={recipe?.id ?? ''}
+            onChange={({ target }) => setRecipeId(Number(target.value))}
+          >
+            {recipes.map(({ id, lotName, brewerName }) => (
+              <option key={id} value={id}>
+                {lotName}, {brewerName}
+              </option>
+            ))}
+          </select>
+        )}
+        <span className="text-small">{WORDS[name].asked}</span>
+      </div>
+      {plan ? (
+        <Exercise key={`${name}.${recipe?.id ?? 0}`} name={name} plan={plan} />
+      ) : (
+        <p>No recipe yet: start one on a lot’s page, then it can be followed here.</p>
+      )}
+    </>
+  );
+}
+
+function Exercise({ name, plan }: { name: ExerciseName; plan: BrewPlan }) {
+  const [put, { data, error, isLoading }] = usePutPracticeMutation();
+  const { data: runs = [] } = usePracticeQuery();
+  const lastsS = Math.ceil(Math.max(...plan.pours.map(pourEndS)) + AFTER_S);
+  const { pouring, held, hold, again } = usePouring(lastsS, (trace: Trace) => {
+    void put({
+      key: crypto.randomUUID(),
+      run: {
+        exercise: name,
+        plan: { ...plan, pours: plan.pours.map((pour) => ({ ...pour })) },
+        trace: { atMs: [...trace.atMs], massG: [...trace.massG] },
+      },
+    });
+  });
+  const isOver = !pouring.isRunning && pouring.trace.atMs.length > 0;
+  const asked = runningTotalsG(plan).find((totalG) => totalG > pouring.massG + 2);
+  const score = isOver ? data?.[0]?.score : undefined;
+  return (
+    <div className="grid gap-8 xl:grid-cols-[minmax(0,1fr)_400px]">
+      <div className="min-w-0">
+        <FittedStaircase
+          plan={plan}
+          height={240}
+          actual={pouring.trace.atMs.length > 0 ? traceLine(pouring.trace) : undefined}
+          nowS={pouring.isRunning ? pouring.elapsedS : undefined}
+          label="What is asked for as a staircase, with what was poured drawn over it"
+        />
+        <p className="my-3 flex flex-wrap items-baseline gap-x-8">
+          <span className="reading text-[3.5rem] leading-none font-semibold text-time">
+            {pouring.elapsedS.toFixed(0)} s
+          </span>
+          <span className="reading text-[3.5rem] leading-none font-semibold text-water">
+            {pouring.massG.toFixed(1)} g
+          </span>
+          <span className="reading text-[2.5rem] leading-none font-semibold text-flow">
+            {pouring.flowGps.toFixed(1)} g/s
+          </span>
+          {asked !== undefined && !isOver && <span className="text-large">to {asked} g</span>}
+        </p>
+        {isOver ? (
+          <div className="flex flex-col gap-3">
+            {score && <ScoreFigures score={score} />}
+            <TroubleNotice trouble={troubleOf(error)} />
+            <Button weight="main" className="w-fit" disabled={isLoading} onClick={again}>
+              Once more
+            </Button>
+          </div>
+        ) : (
+          <HoldToPour held={held} onHeld={hold} />
+        )}
+      </div>
+      <Progress runs={runs.filter((run) => run.exercise === name)} />
+    </div>
+  );
+}

@@ -1,0 +1,93 @@
+import { CartesianGrid, Line, LineChart, XAxis, YAxis } from 'recharts';
+import { SCORED, type Scored } from '@vendu/core';
+import type { PracticeView } from '@vendu/contract';
+import { dayAndTimeOf } from '../ui/dates';
+import { Fitted } from '../ui/Fitted';
+
+const STROKE: Record<Scored, string> = {
+  flow: 'var(--color-flow)',
+  timing: 'var(--color-time)',
+  totals: 'var(--color-water)',
+  steadiness: 'var(--color-ink)',
+};
+const HEIGHT = 170;
+
+/** One's own runs over time, and the best of each in the lab. */
+export function Progress({ runs }: { runs: PracticeView[] }) {
+  const own = runs.filter(({ isOwn }) => isOwn).reverse();
+  const rows = own.map(({ score }, index) => ({ run: index + 1, ...score.points }));
+  return (
+    <section>
+      <h2 className="heading mb-2">Your progress</h2>
+      {rows.length < 2 ? (
+        <p className="text-small text-quiet">
+          {rows.length === 0 ? 'No run of this exercise yet.' : 'One run so far; the next makes a line.'}
+        </p>
+      ) : (
+        <div aria-hidden>
+          <Fitted height={HEIGHT}>
+            {(width) => (
+              <LineChart
+                width={width}
+                height={HEIGHT}
+                data={rows}
+                accessibilityLayer={false}
+                margin={{ left: -24, right: 70 }}
+              >
+                <CartesianGrid stroke="var(--color-rule)" vertical={false} />
+                <XAxis dataKey="run" stroke="var(--color-quiet)" fontSize={11} />
+                <YAxis domain={[0, 100]} ticks={[0, 50, 100]} stroke="var(--color-quiet)" fontSize={11} />
+                {SCORED.map((each) => (
+                  <Line
+                    key={each}
+                    dataKey={each}
+                    stroke={STROKE[each]}
+                    strokeWidth={2}
+                    dot={false}
+                    isAnimationActive={false}
+                    label={({ index, x, y }: { index?: number; x?: number | string; y?: number | string }) =>
+                      index === rows.length - 1 ? (
+                        <text x={Number(x) + 5} y={Number(y) + 4} fontSize={11} fill={STROKE[each]}>
+                          {each}
+                        </text>
+                      ) : (
+                        <g />
+                      )
+                    }
+                  />
+                ))}
+              </LineChart>
+            )}
+          </Fitted>
+        </div>
+      )}
+      <table className="mt-4 w-full text-small">
+        <caption className="heading mb-1 text-left">Latest runs of the lab</caption>
+        <thead>
+          <tr className="text-left text-tiny text-quiet">
+            <th className="border-b border-ink font-medium">Who, when</th>
+            {SCORED.map((each) => (
+              <th key={each} className="border-b border-ink text-right font-medium">
+                {each}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {runs.slice(0, 8).map(({ id, by, at, score }) => (
+            <tr key={id}>
+              <td className="border-b border-rule py-1">
+                {by} <span className="text-quiet">{dayAndTimeOf(at)}</span>
+              </td>
+              {SCORED.map((each) => (
+                <td key={each} className="reading border-b border-rule text-right">
+                  {score.points[each]}
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}
