@@ -232,6 +232,7 @@ export { settingForSize, translateSetting, type SettingRange } from './grind/tra
 export { brewerGeometry, brimfulG, classMeasures, type BrewerMeasures } from './kit/brewerGeometry.js';
 
 export { afterBrew, type AfterBrewClock, type AfterBrewTask } from './bench/afterBrew.js';
+export { isCupDue, type CupRule } from './bench/cupChanges.js';
 export { drainOutlook, worryAtS, type DrainOutlook } from './bench/drainWatch.js';
 export {
   correctionAfter,

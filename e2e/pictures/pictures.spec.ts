@@ -60,17 +60,46 @@ test('the lab’s own pages', async ({ page }) => {
 });
 
 test('the bench, on a clock moved by hand', async ({ page }) => {
+  await page.clock.install();
   await signIn(page, 'barista');
   await page.goto('/bench/3?recipe=1');
   await page.getByText('Before the clock').waitFor();
+  await page.getByLabel('Water is read by').selectOption({ label: 'simulated scale, hurried hand' });
+  await page.getByRole('heading', { level: 1 }).click();
+  for (const key of ['p', 'p', 'p']) await page.keyboard.press(key);
+  await page.clock.runFor(1500);
   await shoot(page, 'bench-ready');
-  await page.clock.install();
   await page.keyboard.press('Space');
-  await page.clock.fastForward(6000);
+  await page.clock.runFor(9000);
   await page.keyboard.press('Space');
-  await page.clock.fastForward(36_000);
+  await page.clock.runFor(41_000);
+  await page.keyboard.press('c');
+  await page.keyboard.press('Space');
+  await page.clock.runFor(7_000);
   await shoot(page, 'bench-running');
   await page.keyboard.press('d');
-  await page.clock.fastForward(5000);
+  await page.clock.runFor(8_000);
   await shoot(page, 'bench-dark');
+  await page.keyboard.press('d');
+  await page.goto('/bench/7?recipe=3');
+  await page.getByRole('timer').nth(1).waitFor();
+  await page.keyboard.press('Space');
+  await page.clock.runFor(3_000);
+  await shoot(page, 'bench-two');
+});
+
+test('practice, with a key held', async ({ page }) => {
+  await page.clock.install();
+  await signIn(page, 'barista');
+  await page.goto('/practice');
+  for (const heldMs of [5_000, 7_500, 9_000]) {
+    await page.keyboard.down('Space');
+    await page.getByText('pouring', { exact: true }).waitFor();
+    await page.clock.runFor(heldMs);
+    await page.keyboard.up('Space');
+    await page.clock.runFor(15_000 - heldMs);
+    await page.getByLabel('Score').waitFor();
+    if (heldMs < 9_000) await page.getByRole('button', { name: 'Once more' }).click();
+  }
+  await shoot(page, 'practice');
 });

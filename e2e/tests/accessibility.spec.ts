@@ -31,6 +31,7 @@ for (const [name, path, landmark] of [
   ['starting recipe', '/lots/5/start', /^Starting recipe/],
   ['kit', '/kit', 'Kit'],
   ['schools', '/schools', 'Schools'],
+  ['practice', '/practice', 'Practice'],
   ['lot', '/lots/2', 'Valle Sereno Anaerobic'],
   ['lot without brews', '/lots/5', 'Ermera Passion Co-ferment'],
   ['lot facts', '/lots/1/edit', /Facts of/],

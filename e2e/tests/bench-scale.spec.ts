@@ -171,17 +171,40 @@ test('two brews at once keep clocks of their own, and the keys go to the one cho
   await expect(page.getByRole('region', { name: /Right hand/ })).toContainText('now: bloom');
 });
 
-test('a split brew: cups are changed by a key and written down after', async ({ page }) => {
+test('a split brew: cups called every fifteen seconds, changed by a key and written down after', async ({
+  page,
+}) => {
   const recipe = await startRecipe(page, 'Split');
   await layOut(page, recipe, 'simulated scale, steady hand');
+  await page.getByLabel('Split into').selectOption({ label: 'a cup every 15 s' });
+  await page.getByRole('heading', { name: 'Split' }).click();
   await page.keyboard.press('Space');
+  const call = page.getByRole('alert').filter({ hasText: 'Change the cup' });
   for (let cup = 0; cup < 3; cup++) {
-    await page.clock.runFor(15_000);
+    await page.clock.runFor(14_500);
+    await expect(call).toBeVisible();
     await page.keyboard.press('f');
+    await expect(call).toBeHidden();
   }
   await page.keyboard.press('u');
+  await page.keyboard.press('f');
   await brewUntil(page, /Drained/);
   await page.keyboard.press('Space');
   const { brew } = await stored(page);
-  expect(brew.events.filter(({ kind }) => kind === 'cup-changed')).toHaveLength(2);
+  expect(brew.events.filter(({ kind }) => kind === 'cup-changed')).toHaveLength(3);
+  await page.getByLabel('Cup 2, mass').fill('48');
+  await page.getByLabel('Cup 2, mass').press('Enter');
+  await page.getByLabel('Cup 2, haze').selectOption('slight');
+  await page.getByRole('button', { name: 'Write the cups down' }).click();
+  await expect
+    .poll(async () => {
+      const kept = (await (await page.request.get(`/api/brews/${brew.id}`)).json()) as BrewView;
+      return kept.fractions.map(({ beverageG, haze }) => [beverageG, haze]);
+    })
+    .toEqual([
+      [null, null],
+      [48, 'slight'],
+      [null, null],
+      [null, null],
+    ]);
 });

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { HANDS, simulatedScale, type Trace } from '@vendu/core';
-import type { BrewView, LotView, Problem, RecipeView, RunningBrewView } from '@vendu/contract';
+import { EXERCISES, HANDS, runningTotalsG, simulatedScale, type Trace } from '@vendu/core';
+import type { BrewView, LotView, PracticeView, Problem, RecipeView, RunningBrewView } from '@vendu/contract';
 import {
   brewOf,
   startRecipe,
@@ -166,5 +166,30 @@ describe('the feed of a do-it-yourself scale', () => {
 
   it('lets nobody listen without a session', async () => {
     await app.visitor.get(`/api/scale-feeds/${randomUUID()}`).expect(401);
+  });
+});
+
+describe('practice', () => {
+  it('is scored by the server, kept once, and seen by the lab as whose it is', async () => {
+    const key = randomUUID();
+    const { 'hit-totals': plan } = EXERCISES;
+    const scale = simulatedScale({ hand: HANDS.steady, seed: 3 });
+    for (const [index, toTotalG] of runningTotalsG(plan).entries()) {
+      scale.pour({ atS: plan.pours[index]?.startS ?? 0, toTotalG, flowGps: plan.pours[index]?.flowGps ?? 8 });
+    }
+    const atMs = Array.from({ length: 640 }, (_, index) => index * 100);
+    const trace = { atMs, massG: atMs.map((at) => scale.read(at / 1000)?.massG ?? 0) };
+    const send = () => app.barista.put(`/api/practice/${key}`).send({ exercise: 'hit-totals', plan, trace });
+    await send().expect(200);
+    const [run, second] = (await send().expect(200)).body as PracticeView[];
+    expect(second).toBeUndefined();
+    expect(run).toMatchObject({ exercise: 'hit-totals', isOwn: true, score: { missedPours: 0 } });
+    expect(run?.score.points.totals).toBeGreaterThan(90);
+    const seen = (await app.secondBarista.get('/api/practice').expect(200)).body as PracticeView[];
+    expect(seen[0]).toMatchObject({ by: run?.by, isOwn: false });
+    await app.barista
+      .put(`/api/practice/${randomUUID()}`)
+      .send({ exercise: 'hit-totals', plan, trace: { atMs: [0], massG: [0] } })
+      .expect(422);
   });
 });

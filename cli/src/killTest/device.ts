@@ -39,7 +39,7 @@ export async function ask(
       ...(body ? { body: JSON.stringify(body) } : {}),
       signal: AbortSignal.timeout(ANSWER_WITHIN_MS),
     });
-    return response.ok ? ((await response.json())) : null;
+    return response.ok ? await response.json() : null;
   } catch {
     return null;
   }

@@ -5,6 +5,7 @@ import { valueOf } from '../result.js';
 import { PLAN as plan } from '../testing/brews.js';
 import { afterBrew } from './afterBrew.js';
 import { benchSteps } from './benchSteps.js';
+import { isCupDue } from './cupChanges.js';
 import { drainOutlook, worryAtS } from './drainWatch.js';
 import { correctionAfter, leadOf, planAsGoing, withTotalsMoved } from './liveBrew.js';
 import { HANDS } from '../instruments/hands.js';
@@ -171,5 +172,23 @@ describe('totals off the scale', () => {
   it('say nothing of a pour under way, nor of one the scale did not see', () => {
     expect(read((plan.pours[1]?.startS ?? 0) + 4)).toEqual({ [stepOf(1)]: expect.any(Number) as number });
     expect(Object.keys(read(140, 30))).toEqual([]);
+  });
+});
+
+describe('the cup of a split brew', () => {
+  const due = (changes: number, elapsedS: number, massG: number | null) => ({
+    time: isCupDue({ rule: { kind: 'time', everyS: 15 }, changes, elapsedS, massG }),
+    mass: isCupDue({ rule: { kind: 'mass', everyG: 60 }, changes, elapsedS, massG }),
+  });
+  it('is called shortly before its time or its mass, once for each change', () => {
+    expect(due(0, 12, 56)).toEqual({ time: false, mass: false });
+    expect(due(0, 13.5, 57.5)).toEqual({ time: true, mass: true });
+    expect(due(1, 16, 70)).toEqual({ time: false, mass: false });
+    expect(due(1, 28, 118)).toEqual({ time: true, mass: true });
+  });
+
+  it('is never called by a mass that nobody knows, nor where the brew is not split', () => {
+    expect(due(0, 100, null).mass).toBe(false);
+    expect(isCupDue({ rule: { kind: 'none' }, changes: 0, elapsedS: 500, massG: 500 })).toBe(false);
   });
 });

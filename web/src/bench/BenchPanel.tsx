@@ -2,6 +2,7 @@ import { formatClock, formatRatio, planRatio } from '@vendu/core';
 import { FittedStaircase } from '../staircase/FittedStaircase';
 import { classes } from '../ui/classes';
 import type { BenchBrew } from './benchSlice';
+import { CupSelect } from './CupSelect';
 import { DrainWatch } from './DrainWatch';
 import { Finish } from './Finish';
 import { Instruction } from './Instruction';
@@ -85,6 +86,11 @@ export function BenchPanel({ brew, isActive, isCompact, isMuted }: BenchPanelPro
             />
           )
         )}
+        {bench.isCupDue && (
+          <p role="alert" className="mt-2 bg-alarm px-4 py-2 text-title font-bold text-sheet">
+            Change the cup (F)
+          </p>
+        )}
         {correction && <MissOffer brewKey={brew.key} correction={correction} isActive={isActive} />}
       </div>
       <div className="flex min-w-0 flex-col gap-3">
@@ -102,6 +108,7 @@ export function BenchPanel({ brew, isActive, isCompact, isMuted }: BenchPanelPro
           : !isCompact && <Preparation brew={brew} isActive={isActive} />}
         <div className="mt-auto flex flex-wrap items-center gap-x-6 gap-y-1">
           <ScaleSelect brew={brew} />
+          <CupSelect brew={brew} />
           <SafetyLine brew={brew} />
         </div>
       </div>

@@ -1,8 +1,9 @@
+import { memo } from 'react';
 import type { BenchBrew } from './benchSlice';
 import { useSafety } from './runningSync';
 
 /** What of a running brew is safe where. */
-export function SafetyLine({ brew }: { brew: BenchBrew }) {
+export const SafetyLine = memo(function SafetyLine({ brew }: { brew: BenchBrew }) {
   const safety = useSafety(brew);
   if (brew.run.marks.length === 0) return null;
   return (
@@ -13,4 +14,4 @@ export function SafetyLine({ brew }: { brew: BenchBrew }) {
       {brew.scale.kind !== 'none' && ' The curve: on this device until the brew is stored.'}
     </p>
   );
-}
+});

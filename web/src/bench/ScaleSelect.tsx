@@ -1,10 +1,11 @@
+import { memo } from 'react';
 import { useAppDispatch } from '../app/store';
 import { feedAddress } from '../instruments/feedScaleSource';
 import { SCALE_CHOICES } from '../instruments/scaleChoices';
 import { scaleChosen, type BenchBrew } from './benchSlice';
 
 /** How the water is read: off a scale, a stand-in, or by hand. May change in the middle of a brew. */
-export function ScaleSelect({ brew }: { brew: BenchBrew }) {
+export const ScaleSelect = memo(function ScaleSelect({ brew }: { brew: BenchBrew }) {
   const dispatch = useAppDispatch();
   const chosen = SCALE_CHOICES.find(({ choice }) => JSON.stringify(choice) === JSON.stringify(brew.scale));
   return (
@@ -33,4 +34,4 @@ export function ScaleSelect({ brew }: { brew: BenchBrew }) {
       )}
     </div>
   );
-}
+});

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import {
   formatClock,
   formatDuration,
@@ -16,8 +17,11 @@ import { stepWords } from './stepWords';
 const HEAD = 'border-b border-ink pb-1 pr-3 text-left text-tiny font-medium text-quiet';
 const CELL = 'border-b border-rule py-1 pr-3 h-11';
 
-/** The plan against what was marked; what the scale showed can be written beside each pour. */
-export function StepList({
+/**
+ * The plan against what was marked; what the scale showed can be written beside each pour. Its fields stand still while
+ * the clock runs: it is drawn again only when something was marked.
+ */
+export const StepList = memo(function StepList({
   brew,
   plan,
   done,
@@ -87,7 +91,7 @@ export function StepList({
       </tbody>
     </table>
   );
-}
+});
 
 /** What was read at the kettle for the pour of that moment; the last word counts. */
 function kettleAt({ events }: BenchBrew, atS: number): number | null {

@@ -12,8 +12,8 @@ export interface ScaleView {
   batteryPercent: number | null;
   /** What stands in the way of reading it; empty where nothing does. */
   trouble: string;
-  /** How many readings there are: changes with every one. */
-  count: number;
+  /** When it was read last, ms of the wall clock; 0 before. */
+  readMs: number;
 }
 
 /** Readings in one piece of the kept trace: a minute at 10 Hz. */
@@ -48,7 +48,7 @@ export class BenchScale {
       massG: null,
       batteryPercent: null,
       trouble: '',
-      count: this.atMs.length,
+      readMs: 0,
     };
     const stopSource = source.start({
       onReading: (reading) => this.take(reading),
@@ -118,7 +118,7 @@ export class BenchScale {
   }
 
   private show(changed: Partial<ScaleView>): void {
-    this.view = { ...this.view, ...changed, count: this.atMs.length };
+    this.view = { ...this.view, ...changed, readMs: this.atMs.at(-1) ?? 0 };
     for (const listener of this.listeners) listener();
   }
 }

@@ -10,6 +10,7 @@ import {
   type AfterBrewTask,
   type BenchRun,
   type BrewPlan,
+  type CupRule,
   type PreparationTask,
   type StepDone,
 } from '@vendu/core';
@@ -46,6 +47,7 @@ export interface BenchBrew {
   prepared: PreparationTask[];
   events: BenchEvent[];
   scale: ScaleChoice;
+  cups: CupRule;
   note: string;
   /** Counts the changes, so that the server can tell the newer state. */
   seq: number;
@@ -54,7 +56,7 @@ export interface BenchBrew {
 /** A version put on the bench, before its clock runs. */
 export type LaidOutBrew = Omit<
   BenchBrew,
-  'run' | 'totalsG' | 'moved' | 'answered' | 'prepared' | 'events' | 'note' | 'seq'
+  'run' | 'totalsG' | 'moved' | 'answered' | 'prepared' | 'events' | 'cups' | 'note' | 'seq'
 >;
 
 /** A brew that is stored and still wants its sample read and its cups tasted. */
@@ -116,6 +118,7 @@ export const benchSlice = createSlice({
         answered: [],
         prepared: [],
         events: [],
+        cups: { kind: 'none' },
         note: '',
         seq: 0,
       };
@@ -156,6 +159,8 @@ export const benchSlice = createSlice({
       })),
     scaleChosen: (state: BenchState, { payload }: OfBrew<{ scale: ScaleChoice }>) =>
       changed(state, payload.key, () => ({ scale: payload.scale })),
+    cupsPlanned: (state: BenchState, { payload }: OfBrew<{ cups: CupRule }>) =>
+      changed(state, payload.key, () => ({ cups: payload.cups })),
     noteWritten: (state: BenchState, { payload }: OfBrew<{ note: string }>) =>
       changed(state, payload.key, () => ({ note: payload.note })),
     brewCleared: (state: BenchState, { payload }: OfBrew): BenchState => without(state, payload.key),
@@ -202,6 +207,7 @@ export const {
   eventNoted,
   eventTakenBack,
   scaleChosen,
+  cupsPlanned,
   noteWritten,
   brewCleared,
   brewPutBack,

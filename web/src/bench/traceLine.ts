@@ -1,7 +1,7 @@
 import { GAP_MS, type StaircasePoint, type Trace } from '@vendu/core';
 
 /** As many points as a screen can show of a curve. */
-const MOST_POINTS = 500;
+const MOST_POINTS = 300;
 
 /**
  * A trace as points to draw, thinned to what a screen can show: the last reading of each stretch. A gap of the scale

@@ -5,6 +5,7 @@ import {
   benchSteps,
   correctionAfter,
   flowAtGps,
+  isCupDue,
   leadOf,
   totalsFromTrace,
   type BenchMoment,
@@ -39,6 +40,8 @@ export interface BenchState {
   flowGps: number | null;
   lead: Lead | null;
   correction: Correction | null;
+  /** The cup of a split brew is to be changed now. */
+  isCupDue: boolean;
   /** What was really poured: off the scale where there is one, else from the marks. */
   actual: StaircasePoint[] | undefined;
 }
@@ -53,14 +56,17 @@ export function useBenchBrew(brew: BenchBrew): BenchState {
   const steps = useMemo(() => benchSteps(plan), [plan]);
   const isStarted = brew.run.marks.length > 0;
   const isRunning = isStarted && brew.run.marks.length < steps.length;
-  const nowMs = useNow(isRunning ? TICK_MS : null);
   const lastMarkMs = brew.run.marks.at(-1)?.atMs ?? 0;
-  const moment = benchMoment({ run: brew.run, steps, nowMs: Math.max(nowMs, lastMarkMs) });
   const scale = useBenchScale(key, brew.scale);
   const scaleView = useScaleView(scale);
+  // A scale that reads ten times a second is clock enough: two clocks would draw everything twice.
+  const isTicking = isRunning && scaleView?.status !== 'reading';
+  const nowMs = Math.max(useNow(isTicking ? TICK_MS : null), scaleView?.readMs ?? 0, lastMarkMs);
+  const moment = benchMoment({ run: brew.run, steps, nowMs });
   const startMs = brew.run.marks[0]?.atMs;
   const trace = scale && startMs !== undefined ? scale.traceFrom(startMs) : NO_TRACE;
-  const done = doneSteps(brew);
+  const { run, totalsG } = brew;
+  const done = useMemo(() => doneSteps({ run, totalsG }), [run, totalsG]);
   const elapsedMs = moment.elapsedS * 1000;
 
   const read = isStarted ? totalsFromTrace({ plan, done, trace, nowMs: elapsedMs }) : {};
@@ -84,6 +90,14 @@ export function useBenchBrew(brew: BenchBrew): BenchState {
     flowGps: isRunning ? flowAtGps(trace, elapsedMs) : null,
     lead: isRunning && massG !== null ? leadOf({ plan, atS: moment.elapsedS, totalG: massG }) : null,
     correction: isRunning ? openMiss(brew, plan, steps) : null,
+    isCupDue:
+      isRunning &&
+      isCupDue({
+        rule: brew.cups,
+        changes: brew.events.filter(({ kind }) => kind === 'cup-changed').length,
+        elapsedS: moment.elapsedS,
+        massG,
+      }),
     actual: !isStarted
       ? undefined
       : trace.atMs.length > 0

@@ -83,7 +83,7 @@ export function Cups({ brew }: { brew: BrewView }) {
                     value={cup.tdsPercent}
                     onCommit={(tdsPercent) => set(index, { tdsPercent })}
                     onClear={() => set(index, { tdsPercent: null })}
-                    placeholder="not read"
+                    placeholder="–"
                     error={errors[`${index}.tdsPercent`]}
                   />
                 </td>

@@ -57,7 +57,7 @@ export function DoneSteps({ brew }: { brew: BrewView }) {
                       value={doneTotalG}
                       onCommit={(totalG) => save({ atS: doneS, totalG })}
                       onClear={() => save({ atS: doneS, totalG: null })}
-                      placeholder="not read"
+                      placeholder="–"
                     />
                   )}
                 </td>

@@ -1,0 +1,101 @@
+// @vitest-environment jsdom
+import { screen } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { describe, expect, it } from 'vitest';
+import { brewView } from '../testing/fixtures';
+import { problem, renderPart, standInServer } from '../testing/renderPart';
+import { Cups, isSplit } from './Cups';
+import { DoneStaircase } from './DoneStaircase';
+import { DoneSteps } from './DoneSteps';
+
+const cupChanged = (atS: number) => ({
+  kind: 'cup-changed' as const,
+  atS,
+  figure: null,
+  text: 'Cup changed',
+});
+
+describe('the cups of a split brew', () => {
+  const split = brewView({ events: [cupChanged(30), cupChanged(75)] });
+
+  it('begin as the stretches between the marks of the bench', async () => {
+    const sent = standInServer({ 'PUT brews/21/fractions': { body: split } });
+    renderPart(<Cups brew={split} />);
+    await userEvent.type(screen.getByLabelText('Cup 1, mass'), '41{Enter}');
+    await userEvent.selectOptions(screen.getByLabelText('Cup 2, haze'), 'hazy');
+    await userEvent.click(screen.getByLabelText('Cup 2 is wanted'));
+    await userEvent.click(screen.getByRole('button', { name: 'Write the cups down' }));
+    await expect
+      .poll(() => sent[0]?.body)
+      .toMatchObject({
+        fractions: [
+          { startS: 0, endS: 30, beverageG: 41, haze: null, isWanted: null },
+          { startS: 30, endS: 75, haze: 'hazy', isWanted: true },
+          { startS: 75, endS: 158.7 },
+        ],
+      });
+  });
+
+  it('keep what was typed when the server refuses a cup, and say which', async () => {
+    standInServer({
+      'PUT brews/21/fractions': problem('invalid-input', 'x', [
+        {
+          field: 'fractions.1.startS',
+          message: 'Cup 2 cannot begin before the one before it was taken away.',
+        },
+      ]),
+    });
+    renderPart(<Cups brew={split} />);
+    await userEvent.type(screen.getByLabelText('Cup 3, notes'), 'tea-like');
+    await userEvent.click(screen.getByRole('button', { name: 'Write the cups down' }));
+    expect(await screen.findByText(/Cup 2 cannot begin/)).toBeTruthy();
+    expect(screen.getByLabelText('Cup 3, notes')).toHaveProperty('value', 'tea-like');
+    expect(localStorage.getItem('vendu.draft.brew.21.cups')).toContain('tea-like');
+  });
+
+  it('are asked for only where a brew was split', () => {
+    expect(isSplit(brewView())).toBe(false);
+    expect(isSplit(split)).toBe(true);
+  });
+});
+
+describe('what was marked', () => {
+  it('is mended in place, and what was first marked stands beside it', async () => {
+    const mended = brewView({
+      corrections: [
+        { field: 'step.0.totalG', fromValue: 48, toValue: 41, by: 'Tamsin', at: '2026-11-21T09:30:00Z' },
+      ],
+    });
+    const sent = standInServer({ 'PATCH brews/21/steps/0': { body: mended } });
+    renderPart(<DoneSteps brew={mended} />);
+    expect(screen.getByRole('row', { name: /Bloom/ }).textContent).toContain('48 g');
+    const field = screen.getByLabelText('Bloom was at');
+    await userEvent.clear(field);
+    await userEvent.type(field, '0:02{Enter}');
+    await expect.poll(() => sent[0]?.body).toEqual({ revision: 2, atS: 2, totalG: 41 });
+  });
+
+  it('comes off the scale where there was one, with the kit and what else happened', async () => {
+    standInServer({ 'GET brews/21/trace': { body: { trace: { atMs: [0, 100, 200], massG: [0, 1, 2] } } } });
+    renderPart(
+      <DoneStaircase
+        brew={brewView({
+          hasTrace: true,
+          events: [cupChanged(30)],
+          kit: {
+            brewer: 'Cone',
+            paper: 'white',
+            grinder: 'Grinder',
+            grinderSetting: 5,
+            water: null,
+            kettle: null,
+            scale: 'Left scale',
+          },
+        })}
+      />,
+    );
+    expect(await screen.findByText(/3 readings of the scale/)).toBeTruthy();
+    expect(screen.getByText(/white paper, Grinder at 5, Left scale/)).toBeTruthy();
+    expect(screen.getByText(/cup changed/)).toBeTruthy();
+  });
+});
