@@ -2,7 +2,7 @@ import { GAP_MS, type ScaleReading, type Trace } from '@vendu/core';
 import type { ScaleSource } from '../instruments/scaleSource';
 import { keepPiece } from './traceStore';
 
-export type ScaleStatus = 'waiting' | 'reading' | 'silent';
+type ScaleStatus = 'waiting' | 'reading' | 'silent';
 
 /** What is known of a scale at a moment; a new object at every change. */
 export interface ScaleView {

@@ -73,7 +73,8 @@ export function PracticePage() {
         <span className="text-small">{WORDS[name].asked}</span>
       </div>
       {plan ? (
-        <Exercise key={`${name}.${recipe?.id ?? 0}`} name={name} plan={plan} />
+        // Lots that arrive late must not end a run that has begun.
+        <Exercise key={name === 'follow-recipe' ? recipe?.id : name} name={name} plan={plan} />
       ) : (
         <p>No recipe yet: start one on a lot’s page, then it can be followed here.</p>
       )}

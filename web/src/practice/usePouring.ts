@@ -10,7 +10,7 @@ const NOISE_G = 0.04;
 
 export type Held = { by: 'key' } | { by: 'pointer'; distancePx: number } | null;
 
-export interface Pouring {
+interface Pouring {
   isRunning: boolean;
   elapsedS: number;
   massG: number;
