@@ -63,6 +63,7 @@ test('practice, with a key held', async ({ page }) => {
   await page.clock.install();
   await signIn(page, 'barista');
   await page.goto('/practice');
+  await page.getByText('hold Space, or press here and pull down').waitFor();
   for (const heldMs of [5_000, 7_500, 9_000]) {
     await page.keyboard.down('Space');
     await page.getByText('pouring', { exact: true }).waitFor();
