@@ -63,15 +63,18 @@ export function BenchPanel({ brew, isActive, isCompact, isMuted }: BenchPanelPro
             </span>
           </span>
         </h1>
-        <div
-          role="timer"
-          aria-label="Brew clock"
-          className={classes(
-            'reading leading-[0.95] font-semibold tracking-[-0.02em] text-time',
-            isCompact ? 'text-[clamp(4rem,8vw,6.5rem)]' : 'text-[clamp(6rem,15.5vw,13rem)]',
-          )}
-        >
-          {formatClock(moment.elapsedS)}
+        <div className="flex flex-wrap items-center gap-x-8">
+          <div
+            role="timer"
+            aria-label="Brew clock"
+            className={classes(
+              'reading leading-[0.95] font-semibold tracking-[-0.02em] text-time',
+              isCompact ? 'text-[clamp(4rem,8vw,6.5rem)]' : 'text-[clamp(6rem,15.5vw,13rem)]',
+            )}
+          >
+            {formatClock(moment.elapsedS)}
+          </div>
+          {isCompact && <ScaleReadout bench={bench} />}
         </div>
         {moment.phase === 'done' ? (
           <Finish brew={brew} done={done} />
@@ -101,11 +104,13 @@ export function BenchPanel({ brew, isActive, isCompact, isMuted }: BenchPanelPro
           nowS={moment.phase === 'running' ? moment.elapsedS : undefined}
           label="The plan as a staircase, with what was poured drawn over it"
         />
-        <ScaleReadout bench={bench} />
+        {!isCompact && <ScaleReadout bench={bench} />}
         {moment.phase !== 'done' && <DrainWatch plan={plan} expected={expected} elapsedS={moment.elapsedS} />}
-        {isStarted
-          ? !isCompact && <StepList brew={brew} plan={plan} done={done} />
-          : !isCompact && <Preparation brew={brew} isActive={isActive} />}
+        {isStarted ? (
+          !isCompact && <StepList brew={brew} plan={plan} done={done} />
+        ) : (
+          <Preparation brew={brew} isActive={isActive} />
+        )}
         <div className="mt-auto flex flex-wrap items-center gap-x-6 gap-y-1">
           <ScaleSelect brew={brew} />
           <CupSelect brew={brew} />

@@ -25,7 +25,7 @@ export const CupSelect = memo(function CupSelect({ brew }: { brew: BenchBrew }) 
     <label className="flex items-center gap-2 text-small">
       Split into
       <select
-        className="h-9 rounded-edge border border-edge bg-raised px-2"
+        className="h-12 rounded-edge border border-edge bg-raised px-2"
         value={chosen?.id ?? 'none'}
         onChange={({ target }) => {
           const rule = RULES.find(({ id }) => id === target.value);

@@ -13,7 +13,7 @@ export const ScaleSelect = memo(function ScaleSelect({ brew }: { brew: BenchBrew
       <label className="flex items-center gap-2 text-small">
         Water is read by
         <select
-          className="h-9 rounded-edge border border-edge bg-raised px-2"
+          className="h-12 rounded-edge border border-edge bg-raised px-2"
           value={chosen?.id ?? 'none'}
           onChange={({ target }) => {
             const next = SCALE_CHOICES.find(({ id }) => id === target.value);
