@@ -120,6 +120,7 @@ test('a scale that dies leaves a gap; the brew goes on by marks and typed totals
   await page.keyboard.press('Space');
   const { brew, trace } = await stored(page);
   expect(brew.waterG).toBe(251);
+  expect(brew.events.map(({ kind }) => kind)).toContain('scale-lost');
   expect((trace?.atMs.at(-1) ?? 0) / 1000).toBeLessThan(brew.steps.at(-1)?.atS ?? 0);
 });
 

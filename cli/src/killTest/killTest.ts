@@ -29,9 +29,7 @@ const QUIET_MS = { least: 50, most: 900 };
 
 /**
  * Kills server or database, without warning and in the middle of whatever they do, while a device brews; starts
- * again what was killed; and counts afterwards what is missing or twice in the database.
- *
- * @returns the counts, and what runs now in place of what ran before
+ * again what was killed; and counts afterwards what is missing or twice in the database. Ends both at the end.
  */
 export async function killTest({ kills, settings, paths, account, onKill }: KillTest): Promise<KillReport> {
   let database = settings.database;

@@ -6,14 +6,7 @@ import { NumberBetween, OneOf, TextUpTo } from '../validation/decorators.js';
 const isGiven = (_: object, value: unknown) => value !== null && value !== undefined;
 
 /** What may happen during a brew beside its steps. */
-export const BENCH_EVENTS = [
-  'note',
-  'agitated',
-  'cup-changed',
-  'kettle-read',
-  'totals-moved',
-  'scale-lost',
-] as const;
+export const BENCH_EVENTS = ['agitated', 'cup-changed', 'kettle-read', 'totals-moved', 'scale-lost'] as const;
 export type BenchEventKind = (typeof BENCH_EVENTS)[number];
 
 /** Something that happened during a brew, on its clock. */

@@ -75,19 +75,8 @@ export class PlanDto implements BrewPlan {
 
 const id = (label: string) => NumberBetween({ label, unit: '', min: 1, max: 2_147_483_647, whole: true });
 
-/** Asks for the starting recipe of a lot on one brewer and one grinder; looked at first, then kept. */
-export class NewRecipeDto {
-  @id('Brewer')
-  brewerId!: number;
-
-  @id('Grinder')
-  grinderId!: number;
-
-  /** `null` for the brewer's usual one. */
-  @ValidateIf((_, value) => value !== null)
-  @id('Paper')
-  paperId: number | null = null;
-
+/** Water, kettle and aim of a recipe; they may change under it, as its paper and brewer may not. */
+export class RecipeSetupDto {
   @ValidateIf((_, value) => value !== null)
   @id('Water')
   waterId: number | null = null;
@@ -101,6 +90,20 @@ export class NewRecipeDto {
   @ValidateNested()
   @Type(() => WindowDto)
   aim: WindowDto | null = null;
+}
+
+/** Asks for the starting recipe of a lot on one brewer and one grinder; looked at first, then kept. */
+export class NewRecipeDto extends RecipeSetupDto {
+  @id('Brewer')
+  brewerId!: number;
+
+  @id('Grinder')
+  grinderId!: number;
+
+  /** `null` for the brewer's usual one. */
+  @ValidateIf((_, value) => value !== null)
+  @id('Paper')
+  paperId: number | null = null;
 
   /** A plan to keep in place of the starting recipe, as one scaled from another brewer. */
   @ValidateIf((_, value) => value !== null)
@@ -123,22 +126,6 @@ export class NewRecipeDto {
   @ValidateNested()
   @Type(() => StandsDto)
   schools: StandsDto | null = null;
-}
-
-/** Water, kettle and aim of a recipe; they may change under it, as its paper and brewer may not. */
-export class RecipeSetupDto {
-  @ValidateIf((_, value) => value !== null)
-  @id('Water')
-  waterId: number | null = null;
-
-  @ValidateIf((_, value) => value !== null)
-  @id('Kettle')
-  kettleId: number | null = null;
-
-  @ValidateIf((_, value) => value !== null)
-  @ValidateNested()
-  @Type(() => WindowDto)
-  aim: WindowDto | null = null;
 }
 
 /** Stands of one recipe where they are not the house's; `null` for the house's. */

@@ -1,4 +1,4 @@
-import { useEffect, useMemo } from 'react';
+import { useEffect, useEffectEvent, useMemo } from 'react';
 import {
   actualStaircase,
   benchMoment,
@@ -21,7 +21,7 @@ import { useAppDispatch } from '../app/store';
 import type { BenchScale } from './benchScale';
 import { useBenchScale, useScaleView } from './benchScales';
 import type { ScaleView } from './benchScale';
-import { doneSteps, goingPlan, totalWritten, type BenchBrew } from './benchSlice';
+import { doneSteps, eventNoted, goingPlan, totalWritten, type BenchBrew } from './benchSlice';
 import { traceLine } from './traceLine';
 import { useNow } from './useNow';
 
@@ -77,6 +77,25 @@ export function useBenchBrew(brew: BenchBrew): BenchState {
       dispatch(totalWritten({ key, stepIndex: Number(freshStep), totalG: freshG }));
     }
   }, [dispatch, key, freshStep, freshG]);
+
+  // A scale that falls silent in the middle is part of what happened.
+  const isLost = isRunning && scaleView?.status === 'silent';
+  const noteLoss = useEffectEvent(() =>
+    dispatch(
+      eventNoted({
+        key,
+        event: {
+          kind: 'scale-lost',
+          atS: Math.round(moment.elapsedS * 10) / 10,
+          figure: null,
+          text: scaleView?.name ?? '',
+        },
+      }),
+    ),
+  );
+  useEffect(() => {
+    if (isLost) noteLoss();
+  }, [isLost]);
 
   const massG = scaleView?.status === 'reading' ? scaleView.massG : null;
   return {

@@ -5,12 +5,11 @@ import { FittedStaircase } from '../staircase/FittedStaircase';
 import { useTraceQuery } from './brewsApi';
 
 const EVENT_WORDS: Record<BenchEventKind, string> = {
-  note: 'note',
   agitated: '',
   'cup-changed': '',
   'kettle-read': 'kettle',
   'totals-moved': 'totals moved',
-  'scale-lost': 'scale lost',
+  'scale-lost': 'scale fell silent',
 };
 const UNIT: Partial<Record<BenchEventKind, string>> = {
   'cup-changed': 'g',
