@@ -1,5 +1,4 @@
 import { Injectable } from '@nestjs/common';
-import { UniqueConstraintError } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
 import { traceFault } from '@vendu/core';
 import type { BrewKitNames, PutBrewDto } from '@vendu/contract';
@@ -10,6 +9,7 @@ import { KettleModel } from '../kit/kettle.model.js';
 import { PaperModel } from '../kit/paper.model.js';
 import { WaterModel } from '../kit/water.model.js';
 import { refreshLotProgress } from '../lots/lot-progress.js';
+import { LotModel } from '../lots/lot.model.js';
 import { RoastBatchModel } from '../lots/roast-batch.model.js';
 import type { PersonModel } from '../people/person.model.js';
 import { invalidField } from '../problem/problem-error.js';
@@ -38,37 +38,36 @@ export class StoreBrewService {
     if (fault) {
       throw invalidField({ field: 'field' in fault ? fault.field : 'trace', message: fault.message });
     }
-    try {
-      return await this.sequelize.transaction(async (transaction) => {
-        const row = await BrewModel.create(
-          {
-            clientKey,
-            lotId: recipe.lotId,
-            recipeVersionId: version.id,
-            roastBatchId: batch.id,
-            brewedBy: person.id,
-            startedAt: new Date(brew.startedAt),
-            plan: version.plan,
-            steps: brew.steps,
-            events: brew.events.map((event) => ({ ...event })),
-            kit: kitNames(recipe, version, brew.scale),
-            note: brew.note,
-          },
-          { transaction },
-        );
-        if (brew.trace && brew.trace.atMs.length > 0) {
-          const { atMs, massG } = brew.trace;
-          await TraceModel.create({ brewId: row.id, samples: { atMs, massG } }, { transaction });
-        }
-        await RunningBrewModel.destroy({ where: { clientKey }, transaction });
-        await refreshLotProgress(this.sequelize, [row.lotId], transaction);
-        return row.id;
-      });
-    } catch (error) {
-      // Two sends of one brew can race past the look-up; the key decides, and the first one stands.
-      if (!(error instanceof UniqueConstraintError)) throw error;
-      return (await BrewModel.findOne({ where: { clientKey }, rejectOnEmpty: true })).id;
-    }
+    return this.sequelize.transaction(async (transaction) => {
+      // Two sends of one brew race past the look-up above; they queue at its lot, and the first one stands.
+      const inTurn = { transaction, lock: transaction.LOCK.UPDATE };
+      await LotModel.findByPk(recipe.lotId, { ...inTurn, attributes: ['id'] });
+      const first = await BrewModel.findOne({ ...inTurn, where: { clientKey }, attributes: ['id'] });
+      if (first) return first.id;
+      const row = await BrewModel.create(
+        {
+          clientKey,
+          lotId: recipe.lotId,
+          recipeVersionId: version.id,
+          roastBatchId: batch.id,
+          brewedBy: person.id,
+          startedAt: new Date(brew.startedAt),
+          plan: version.plan,
+          steps: brew.steps,
+          events: brew.events.map((event) => ({ ...event })),
+          kit: kitNames(recipe, version, brew.scale),
+          note: brew.note,
+        },
+        { transaction },
+      );
+      if (brew.trace && brew.trace.atMs.length > 0) {
+        const { atMs, massG } = brew.trace;
+        await TraceModel.create({ brewId: row.id, samples: { atMs, massG } }, { transaction });
+      }
+      await RunningBrewModel.destroy({ where: { clientKey }, transaction });
+      await refreshLotProgress(this.sequelize, [row.lotId], transaction);
+      return row.id;
+    });
   }
 
   private async origin({ recipeVersionId, roastBatchId }: PutBrewDto) {
