@@ -1,16 +1,7 @@
 import { Link } from 'react-router';
 import { benchMoment, benchSteps, formatClock, formatDuration, type AfterBrewTask } from '@vendu/core';
 import { useAppDispatch, useAppSelector } from '../app/store';
-import {
-  afterDone,
-  brewPutBack,
-  goingPlan,
-  selectAfter,
-  selectBrews,
-  type AfterBrew,
-  type BenchBrew,
-} from './benchSlice';
-import { useRunningBrewsQuery } from './benchApi';
+import { afterDone, goingPlan, selectAfter, selectBrews, type AfterBrew, type BenchBrew } from './benchSlice';
 import { stepWords } from './stepWords';
 import { useNow } from './useNow';
 
@@ -30,7 +21,6 @@ export function RunningStrip() {
       {brews.map((brew) => (
         <Running key={brew.key} brew={brew} nowMs={nowMs} />
       ))}
-      <Elsewhere here={brews} />
       {after.length > 0 && (
         <ul
           aria-label="After the brews"
@@ -101,27 +91,4 @@ function After({ after, nowMs }: { after: AfterBrew; nowMs: number }) {
       </button>
     </li>
   );
-}
-
-const ASKED_EVERY_MS = 30_000;
-
-/** A brew that another device of the lab began; this one can go on with it when that one has died. */
-function Elsewhere({ here }: { here: readonly BenchBrew[] }) {
-  const dispatch = useAppDispatch();
-  const { data = [] } = useRunningBrewsQuery(undefined, { pollingInterval: ASKED_EVERY_MS });
-  const others = data.filter(({ key }) => !here.some((brew) => brew.key === key));
-  return others.map(({ key, lotName, brewerName, by, state }) => (
-    <p key={key} className="flex items-baseline gap-4 border-b border-ink px-6 py-1.5 text-small">
-      <span>
-        On another bench: {lotName}, {brewerName} <span className="text-quiet">({by})</span>
-      </span>
-      <button
-        type="button"
-        className="min-h-6 underline underline-offset-3"
-        onClick={() => dispatch(brewPutBack(JSON.parse(state) as BenchBrew))}
-      >
-        Go on with it here
-      </button>
-    </p>
-  ));
 }

@@ -1,3 +1,4 @@
+import { OtherBenches } from '../bench/OtherBenches';
 import { useRef } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { LOTS_PER_PAGE, type LotsQueryDto } from '@vendu/contract';
@@ -62,6 +63,7 @@ export function LotsPage() {
           <Pages query={query} total={data.total} onTurn={(page) => change({ page })} />
         </>
       )}
+      <OtherBenches />
     </>
   );
 }
