@@ -76,11 +76,11 @@ describe('a brew off the bench', () => {
 
   it('has a misread time mended, with what was first marked kept', async () => {
     const brew = await storeBrew(app.barista, recipe);
-    const mended = { revision: brew.revision, atS: 1.5, totalG: 42 };
+    const mended = { revision: brew.revision, atS: 1.57, totalG: 42 };
     const after = (await app.barista.patch(`/api/brews/${brew.id}/steps/0`).send(mended).expect(200))
       .body as BrewView;
-    expect(after.steps[0]).toMatchObject({ atS: 1.5, totalG: 42 });
-    expect(after.corrections).toMatchObject([{ field: 'step.0.atS', fromValue: 0, toValue: 1.5 }]);
+    expect(after.steps[0]).toMatchObject({ atS: 1.57, totalG: 42 });
+    expect(after.corrections).toMatchObject([{ field: 'step.0.atS', fromValue: 0, toValue: 1.57 }]);
     const stale = await app.barista.patch(`/api/brews/${brew.id}/steps/0`).send(mended);
     expect(problemOf(stale).type).toBe('/problems/stale');
     await app.barista

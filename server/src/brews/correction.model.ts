@@ -11,8 +11,8 @@ export class CorrectionModel extends Model {
   declare createdAt: Date;
   @Column(DataType.INTEGER) declare brewId: number;
   @Column(DataType.STRING) declare field: CorrectionView['field'];
-  @DecimalColumn(8, 1) declare fromValue: number | null;
-  @DecimalColumn(8, 1) declare toValue: number | null;
+  @DecimalColumn(9, 2) declare fromValue: number | null;
+  @DecimalColumn(9, 2) declare toValue: number | null;
   @Column(DataType.INTEGER) declare correctedBy: number;
   @BelongsTo(() => PersonModel, 'correctedBy') declare corrector: NonAttribute<PersonModel>;
 }

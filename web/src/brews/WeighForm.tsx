@@ -125,22 +125,30 @@ export function WeighForm({ brew }: { brew: BrewView }) {
   );
 }
 
-const FIELD_WORDS: Record<CorrectionView['field'], string> = {
+const FIELD_WORDS = {
   doseG: 'Dose',
   waterG: 'Water poured',
   beverageG: 'Beverage',
-};
+} as const;
+
+/** Marks that were mended are told where they stand, with the steps. */
+function isWeighed(field: CorrectionView['field']): field is keyof typeof FIELD_WORDS {
+  return field in FIELD_WORDS;
+}
 
 function Corrections({ corrections }: { corrections: readonly CorrectionView[] }) {
   return (
     <ul className="caption">
-      {corrections.map(({ field, fromValue, toValue, by, at }) => (
-        <li key={`${field}${at}`}>
-          {FIELD_WORDS[field]} first written <span className="reading">{fromValue} g</span>, corrected to{' '}
-          <span className="reading">{toValue === null ? 'not weighed' : `${toValue} g`}</span> by {by},{' '}
-          {dayAndTimeOf(at)}
-        </li>
-      ))}
+      {corrections.map(
+        ({ field, fromValue, toValue, by, at }) =>
+          isWeighed(field) && (
+            <li key={`${field}${at}`}>
+              {FIELD_WORDS[field]} first written <span className="reading">{fromValue} g</span>, corrected to{' '}
+              <span className="reading">{toValue === null ? 'not weighed' : `${toValue} g`}</span> by {by},{' '}
+              {dayAndTimeOf(at)}
+            </li>
+          ),
+      )}
     </ul>
   );
 }

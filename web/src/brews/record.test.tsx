@@ -7,6 +7,7 @@ import { problem, renderPart, standInServer } from '../testing/renderPart';
 import { Cups, isSplit } from './Cups';
 import { DoneStaircase } from './DoneStaircase';
 import { DoneSteps } from './DoneSteps';
+import { WeighForm } from './WeighForm';
 
 const cupChanged = (atS: number) => ({
   kind: 'cup-changed' as const,
@@ -56,6 +57,25 @@ describe('the cups of a split brew', () => {
   it('are asked for only where a brew was split', () => {
     expect(isSplit(brewView())).toBe(false);
     expect(isSplit(split)).toBe(true);
+  });
+});
+
+describe('what was weighed', () => {
+  it('lists its own corrections and none of the marks', () => {
+    standInServer({});
+    const at = '2026-11-21T09:30:00Z';
+    renderPart(
+      <WeighForm
+        brew={brewView({
+          corrections: [
+            { field: 'step.0.atS', fromValue: 1.5, toValue: 2, by: 'Joss', at },
+            { field: 'doseG', fromValue: 16, toValue: 16.2, by: 'Tamsin', at },
+          ],
+        })}
+      />,
+    );
+    expect(screen.getAllByText(/first written/)).toHaveLength(1);
+    expect(screen.getByText(/first written/).textContent).toContain('Dose first written 16 g');
   });
 });
 
