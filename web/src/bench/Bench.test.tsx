@@ -1,6 +1,7 @@
 // @vitest-environment jsdom
 import { act, fireEvent, screen } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { useAppSelector } from '../app/store';
 import { PLAN } from '../testing/fixtures';
 import { renderPart, standInServer } from '../testing/renderPart';
 import { Bench } from './Bench';
@@ -38,9 +39,13 @@ const { key } = LAID_OUT;
 const benchBrew = (store: ReturnType<typeof renderPart>['store']) =>
   selectBrews(store.getState()).find((brew) => brew.key === key);
 
+function WholeBench() {
+  return <Bench brews={useAppSelector(selectBrews)} />;
+}
+
 /** A bench with a brew laid out on it. */
 function laidOutBench() {
-  const rendered = renderPart(<Bench />);
+  const rendered = renderPart(<WholeBench />);
   act(() => {
     rendered.store.dispatch(brewLaidOut(LAID_OUT));
   });

@@ -5,12 +5,11 @@ import { useAppDispatch, useAppSelector } from '../app/store';
 import { useShortcut } from '../ui/useShortcut';
 import { BenchFooter } from './BenchFooter';
 import { BenchPanel } from './BenchPanel';
-import { brewActivated, selectActiveKey, selectBrews } from './benchSlice';
+import { brewActivated, selectActiveKey, type BenchBrew } from './benchSlice';
 
 /** The bench: one brew on the whole sheet, or two side by side with a clock each. */
-export function Bench() {
+export function Bench({ brews }: { brews: readonly BenchBrew[] }) {
   const dispatch = useAppDispatch();
-  const brews = useAppSelector(selectBrews);
   const activeKey = useAppSelector(selectActiveKey);
   const active = brews.find(({ key }) => key === activeKey) ?? brews[0];
   const [isDark, setDark] = useDraft('bench.dark', false);

@@ -11,7 +11,7 @@ import { ButtonLink } from '../ui/Button';
 import { Loading } from '../ui/Loading';
 import { Unavailable } from '../ui/Unavailable';
 import { Bench } from './Bench';
-import { brewLaidOut, MOST_BREWS, selectBrews } from './benchSlice';
+import { brewLaidOut, MOST_BREWS, selectBrews, type BenchBrew } from './benchSlice';
 
 /** The bench with a version on it: the brew of it that is there already, or a new one beside what runs. */
 export function BenchPage() {
@@ -21,26 +21,32 @@ export function BenchPage() {
 
 function BenchOf({ versionId }: { versionId: number }) {
   const brews = useAppSelector(selectBrews);
-  const isThere = brews.some(({ recipeVersionId }) => recipeVersionId === versionId);
+  // One that was laid out before and never started is laid out anew: the roast batch may be another by now.
+  const [key] = useState(
+    () =>
+      brews.find((brew) => brew.recipeVersionId === versionId && brew.run.marks.length > 0)?.key ??
+      crypto.randomUUID(),
+  );
+  const shown = brews.filter((brew) => brew.run.marks.length > 0 || brew.key === key);
+  const isThere = shown.some(({ recipeVersionId }) => recipeVersionId === versionId);
   const isFull = brews.filter(({ run }) => run.marks.length > 0).length >= MOST_BREWS;
   const [wasThere, setWasThere] = useState(false);
   if (isThere && !wasThere) setWasThere(true);
   // A brew in progress needs no server and no session: it goes on whatever else fails.
-  if (isThere) return <Bench />;
+  if (isThere) return <Bench brews={shown} />;
   // Stored or cleared just now: the next page is on its way, and no new brew is wanted.
   if (wasThere) return null;
-  return isFull ? <BenchFull /> : <LayOut versionId={versionId} />;
+  return isFull ? <BenchFull brews={shown} /> : <LayOut brewKey={key} versionId={versionId} />;
 }
 
 /** Fetches what a new brew needs and lays it on the bench. */
-function LayOut({ versionId }: { versionId: number }) {
+function LayOut({ brewKey: key, versionId }: { brewKey: string; versionId: number }) {
   const recipeId = Number(useSearchParams()[0].get('recipe'));
   const { data: session, isLoading: isSessionLoading } = useSessionQuery();
   const { data: recipe, error, isLoading, refetch } = useRecipeQuery(recipeId);
   const { data: kit, isLoading: isKitLoading } = useKitQuery();
   const dispatch = useAppDispatch();
   const { pathname, search } = useLocation();
-  const [key] = useState(() => crypto.randomUUID());
   const version = recipe?.versions.find(({ id }) => id === versionId);
   const roastBatchId = recipe?.latestRoastBatchId ?? null;
   useEffect(() => {
@@ -88,8 +94,7 @@ function LayOut({ versionId }: { versionId: number }) {
   );
 }
 
-function BenchFull() {
-  const brews = useAppSelector(selectBrews);
+function BenchFull({ brews }: { brews: readonly BenchBrew[] }) {
   return (
     <main className="max-w-xl p-10">
       <h1 className="mb-2 text-title font-bold">Two brews are on the bench</h1>

@@ -106,19 +106,23 @@ export const benchSlice = createSlice({
   initialState,
   // Reducers return new state: the core's plans are read-only, which Immer's drafts are not.
   reducers: {
-    /** Brews laid out and never started make room. */
+    /** Brews laid out and never started make room; what was made ready for the same version stays ready. */
     brewLaidOut: (state: BenchState, { payload }: PayloadAction<LaidOutBrew>): BenchState => {
       const started = state.brews.filter(({ run }) => run.marks.length > 0);
       if (started.length >= MOST_BREWS) return state;
+      const before = state.brews.find(
+        ({ recipeVersionId, run }) => recipeVersionId === payload.recipeVersionId && run.marks.length === 0,
+      );
       const laidOut: BenchBrew = {
         ...payload,
         run: NOT_STARTED,
         totalsG: {},
         moved: [],
         answered: [],
-        prepared: [],
+        scale: before?.scale ?? payload.scale,
+        prepared: before?.prepared ?? [],
         events: [],
-        cups: { kind: 'none' },
+        cups: before?.cups ?? { kind: 'none' },
         note: '',
         seq: 0,
       };
