@@ -35,10 +35,10 @@ describe('the score of a practice pour', () => {
     expect(slow.totals).toBeGreaterThan(good.totals - 10);
     const over = score(plan, { ...PERFECT, overG: 8 });
     expect(over.points.totals).toBeLessThan(good.totals - 30);
-    expect(over.misses.overG).toBeGreaterThan(6);
+    expect(over.misses?.overG).toBeGreaterThan(6);
     const late = score(plan, { ...PERFECT, delayS: 4 });
     expect(late.points.timing).toBeLessThan(good.timing - 30);
-    expect(late.misses.lateS).toBeGreaterThan(3);
+    expect(late.misses?.lateS).toBeGreaterThan(3);
     expect(score(EXERCISES['hold-flow'], { ...PERFECT, sway: 0.5 }).points.steadiness).toBeLessThan(
       score(EXERCISES['hold-flow'], PERFECT).points.steadiness - 20,
     );
@@ -56,6 +56,19 @@ describe('the score of a practice pour', () => {
     const { missedPours, points } = score(EXERCISES['hit-totals'], PERFECT, 3);
     expect(missedPours).toBe(1);
     expect(points.timing).toBeLessThanOrEqual(75);
+  });
+
+  it('says no size of a miss where nothing was poured at all', () => {
+    const plan = EXERCISES['hold-flow'];
+    const atMs = Array.from({ length: 140 }, (_, index) => index * 100);
+    const nothing = valueOf(scorePractice({ plan, trace: { atMs, massG: atMs.map(() => 0.1) } }));
+    expect(nothing).toEqual({
+      points: { flow: 0, timing: 0, totals: 0, steadiness: 0 },
+      misses: null,
+      missedPours: 1,
+    });
+    // It is stored and sent as JSON, which knows no infinity.
+    expect(JSON.parse(JSON.stringify(nothing))).toEqual(nothing);
   });
 
   it('says why a trace cannot be scored', () => {

@@ -12,8 +12,11 @@ export type Scored = (typeof SCORED)[number];
 export interface PracticeScore {
   /** 0 to 100 each. */
   points: Record<Scored, number>;
-  /** Mean size of each miss over the pours: g/s, s, g; and the sway of the flow as a share of it. */
-  misses: { flowGps: number; lateS: number; overG: number; sway: number };
+  /**
+   * Mean size of each miss over the pours that came: g/s, s, g; and the sway of the flow as a share of it;
+   * `null` where nothing was poured.
+   */
+  misses: { flowGps: number; lateS: number; overG: number; sway: number } | null;
   /** Pours that never came. */
   missedPours: number;
 }
@@ -41,8 +44,16 @@ export function scorePractice({
   if (!compared.ok) return compared;
   const { pours } = compared.value;
   const poured = pours.filter(({ startS }) => startS !== null);
+  const missedPours = pours.length - poured.length;
+  if (poured.length === 0) {
+    return success({
+      points: { flow: 0, timing: 0, totals: 0, steadiness: 0 },
+      misses: null,
+      missedPours,
+    });
+  }
   const sizeOf = (figure: (pour: (typeof pours)[number]) => number | null) =>
-    poured.length === 0 ? Infinity : mean(poured.map((pour) => Math.abs(figure(pour) ?? 0)));
+    mean(poured.map((pour) => Math.abs(figure(pour) ?? 0)));
   const sways = poured.flatMap(({ startS, endS }) => {
     const sway = swayOf(trace, startS ?? 0, endS ?? 0);
     return sway === null ? [] : [sway];
@@ -51,7 +62,7 @@ export function scorePractice({
     flowGps: sizeOf(({ fasterByGps }) => fasterByGps),
     lateS: sizeOf(({ lateByS }) => lateByS),
     overG: sizeOf(({ overByG }) => overByG),
-    sway: poured.length === 0 ? Infinity : sways.length === 0 ? 0 : mean(sways),
+    sway: sways.length === 0 ? 0 : mean(sways),
   };
   // A pour that never came has no points for anything.
   const share = poured.length / pours.length;
@@ -64,7 +75,7 @@ export function scorePractice({
       steadiness: points(misses.sway, WORST.steadiness),
     },
     misses,
-    missedPours: pours.length - poured.length,
+    missedPours,
   });
 }
 

@@ -4,6 +4,7 @@ import { scorePractice } from '@vendu/core';
 import type { PracticeDto, PracticeView } from '@vendu/contract';
 import { PersonModel } from '../people/person.model.js';
 import { invalidField } from '../problem/problem-error.js';
+import { plainPlan } from '../recipes/plan-refusals.js';
 import { PracticeRunModel } from './practice-run.model.js';
 
 /** As many as a chart of progress shows. */
@@ -42,7 +43,7 @@ export class PracticeService {
       await PracticeRunModel.create({
         clientKey,
         exercise,
-        plan: { ...plan, pours: plan.pours.map((pour) => ({ ...pour })) },
+        plan: plainPlan(plan),
         score: score.value,
         personId: person.id,
       });

@@ -48,7 +48,7 @@ export class StartingRecipesService {
     const { plan, reasons, note } = asked.plan
       ? { plan: await this.givenPlan(lotId, asked.plan), reasons: null, note: asked.note }
       : { ...(await this.compose(lotId, asked)).started, note: 'Starting recipe' };
-    const { brewer, grinder, paper } = await this.chosenKit(asked);
+    const { brewer, grinder, paper } = await this.chosenSetup(asked);
     return this.sequelize.transaction(async (transaction) => {
       const row = await RecipeModel.create(
         {
@@ -73,8 +73,9 @@ export class StartingRecipesService {
     });
   }
 
-  /** What a recipe is to be brewed with, each there or refused at its field. */
-  private async chosenKit({ brewerId, grinderId, paperId, waterId, kettleId }: NewRecipeDto) {
+  /** What a recipe is to be brewed with and for, each there or refused at its field. */
+  private async chosenSetup({ brewerId, grinderId, paperId, waterId, kettleId, aim }: NewRecipeDto) {
+    if (aim) refuseReversedWindow(aim, 'aim.');
     await refuseUnknownKit({ paperId, waterId, kettleId });
     const [brewer, grinder] = await Promise.all([this.kit.brewer(brewerId), this.kit.grinder(grinderId)]);
     const [paper, water, kettle] = await Promise.all([
@@ -96,10 +97,9 @@ export class StartingRecipesService {
     const { switchedOff, schools, aim } = asked;
     const lot = await LotModel.findByPk(lotId, { include: [RoastBatchModel] });
     if (!lot) throw notFound('lot');
-    if (aim) refuseReversedWindow(aim, 'aim.');
     const [house, { brewer, grinder, paper, water, kettle }] = await Promise.all([
       this.kit.house(),
-      this.chosenKit(asked),
+      this.chosenSetup(asked),
     ]);
     const facts = startingFacts({
       lot,

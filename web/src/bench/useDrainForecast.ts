@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { benchSteps, planAsGoing, pourEndS, type BrewPlan, type Expected, type StepDone } from '@vendu/core';
 import { useForecaster } from '../board/useForecaster';
 import type { BenchBrew } from './benchSlice';
@@ -14,11 +14,12 @@ export function useDrainForecast(
 ): Expected | null {
   const { forecaster } = useForecaster(brew.ground);
   const [expected, setExpected] = useState<Expected | null>(null);
-  const going = JSON.stringify(asGoing(plan, done));
+  // Only a mark or a total changes it, never the clock.
+  const going = useMemo(() => asGoing(plan, done), [plan, done]);
   useEffect(() => {
     if (!forecaster) return undefined;
     let isStale = false;
-    void forecaster.forecast(JSON.parse(going) as BrewPlan).then((result) => {
+    void forecaster.forecast(going).then((result) => {
       if (!isStale) setExpected(result.ok ? result.value.expected.drawdownS : null);
     });
     return () => {

@@ -9,7 +9,7 @@ const WORDS: Record<Scored, string> = {
 
 /** Points of one run, each with what was missed behind it. */
 export function ScoreFigures({ score: { points, misses, missedPours } }: { score: PracticeScore }) {
-  const behind: Record<Scored, string> = {
+  const behind: Record<Scored, string> | null = misses && {
     flow: `off by ${misses.flowGps.toFixed(1)} g/s`,
     timing: `off by ${misses.lateS.toFixed(1)} s`,
     totals: `off by ${misses.overG.toFixed(1)} g`,
@@ -22,7 +22,7 @@ export function ScoreFigures({ score: { points, misses, missedPours } }: { score
           <dt className="text-small text-quiet">{WORDS[each]}</dt>
           <dd>
             <span className="reading text-title font-semibold">{points[each]}</span>{' '}
-            <span className="text-small text-quiet">of 100, {behind[each]}</span>
+            <span className="text-small text-quiet">of 100{behind && `, ${behind[each]}`}</span>
           </dd>
         </div>
       ))}
