@@ -231,22 +231,34 @@ export { sieveGrind, type SievedGrind } from './grind/sieveGrind.js';
 export { settingForSize, translateSetting, type SettingRange } from './grind/translateSetting.js';
 export { brewerGeometry, brimfulG, classMeasures, type BrewerMeasures } from './kit/brewerGeometry.js';
 
+export { bedSeenIn, withBedSeen, type BedSeen } from './calibration/bedSeen.js';
+export { brewAsDone, DEPARTURES, type BrewDone, type Departure } from './calibration/brewAsDone.js';
+export { brewAsGoing } from './calibration/brewAsGoing.js';
+export {
+  brewOutcome,
+  OUTCOMES,
+  type BrewOutcome,
+  type DepartureEffect,
+  type Measured,
+  type OutcomeOf,
+} from './forecast/outcome.js';
+export { ADDED_AGITATION, BENCH_EVENTS, type BenchEvent, type BenchEventKind } from './bench/benchEvents.js';
+export { formatSigned } from './quantity/signed.js';
+export { addedAgitation, kettleReadsC } from './bench/benchEvents.js';
 export { afterBrew, type AfterBrewClock, type AfterBrewTask } from './bench/afterBrew.js';
 export { isCupDue, type CupRule } from './bench/cupChanges.js';
 export { drainOutlook, worryAtS, type DrainOutlook } from './bench/drainWatch.js';
-export {
-  correctionAfter,
-  leadOf,
-  planAsGoing,
-  withTotalsMoved,
-  type Correction,
-  type Lead,
-} from './bench/liveBrew.js';
+export { correctionAfter, leadOf, withTotalsMoved, type Correction, type Lead } from './bench/liveBrew.js';
 export { preparationOf, type Preparation, type PreparationTask } from './bench/preparation.js';
 export { totalsFromTrace } from './bench/totalsFromTrace.js';
 export { HANDS, type Hand, type HandName } from './instruments/hands.js';
-export { parseScaleLine, type ScaleReading } from './instruments/scaleLine.js';
-export { simulatedRefractometer, type RefractometerFaults } from './instruments/simulatedRefractometer.js';
+export {
+  parseInstrumentLine,
+  type InstrumentReading,
+  type ScaleReading,
+} from './instruments/instrumentLine.js';
+export { simulatedRefractometer } from './instruments/simulatedRefractometer.js';
+export { simulatedThermometer } from './instruments/simulatedThermometer.js';
 export { QUIET_BENCH, simulatedScale, type ScaleFaults } from './instruments/simulatedScale.js';
 export {
   flowAtGps,

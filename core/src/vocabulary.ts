@@ -42,6 +42,10 @@ export const INTENSITIES = [
 ] as const;
 export type Intensity = (typeof INTENSITIES)[number];
 
+/** How a figure of a refractometer came: typed, sent by the instrument, or made by a stand-in. */
+export const READING_SOURCES = ['typed', 'sent', 'simulated'] as const;
+export type ReadingSource = (typeof READING_SOURCES)[number];
+
 /** A verdict judges the cup against what this lot is meant to show. */
 export const VERDICTS = ['on-aim', 'close', 'off-aim'] as const;
 export type Verdict = (typeof VERDICTS)[number];

@@ -11,7 +11,7 @@ import { PracticeModule } from './practice/practice.module.js';
 import { PublicationsModule } from './publications/publications.module.js';
 import { RecipesModule } from './recipes/recipes.module.js';
 import { RunningBrewsModule } from './running-brews/running-brews.module.js';
-import { ScaleFeedsModule } from './scale-feeds/scale-feeds.module.js';
+import { InstrumentFeedsModule } from './instrument-feeds/instrument-feeds.module.js';
 import { SessionModule } from './session/session.module.js';
 
 @Module({})
@@ -48,7 +48,7 @@ export class AppModule {
         BrewsModule,
         PracticeModule,
         RunningBrewsModule,
-        ScaleFeedsModule,
+        InstrumentFeedsModule,
         PublicationsModule,
       ],
     };

@@ -141,15 +141,49 @@ describe('a brew that is running', () => {
   });
 });
 
-describe('the feed of a do-it-yourself scale', () => {
+describe('what stand-ins gave', () => {
+  const stored = async (more: object = {}) =>
+    (await app.barista.put(`/api/brews/by-key/${randomUUID()}`).send(brewOf(recipe, more)).expect(200))
+      .body as BrewView;
+
+  it('is told from what was measured: a poured brew, or one reading of many', async () => {
+    expect((await stored()).isSimulated).toBe(false);
+    expect((await stored({ isSimulated: true })).isSimulated).toBe(true);
+    const { id } = await stored();
+    const read = async (source?: string) =>
+      (
+        await app.barista
+          .post(`/api/brews/${id}/readings`)
+          .send({ tdsPercent: 1.33, sampleC: null, ...(source ? { source } : {}) })
+          .expect(201)
+      ).body as BrewView;
+    expect(await read()).toMatchObject({ isSimulated: false, readings: [{ source: 'typed' }] });
+    expect((await read('sent')).isSimulated).toBe(false);
+    const mixed = await read('simulated');
+    expect(mixed).toMatchObject({
+      isSimulated: true,
+      readings: [{ source: 'typed' }, { source: 'sent' }, { source: 'simulated' }],
+    });
+    // Taken out, it is no part of the brew any more.
+    const taken = await app.barista
+      .delete(`/api/brews/${id}/readings/${mixed.readings[2]?.id ?? 0}`)
+      .expect(200);
+    expect((taken.body as BrewView).isSimulated).toBe(false);
+    const guessed = { tdsPercent: 1.33, sampleC: null, source: 'guessed' };
+    const refused = await app.barista.post(`/api/brews/${id}/readings`).send(guessed).expect(422);
+    expect(problemOf(refused).errors[0]?.field).toBe('source');
+  });
+});
+
+describe('the feed of do-it-yourself instruments', () => {
   it('passes readings on to the bench that listens, and names the line that is none', async () => {
     const key = randomUUID();
     const post = (text: string) =>
-      app.visitor.post(`/api/scale-feeds/${key}`).set('content-type', 'text/plain').send(text);
+      app.visitor.post(`/api/instrument-feeds/${key}`).set('content-type', 'text/plain').send(text);
     await post('12.3').expect(404);
 
     const leaving = new AbortController();
-    const listening = await fetch(`${app.url}/api/scale-feeds/${key}`, {
+    const listening = await fetch(`${app.url}/api/instrument-feeds/${key}`, {
       headers: { cookie: cookieOf(app.barista) },
       signal: leaving.signal,
     });
@@ -159,13 +193,17 @@ describe('the feed of a do-it-yourself scale', () => {
     while (!heard.includes('"batteryPercent"')) heard += (await reader.read()).value ?? '';
     expect(heard).toContain('data: {"massG":12.3}');
     expect(heard).toContain('data: {"massG":14,"batteryPercent":60}');
+    await post('{"kettleC": 93.5}\n{"tdsPercent": 1.34, "sampleC": 22}').expect(200);
+    while (!heard.includes('sampleC')) heard += (await reader.read()).value ?? '';
+    expect(heard).toContain('data: {"kettleC":93.5}');
+    expect(heard).toContain('data: {"tdsPercent":1.34,"sampleC":22}');
     expect(problemOf(await post('12.3\nready')).errors).toMatchObject([{ field: 'line.2' }]);
     leaving.abort();
     await expect.poll(async () => (await post('12.3')).status).toBe(404);
   });
 
   it('lets nobody listen without a session', async () => {
-    await app.visitor.get(`/api/scale-feeds/${randomUUID()}`).expect(401);
+    await app.visitor.get(`/api/instrument-feeds/${randomUUID()}`).expect(401);
   });
 });
 

@@ -194,7 +194,10 @@ describe('the starting recipe looked at first', () => {
       .body as RecipeView;
     expect(kept.versions).toMatchObject([{ plan: scaled, note: 'Scaled from a cone', reasons: null }]);
     const reversed = { tdsLowPercent: 1.4, tdsHighPercent: 1.2, yieldLowPercent: 18, yieldHighPercent: 20 };
-    const aimless = await app.barista.post(`/api/lots/${lot.id}/recipes`).send({ ...asked, aim: reversed }).expect(422);
+    const aimless = await app.barista
+      .post(`/api/lots/${lot.id}/recipes`)
+      .send({ ...asked, aim: reversed })
+      .expect(422);
     expect((aimless.body as Problem).errors[0]?.field).toBe('aim.tdsHighPercent');
     const drainedTooSoon = { ...asked, plan: { ...scaled, drawdownS: 31 } };
     const refused = await app.barista.post(`/api/lots/${lot.id}/recipes`).send(drainedTooSoon).expect(422);

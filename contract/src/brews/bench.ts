@@ -1,22 +1,9 @@
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, IsArray, IsBoolean, ValidateIf, ValidateNested } from 'class-validator';
-import type { Trace } from '@vendu/core';
+import { BENCH_EVENTS, type BenchEvent, type BenchEventKind, type Trace } from '@vendu/core';
 import { NumberBetween, OneOf, TextUpTo } from '../validation/decorators.js';
 
 const isGiven = (_: object, value: unknown) => value !== null && value !== undefined;
-
-/** What may happen during a brew beside its steps. */
-export const BENCH_EVENTS = ['agitated', 'cup-changed', 'kettle-read', 'totals-moved', 'scale-lost'] as const;
-export type BenchEventKind = (typeof BENCH_EVENTS)[number];
-
-/** Something that happened during a brew, on its clock. */
-export interface BenchEvent {
-  kind: BenchEventKind;
-  atS: number;
-  /** C at the kettle, g by which totals moved; `null` where it has none. */
-  figure: number | null;
-  text: string;
-}
 
 export class BenchEventDto implements BenchEvent {
   @OneOf({ label: 'What happened', values: BENCH_EVENTS })

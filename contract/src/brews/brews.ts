@@ -9,15 +9,18 @@ import {
   ValidateNested,
 } from 'class-validator';
 import {
+  READING_SOURCES,
   VERDICTS,
+  type BenchEvent,
   type BrewPlan,
   type BrewResult,
   type Intensity,
+  type ReadingSource,
   type StepDone,
   type TastingStage,
   type Verdict,
 } from '@vendu/core';
-import { BenchEventDto, TraceDto, type BenchEvent, type BrewKitNames, type FractionDto } from './bench.js';
+import { BenchEventDto, TraceDto, type BrewKitNames, type FractionDto } from './bench.js';
 import { NumberBetween, OneOf, TextUpTo } from '../validation/decorators.js';
 
 const isGiven = (_: object, value: unknown) => value !== null && value !== undefined;
@@ -72,6 +75,10 @@ export class PutBrewDto {
   @TextUpTo({ label: 'Scale', max: 120 })
   scale: string = '';
 
+  /** The scale was a stand-in. */
+  @IsBoolean({ message: 'Simulated must be yes or no.' })
+  isSimulated: boolean = false;
+
   @TextUpTo({ label: 'Notes', max: 2000 })
   note: string = '';
 }
@@ -113,6 +120,9 @@ export class NewReadingDto {
   @ValidateIf(isGiven)
   @NumberBetween({ label: 'Sample', unit: '°C', min: 0, max: 100 })
   sampleC: number | null = null;
+
+  @OneOf({ label: 'Source', values: READING_SOURCES })
+  source: ReadingSource = 'typed';
 }
 
 function intensity(label: string): PropertyDecorator {
@@ -156,6 +166,7 @@ export interface ReadingView {
   id: number;
   tdsPercent: number;
   sampleC: number | null;
+  source: ReadingSource;
 }
 
 export interface TastingView {
@@ -185,12 +196,15 @@ export interface BrewListItem {
   startedAt: string;
   plan: BrewPlan;
   steps: StepDone[];
+  events: BenchEvent[];
   doseG: number;
   waterG: number;
   beverageG: number | null;
   result: BrewResult | null;
   verdict: Verdict | null;
   isSetAside: boolean;
+  /** A stand-in poured or read it. */
+  isSimulated: boolean;
   roastAgeDays: number;
 }
 
@@ -206,7 +220,6 @@ export interface BrewView extends BrewListItem {
   verdictReason: string;
   /** With what it was made; `null` in records older than this. */
   kit: BrewKitNames | null;
-  events: BenchEvent[];
   hasTrace: boolean;
   fractions: (FractionDto & { place: number })[];
   readings: ReadingView[];

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { planWaterG, runningTotalsG } from '../plan/plan.js';
+import { planWaterG, pourKettlesC, runningTotalsG } from '../plan/plan.js';
 import { planFaults } from '../plan/planFaults.js';
 import { valueOf } from '../result.js';
 import { PLAN as plan } from '../testing/brews.js';
@@ -63,15 +63,15 @@ describe('a pour that missed its total', () => {
 
 describe('the plan as the brew is going', () => {
   it('is the plan while nothing was done', () => {
-    expect(planAsGoing({ plan, done: [], poured: {} })).toEqual(plan);
+    expect(planAsGoing({ plan, done: [], events: [] })).toEqual(plan);
   });
 
   it('has late pours late, misses taken up by the next, and swirls left out gone', () => {
     const swirl = benchSteps(plan).findIndex((step) => step.kind === 'agitate');
     const going = planAsGoing({
       plan,
-      done: [done(0, 0), done(swirl, 9, true), done(stepOf(2), 52)],
-      poured: { 1: (totals[0] ?? 0) + 6 },
+      done: [{ ...done(0, 0), totalG: (totals[0] ?? 0) + 6 }, done(swirl, 9, true), done(stepOf(2), 52)],
+      events: [],
     });
     expect(going.pours[0]).toMatchObject({ amountG: (totals[0] ?? 0) + 6, agitation: 'none' });
     expect(going.pours[1]).toMatchObject({ startS: 52, amountG: (plan.pours[1]?.amountG ?? 0) - 6 });
@@ -80,9 +80,20 @@ describe('the plan as the brew is going', () => {
   });
 
   it('never lets pours run into each other, however late one is', () => {
-    const going = planAsGoing({ plan, done: [done(0, 0), done(stepOf(2), 95)], poured: {} });
+    const going = planAsGoing({ plan, done: [done(0, 0), done(stepOf(2), 95)], events: [] });
     expect(planFaults({ plan: { ...going, drawdownS: 600 } })).toEqual([]);
     expect(going.pours[2]?.startS).toBeGreaterThan(95);
+  });
+
+  it('has the water as hot as it was read for the pour that began nearest', () => {
+    const read = (atS: number, figure: number) => ({ kind: 'kettle-read' as const, atS, figure, text: '' });
+    const going = planAsGoing({
+      plan,
+      done: [done(0, 0), done(stepOf(2), 44)],
+      events: [read(0, 91), read(43.6, 90), read(44, 89.5)],
+    });
+    expect(going.pours.map(({ kettleC }) => kettleC)).toEqual([91, 89.5, undefined]);
+    expect(pourKettlesC(going)).toEqual([91, 89.5, 89.5]);
   });
 });
 

@@ -1,5 +1,6 @@
 import { runningTotalsG, roundToTenth, type BrewPlan, type Pour } from '../plan/plan.js';
 import { staircase, staircaseTotalG } from '../plan/staircase.js';
+import { kettleReadsC, type BenchEvent } from './benchEvents.js';
 import { benchSteps } from './benchSteps.js';
 import type { StepDone } from './planAgainstActual.js';
 
@@ -80,18 +81,16 @@ export function withTotalsMoved(
 
 /**
  * The plan as the brew is really going: what was done stands, what is to come keeps its totals and its distance.
- * This is what the live forecast brews.
- *
- * @param poured - totals that the scale or the barista told after a pour, g, by pour number
+ * The kettle is as hot as it was read, until it is read again or the plan sets it anew.
  */
 export function planAsGoing({
   plan,
   done,
-  poured,
+  events,
 }: {
   plan: BrewPlan;
   done: readonly StepDone[];
-  poured: Readonly<Record<number, number>>;
+  events: readonly BenchEvent[];
 }): BrewPlan {
   const steps = benchSteps(plan);
   const totals = runningTotalsG(plan);
@@ -101,17 +100,31 @@ export function planAsGoing({
       return skipped && step?.kind === 'agitate' ? [step.pourNumber] : [];
     }),
   );
+  const marks = plan.pours.map((_, index) => {
+    const stepIndex = steps.findIndex((step) => step.kind === 'pour' && step.pourNumber === index + 1);
+    return done.find((each) => each.stepIndex === stepIndex && !each.skipped);
+  });
+  const readsC = kettleReadsC(
+    events,
+    marks.map((mark) => mark?.atS ?? null),
+  );
   let beforeG = 0;
   let freeS = 0;
   const pours = plan.pours.map((pour, index): Pour => {
-    const stepIndex = steps.findIndex((step) => step.kind === 'pour' && step.pourNumber === index + 1);
-    const mark = done.find((each) => each.stepIndex === stepIndex && !each.skipped);
-    const totalG = poured[index + 1] ?? totals[index] ?? beforeG;
+    const mark = marks[index];
+    const totalG = mark?.totalG ?? totals[index] ?? beforeG;
+    const readC = readsC[index] ?? null;
     const amountG = Math.max(1, roundToTenth(totalG - beforeG));
     const startS = Math.max(freeS, mark?.atS ?? pour.startS);
     beforeG = Math.max(beforeG + 1, totalG);
     freeS = startS + amountG / Math.max(SLOWEST_GPS, pour.flowGps);
-    return { ...pour, startS, amountG, agitation: left.has(index + 1) ? 'none' : pour.agitation };
+    return {
+      ...pour,
+      startS,
+      amountG,
+      agitation: left.has(index + 1) ? 'none' : pour.agitation,
+      ...(readC === null ? {} : { kettleC: readC }),
+    };
   });
   return { ...plan, pours };
 }

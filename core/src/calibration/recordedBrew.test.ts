@@ -11,6 +11,7 @@ const record = {
       agitation: index === 0 ? ('swirl' as const) : ('none' as const),
     })),
   },
+  events: [],
   doseG: PLAN.doseG,
   beverageG: 220,
   tdsPercent: 1.35,

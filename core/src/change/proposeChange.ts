@@ -7,6 +7,7 @@ import { firstOutOfRange, type Range } from '../input/ranges.js';
 import type { BrewPlan } from '../plan/plan.js';
 import { planFaults } from '../plan/planFaults.js';
 import { failure, success, type Failure, type Result } from '../result.js';
+import { formatSigned } from '../quantity/signed.js';
 import { USUAL_SCHOOLS, type Schools } from '../schools/schools.js';
 import { boilingPointC } from '../water/boilingPoint.js';
 import type { Finding } from './findings.js';
@@ -186,7 +187,7 @@ function proposed(
     yieldPercent: forecast.yieldPercent.value - asItIs.forecast.yieldPercent.value,
     drawdownS: forecast.drawdownS.value - asItIs.forecast.drawdownS.value,
   };
-  const byModel = `the model, ${forecast.isRough ? 'not yet calibrated on this lot' : 'calibrated on this lot'}, expects ${signed(effect.tdsPercent, 2)} % strength, ${signed(effect.yieldPercent, 1)} points of yield and ${signed(effect.drawdownS, 0)} s`;
+  const byModel = `the model, ${forecast.isRough ? 'not yet calibrated on this lot' : 'calibrated on this lot'}, expects ${formatSigned(effect.tdsPercent, 2)} % strength, ${formatSigned(effect.yieldPercent, 1)} points of yield and ${formatSigned(effect.drawdownS, 0)} s`;
   return {
     kind: moves.length > 1 ? 'two-variable' : 'one-variable',
     moves,
@@ -210,8 +211,4 @@ function proposed(
 
 function lastEndS({ pours }: BrewPlan): number {
   return Math.ceil(Math.max(...pours.map(({ startS, amountG, flowGps }) => startS + amountG / flowGps))) + 1;
-}
-
-function signed(value: number, digits: number): string {
-  return `${value < 0 ? '−' : '+'}${Math.abs(value).toFixed(digits)}`;
 }

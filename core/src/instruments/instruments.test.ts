@@ -1,11 +1,12 @@
 import fc from 'fast-check';
-import { linearRegression } from 'simple-statistics';
+import { linearRegression, standardDeviation } from 'simple-statistics';
 import { describe, expect, it } from 'vitest';
 import { valueOf } from '../result.js';
 import { HANDS } from './hands.js';
-import { parseScaleLine } from './scaleLine.js';
+import { parseInstrumentLine } from './instrumentLine.js';
 import { simulatedRefractometer, USUAL_REFRACTOMETER } from './simulatedRefractometer.js';
 import { QUIET_BENCH, simulatedScale } from './simulatedScale.js';
+import { simulatedThermometer } from './simulatedThermometer.js';
 import { flowAtGps, massAtG, traceFault, traceGaps, type Trace } from './trace.js';
 
 /** Readings ten times a second, as the bench takes them. */
@@ -21,34 +22,46 @@ function recorded(scale: ReturnType<typeof simulatedScale>, fromS: number, toS: 
   return { atMs, massG };
 }
 
-describe('a line of the mass feed', () => {
+describe('a line of an instrument', () => {
   it.each([
     ['123.4', { massG: 123.4 }],
     ['  -0.2 g ', { massG: -0.2 }],
     ['123,4', { massG: 123.4 }],
     ['+ 12 G', { massG: 12 }],
     ['{"g": 61.2, "batteryPercent": 40, "name": "x"}', { massG: 61.2, batteryPercent: 40 }],
+    ['{"kettleC": 93.5}', { kettleC: 93.5 }],
+    ['{"tdsPercent": 1.34, "sampleC": 22}', { tdsPercent: 1.34, sampleC: 22 }],
+    ['{"g": 12, "kettleC": 91.2}', { massG: 12, kettleC: 91.2 }],
   ])('reads %j', (line, reading) => {
-    expect(valueOf(parseScaleLine(line))).toEqual(reading);
+    expect(valueOf(parseInstrumentLine(line))).toEqual(reading);
   });
 
-  it.each(['', 'ST,GS,+ 12.3', '{"g": "12"}', '{"mass": 12}', '{', '[1]', 'null', '12.3.4', 'NaN'])(
-    'does not take %j for a reading',
-    (line) => {
-      expect(parseScaleLine(line)).toMatchObject({ ok: false, reason: 'no-reading' });
-    },
-  );
+  it.each([
+    '',
+    'ST,GS,+ 12.3',
+    '{"g": "12"}',
+    '{"mass": 12}',
+    '{"sampleC": 22}',
+    '{',
+    '[1]',
+    'null',
+    '12.3.4',
+    'NaN',
+  ])('does not take %j for a reading', (line) => {
+    expect(parseInstrumentLine(line)).toMatchObject({ ok: false, reason: 'no-reading' });
+  });
 
   it('names what is outside', () => {
-    expect(parseScaleLine('20000')).toMatchObject({ reason: 'out-of-range', field: 'g' });
-    expect(parseScaleLine('{"g":1,"batteryPercent":140}')).toMatchObject({ field: 'batteryPercent' });
+    expect(parseInstrumentLine('20000')).toMatchObject({ reason: 'out-of-range', field: 'g' });
+    expect(parseInstrumentLine('{"g":1,"batteryPercent":140}')).toMatchObject({ field: 'batteryPercent' });
+    expect(parseInstrumentLine('{"kettleC":203}')).toMatchObject({ field: 'kettleC' });
   });
 
   it('answers any text at all', () => {
     fc.assert(
       fc.property(fc.string(), (line) => {
-        const read = parseScaleLine(line);
-        if (read.ok) expect(Number.isFinite(read.value.massG)).toBe(true);
+        const read = parseInstrumentLine(line);
+        if (read.ok) expect(Object.values(read.value).every(Number.isFinite)).toBe(true);
       }),
     );
   });
@@ -84,6 +97,36 @@ describe('a trace', () => {
     expect(traceFault({ atMs: [0], massG: [] })).toMatchObject({ reason: 'uneven' });
     expect(traceFault({ atMs: [0, 0], massG: [0, 1] })).toMatchObject({ reason: 'not-rising' });
     expect(traceFault({ atMs: [0, 1], massG: [0, NaN] })).toMatchObject({ field: 'trace.massG.1' });
+  });
+});
+
+describe('the simulated kettle', () => {
+  const kettle = () => simulatedThermometer({ setC: 94, roomC: 21, seed: 5, faults: { offC: 0, noiseC: 0 } });
+
+  it('holds what was set while it stands on its base', () => {
+    const standing = kettle();
+    const reads = Array.from({ length: 300 }, (_, atS) => standing.read(atS));
+    expect(Math.min(...reads.slice(30))).toBeGreaterThan(93);
+    expect(Math.max(...reads)).toBeLessThan(94.6);
+  });
+
+  it('falls from 94 to 90 or 91 over a minute and a half off its base, and comes back', () => {
+    // Common practice: an open lid lets 94 fall to 90-91 over a minute or two.
+    const lifted = kettle();
+    lifted.lift({ atS: 10, forS: 90 });
+    expect(lifted.read(100)).toBeGreaterThan(90);
+    expect(lifted.read(100)).toBeLessThan(91.5);
+    expect(lifted.read(130)).toBeGreaterThan(93);
+  });
+
+  it('is read with the error of its probe, the same for the same seed', () => {
+    const reads = (seed: number) => {
+      const probe = simulatedThermometer({ setC: 94, roomC: 21, seed });
+      return Array.from({ length: 50 }, (_, atS) => probe.read(atS));
+    };
+    expect(reads(1)).toEqual(reads(1));
+    expect(reads(1)).not.toEqual(reads(2));
+    expect(standardDeviation(reads(3).slice(0, 5))).toBeGreaterThan(0.01);
   });
 });
 

@@ -1,7 +1,7 @@
 import { roundToTenth } from '../plan/plan.js';
 import { normalDraw, seededRandom } from '../random/seededRandom.js';
 import type { Hand } from './hands.js';
-import type { ScaleReading } from './scaleLine.js';
+import type { ScaleReading } from './instrumentLine.js';
 
 export interface ScaleFaults {
   /** Standard deviation of a reading, g (assumed: that of a bench scale on a quiet bench). */

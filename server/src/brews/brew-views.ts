@@ -48,12 +48,14 @@ export function brewListItem(brew: BrewModel, number: number): BrewListItem {
     startedAt: brew.startedAt.toISOString(),
     plan: brew.plan,
     steps: brew.steps,
+    events: brew.events ?? [],
     doseG: brewDose(brew).doseG,
     waterG: brewWater(brew).waterG,
     beverageG: brew.beverageG,
     result: resultOf(brew),
     verdict: brew.verdict,
     isSetAside: brew.setAsideAt !== null,
+    isSimulated: brew.isSimulated || brew.readings.some(({ source }) => source === 'simulated'),
     roastAgeDays: roastAgeAtBrew(brew),
   };
 }

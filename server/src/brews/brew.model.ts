@@ -1,7 +1,7 @@
 import { BelongsTo, Column, DataType, HasMany, HasOne, Model, Table } from 'sequelize-typescript';
 import type { NonAttribute } from 'sequelize';
-import type { BrewPlan, StepDone, Verdict } from '@vendu/core';
-import type { BenchEvent, BrewKitNames } from '@vendu/contract';
+import type { BenchEvent, BrewPlan, StepDone, Verdict } from '@vendu/core';
+import type { BrewKitNames } from '@vendu/contract';
 import { RoastBatchModel } from '../lots/roast-batch.model.js';
 import { PersonModel } from '../people/person.model.js';
 import { RecipeVersionModel } from '../recipes/recipe-version.model.js';
@@ -25,6 +25,8 @@ export class BrewModel extends Model {
   @Column(DataType.JSON) declare plan: BrewPlan;
   @Column(DataType.JSON) declare steps: StepDone[];
   @Column(DataType.JSON) declare kit: BrewKitNames | null;
+  /** Its water was poured by a stand-in. */
+  @Column(DataType.BOOLEAN) declare isSimulated: boolean;
   @Column(DataType.JSON) declare events: BenchEvent[] | null;
   @DecimalColumn(6, 1) declare doseG: number | null;
   @DecimalColumn(6, 1) declare waterG: number | null;

@@ -70,13 +70,13 @@ export class BrewsService {
       note: row.note,
       verdictReason: row.verdictReason,
       kit: row.kit,
-      events: row.events ?? [],
       hasTrace: row.trace !== null,
       fractions: row.fractions.map(fractionView).sort((a, b) => a.place - b.place),
       readings: row.readings.map((reading) => ({
         id: reading.id,
         tdsPercent: reading.tdsPercent,
         sampleC: reading.sampleC,
+        source: reading.source,
       })),
       tastings: row.tastings.map(({ stage, notes, intensities, taster }) => ({
         stage,
@@ -162,13 +162,13 @@ export class BrewsService {
 
   async addReading(
     id: number,
-    { tdsPercent, sampleC }: NewReadingDto,
+    { tdsPercent, sampleC, source }: NewReadingDto,
     person: PersonModel,
   ): Promise<BrewView> {
     await this.row(id);
     const fault = readingFault({ tdsPercent });
     if (fault) throw invalidField({ field: 'tdsPercent', message: fault.message, allowed: fault.allowed });
-    await ReadingModel.create({ brewId: id, tdsPercent, sampleC, readBy: person.id });
+    await ReadingModel.create({ brewId: id, tdsPercent, sampleC, source, readBy: person.id });
     return this.read(id);
   }
 

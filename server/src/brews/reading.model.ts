@@ -1,4 +1,5 @@
 import { Column, DataType, Model, Table } from 'sequelize-typescript';
+import type { ReadingSource } from '@vendu/core';
 import { DecimalColumn } from '../database/decimal-column.js';
 
 @Table({ tableName: 'readings', updatedAt: false })
@@ -8,6 +9,7 @@ export class ReadingModel extends Model {
   @DecimalColumn(5, 3) declare tdsPercent: number;
   /** Of the sample when it was read, C; `null` where nobody said. */
   @DecimalColumn(4, 1) declare sampleC: number | null;
+  @Column(DataType.STRING) declare source: ReadingSource;
   @Column(DataType.INTEGER) declare readBy: number;
   @Column(DataType.DATE) declare removedAt: Date | null;
 }

@@ -54,6 +54,7 @@ export class StoreBrewService {
           startedAt: new Date(brew.startedAt),
           plan: version.plan,
           steps: brew.steps,
+          isSimulated: brew.isSimulated,
           events: brew.events.map((event) => ({ ...event })),
           kit: kitNames(recipe, version, brew.scale),
           note: brew.note,

@@ -9,14 +9,14 @@ const MOST_BREWS = 8;
 /** Core's `calibrateLot`, on whichever thread. */
 type Calibrate = (input: Parameters<typeof calibrateLot>[0]) => Promise<ReturnType<typeof calibrateLot>>;
 
-/** What a lot's measured brews say of it; `null` where none was measured. */
+/** What a lot's measured brews say of it; `null` where none was measured. What a stand-in gave is no evidence. */
 async function evidenceOf(
   brews: readonly BrewListItem[],
   kit: BrewKit,
   calibrate: Calibrate,
 ): Promise<LotEvidence | null> {
   const measured = brews
-    .filter(({ result, isSetAside }) => result !== null && !isSetAside)
+    .filter(({ result, isSetAside, isSimulated }) => result !== null && !isSetAside && !isSimulated)
     .slice(-MOST_BREWS)
     .map((brew) => recordedBrew({ ...brew, tdsPercent: brew.result?.strength.meanPercent ?? null }, kit));
   if (measured.length === 0) return null;

@@ -199,6 +199,58 @@ describe('the bench running', () => {
   });
 });
 
+describe('what the bed shows', () => {
+  it('is written down by a key at its moment, and taken back by another', () => {
+    const { store } = startedBench();
+    vi.setSystemTime(START.getTime() + 31_400);
+    fireEvent.keyDown(document.body, { key: 'b' });
+    expect(benchBrew(store)?.events).toEqual([{ kind: 'bed-shows', atS: 31.4, figure: null, text: '' }]);
+    expect(screen.getByText(/bed showed at/).textContent).toContain('31 s');
+    vi.setSystemTime(START.getTime() + 38_000);
+    fireEvent.keyDown(document.body, { key: 'h' });
+    expect(benchBrew(store)?.events.map(({ kind }) => kind)).toEqual(['bed-shows', 'water-stands']);
+    fireEvent.keyDown(document.body, { key: 'u' });
+    expect(benchBrew(store)?.events).toHaveLength(1);
+  });
+
+  it('is nothing to say before the water runs', () => {
+    const { store } = laidOutBench();
+    fireEvent.keyDown(document.body, { key: 'b' });
+    expect(benchBrew(store)?.events).toEqual([]);
+    expect(screen.queryByRole('button', { name: /Bed shows/ })).toBeNull();
+  });
+});
+
+describe('a thermometer in the kettle', () => {
+  const pass = (ms: number) =>
+    act(() => {
+      vi.advanceTimersByTime(ms);
+    });
+
+  it('is shown, and written down for each pour as it begins', () => {
+    const { store } = laidOutBench();
+    fireEvent.change(screen.getByLabelText('Kettle is read by'), { target: { value: 'simulated' } });
+    pass(3000);
+    expect(screen.getByText('°C kettle')).toBeTruthy();
+    fireEvent.keyDown(document.body, { key: ' ' });
+    const [read] = benchBrew(store)?.events ?? [];
+    expect(read).toMatchObject({ kind: 'kettle-read', atS: 0, text: 'Simulated thermometer' });
+    expect(Math.abs((read?.figure ?? 0) - PLAN.kettleC)).toBeLessThan(1.5);
+    pass(20_000);
+    expect(benchBrew(store)?.events).toHaveLength(1);
+  });
+
+  it('writes nothing down where it has said nothing yet, or where nobody reads it', () => {
+    const { store } = laidOutBench();
+    fireEvent.change(screen.getByLabelText('Kettle is read by'), { target: { value: 'simulated' } });
+    fireEvent.keyDown(document.body, { key: ' ' });
+    expect(benchBrew(store)?.events).toEqual([]);
+    pass(2000);
+    fireEvent.change(screen.getByLabelText('Kettle is read by'), { target: { value: 'none' } });
+    expect(screen.queryByText('°C kettle')).toBeNull();
+  });
+});
+
 describe('the bench when it is drained', () => {
   function drain() {
     const rendered = startedBench();

@@ -1,6 +1,12 @@
 import { useRef } from 'react';
-import { benchMoment, benchSteps, markedTimesS, type BenchStep } from '@vendu/core';
-import type { BenchEvent } from '@vendu/contract';
+import {
+  ADDED_AGITATION,
+  benchMoment,
+  benchSteps,
+  markedTimesS,
+  type BenchEventKind,
+  type BenchStep,
+} from '@vendu/core';
 import { useAppDispatch } from '../app/store';
 import { useShortcut } from '../ui/useShortcut';
 import { BenchButton } from './BenchButton';
@@ -48,7 +54,7 @@ export function BenchFooter({ brew, isDark, onDark, isMuted, onMuted, onDone }: 
     }
     onDone(`${stepWords(next).doing} ${skipped ? 'left out' : 'marked'}`);
   }
-  function note(kind: BenchEvent['kind'], words: string) {
+  function note(kind: BenchEventKind, words: string) {
     const atS = benchMoment({ run, steps, nowMs: Date.now() }).elapsedS;
     const figure = kind === 'cup-changed' ? (benchScaleOf(key)?.snapshot().massG ?? null) : null;
     dispatch(eventNoted({ key, event: { kind, atS: Math.round(atS * 10) / 10, figure, text: words } }));
@@ -68,8 +74,8 @@ export function BenchFooter({ brew, isDark, onDark, isMuted, onMuted, onDone }: 
   useShortcut('s', canSkip ? () => goOn(true) : null);
   useShortcut('u', undo);
   useShortcut('f', isRunning ? () => note('cup-changed', 'Cup changed') : null);
-  useShortcut('w', isRunning ? () => note('agitated', 'Swirl') : null);
-  useShortcut('t', isRunning ? () => note('agitated', 'Stir') : null);
+  useShortcut('w', isRunning ? () => note('agitated', ADDED_AGITATION.swirl) : null);
+  useShortcut('t', isRunning ? () => note('agitated', ADDED_AGITATION.stir) : null);
   useShortcut('l', canLift ? lift : null);
   useShortcut('n', () => noteField.current?.focus());
   useShortcut('d', onDark);
@@ -94,10 +100,10 @@ export function BenchFooter({ brew, isDark, onDark, isMuted, onMuted, onDone }: 
           <BenchButton shortcut="F" onClick={() => note('cup-changed', 'Cup changed')}>
             Next cup
           </BenchButton>
-          <BenchButton shortcut="W" onClick={() => note('agitated', 'Swirl')}>
+          <BenchButton shortcut="W" onClick={() => note('agitated', ADDED_AGITATION.swirl)}>
             Swirled
           </BenchButton>
-          <BenchButton shortcut="T" onClick={() => note('agitated', 'Stir')}>
+          <BenchButton shortcut="T" onClick={() => note('agitated', ADDED_AGITATION.stir)}>
             Stirred
           </BenchButton>
           <BenchButton shortcut="L" disabled={!canLift} onClick={lift}>
@@ -134,10 +140,13 @@ function doingOf(step: BenchStep): string {
   return stepWords(step).doing;
 }
 
+/** What a key wrote down, and a key may take back. */
+const BY_HAND: readonly BenchEventKind[] = ['cup-changed', 'agitated', 'bed-shows', 'water-stands'];
+
 /** Takes back what was marked last, a step or something beside the steps. */
 function undoOf({ key, run, events }: BenchBrew) {
   const lastMarkS = markedTimesS(run).at(-1)?.atS ?? 0;
-  const lastEvent = events.findLastIndex(({ kind }) => kind === 'cup-changed' || kind === 'agitated');
+  const lastEvent = events.findLastIndex(({ kind }) => BY_HAND.includes(kind));
   const isEventLater = lastEvent >= 0 && (events[lastEvent]?.atS ?? 0) >= lastMarkS;
   return isEventLater ? eventTakenBack({ key, index: lastEvent }) : markUndone({ key });
 }

@@ -2,19 +2,22 @@ import { formatClock, formatRatio, planRatio } from '@vendu/core';
 import { FittedStaircase } from '../staircase/FittedStaircase';
 import { classes } from '../ui/classes';
 import type { BenchBrew } from './benchSlice';
+import { BedSeenButtons } from './BedSeenButtons';
 import { CupSelect } from './CupSelect';
 import { DrainWatch } from './DrainWatch';
 import { Finish } from './Finish';
 import { Instruction } from './Instruction';
+import { InstrumentSelects } from './InstrumentSelects';
+import { KettleReadout } from './KettleReadout';
 import { MissOffer } from './MissOffer';
 import { Preparation } from './Preparation';
 import { SafetyLine } from './SafetyLine';
 import { ScaleReadout } from './ScaleReadout';
-import { ScaleSelect } from './ScaleSelect';
 import { StepList } from './StepList';
 import { useAnnouncer } from './useAnnouncer';
 import { useBenchBrew } from './useBenchBrew';
 import { useDrainForecast } from './useDrainForecast';
+import { useKettle } from './useKettle';
 
 /** The flash begins this long before a step is due, s. */
 const FLASH_AHEAD_S = 3;
@@ -33,6 +36,7 @@ export function BenchPanel({ brew, isActive, isCompact, isMuted }: BenchPanelPro
   const bench = useBenchBrew(brew);
   const { plan, moment, done, isStarted, correction } = bench;
   const expected = useDrainForecast(brew, plan, done);
+  const kettle = useKettle(brew, plan, done);
   useAnnouncer({ dueInS: moment.dueInS, stepIndex: brew.run.marks.length, isMuted });
   const isFlashing = moment.dueInS !== null && moment.dueInS <= FLASH_AHEAD_S && moment.phase === 'running';
   return (
@@ -75,6 +79,7 @@ export function BenchPanel({ brew, isActive, isCompact, isMuted }: BenchPanelPro
             {formatClock(moment.elapsedS)}
           </div>
           {isCompact && <ScaleReadout bench={bench} />}
+          {isCompact && <KettleReadout kettle={kettle} plan={plan} next={moment.next} />}
         </div>
         {moment.phase === 'done' ? (
           <Finish brew={brew} done={done} />
@@ -104,15 +109,21 @@ export function BenchPanel({ brew, isActive, isCompact, isMuted }: BenchPanelPro
           nowS={moment.phase === 'running' ? moment.elapsedS : undefined}
           label="The plan as a staircase, with what was poured drawn over it"
         />
-        {!isCompact && <ScaleReadout bench={bench} />}
+        {!isCompact && (
+          <div className="flex flex-wrap items-baseline gap-x-7 gap-y-1">
+            <ScaleReadout bench={bench} />
+            <KettleReadout kettle={kettle} plan={plan} next={moment.next} />
+          </div>
+        )}
         {moment.phase !== 'done' && <DrainWatch plan={plan} expected={expected} elapsedS={moment.elapsedS} />}
+        {moment.phase === 'running' && <BedSeenButtons brew={brew} isActive={isActive} />}
         {isStarted ? (
           !isCompact && <StepList brew={brew} plan={plan} done={done} />
         ) : (
           <Preparation brew={brew} isActive={isActive} />
         )}
         <div className="mt-auto flex flex-wrap items-center gap-x-6 gap-y-1">
-          <ScaleSelect brew={brew} />
+          <InstrumentSelects brew={brew} />
           <CupSelect brew={brew} />
           <SafetyLine brew={brew} />
         </div>

@@ -37,6 +37,7 @@ export function Finish({ brew, done }: { brew: BenchBrew; done: readonly StepDon
         events: [...brew.events, ...brew.moved.map((move) => movedEvent(move, done))],
         trace: to === 0 ? null : { atMs: trace.atMs.slice(0, to), massG: trace.massG.slice(0, to) },
         scale: benchScaleOf(brew.key)?.source.name ?? '',
+        isSimulated: brew.scale.kind === 'simulated',
         note: brew.note,
       },
     });

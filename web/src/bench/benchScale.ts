@@ -1,5 +1,5 @@
 import { GAP_MS, type ScaleReading, type Trace } from '@vendu/core';
-import type { ScaleSource } from '../instruments/scaleSource';
+import type { ScaleSource } from '../instruments/sources';
 import { keepPiece } from './traceStore';
 
 type ScaleStatus = 'waiting' | 'reading' | 'silent';

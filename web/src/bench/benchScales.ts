@@ -1,9 +1,9 @@
 import { useEffect, useSyncExternalStore } from 'react';
 import type { Trace } from '@vendu/core';
 import type { ScaleChoice } from '../instruments/scaleChoices';
-import type { ScaleSource } from '../instruments/scaleSource';
-import { feedScaleSource } from '../instruments/feedScaleSource';
-import { serialScaleSource } from '../instruments/serialScaleSource';
+import { scaleOf, type ScaleSource } from '../instruments/sources';
+import { feedSource } from '../instruments/feedSource';
+import { serialSource } from '../instruments/serialSource';
 import { simulatedScaleSource } from '../instruments/simulatedScaleSource';
 import { BenchScale, type ScaleView } from './benchScale';
 import { dropTrace, readTrace } from './traceStore';
@@ -23,9 +23,9 @@ function sourceOf(brewKey: string, choice: ScaleChoice, before: Trace): ScaleSou
     case 'none':
       return null;
     case 'serial':
-      return serialScaleSource();
+      return scaleOf(serialSource());
     case 'feed':
-      return feedScaleSource(brewKey);
+      return scaleOf(feedSource(brewKey));
     case 'simulated':
       return simulatedScaleSource({
         ...choice,
@@ -36,7 +36,7 @@ function sourceOf(brewKey: string, choice: ScaleChoice, before: Trace): ScaleSou
 }
 
 /** Each brew has its own hand; the same brew the same one. */
-function seedOf(brewKey: string): number {
+export function seedOf(brewKey: string): number {
   return Number.parseInt(brewKey.slice(0, 8), 16);
 }
 

@@ -8,15 +8,16 @@ import {
   withTotalsMoved,
   type AfterBrewClock,
   type AfterBrewTask,
+  type BenchEvent,
   type BenchRun,
   type BrewPlan,
   type CupRule,
   type PreparationTask,
   type StepDone,
 } from '@vendu/core';
-import type { BenchEvent } from '@vendu/contract';
 import type { BoardGround } from '../board/forecaster';
 import type { ScaleChoice } from '../instruments/scaleChoices';
+import type { ThermometerChoice } from '../instruments/thermometerChoices';
 
 /** A brew on the bench: its plan, what was marked, and what else was written down while it ran. */
 export interface BenchBrew {
@@ -47,6 +48,7 @@ export interface BenchBrew {
   prepared: PreparationTask[];
   events: BenchEvent[];
   scale: ScaleChoice;
+  thermometer: ThermometerChoice;
   cups: CupRule;
   note: string;
   /** Counts the changes, so that the server can tell the newer state. */
@@ -56,7 +58,7 @@ export interface BenchBrew {
 /** A version put on the bench, before its clock runs. */
 export type LaidOutBrew = Omit<
   BenchBrew,
-  'run' | 'totalsG' | 'moved' | 'answered' | 'prepared' | 'events' | 'cups' | 'note' | 'seq'
+  'run' | 'totalsG' | 'moved' | 'answered' | 'prepared' | 'events' | 'thermometer' | 'cups' | 'note' | 'seq'
 >;
 
 /** A brew that is stored and still wants its sample read and its cups tasted. */
@@ -120,6 +122,7 @@ export const benchSlice = createSlice({
         moved: [],
         answered: [],
         scale: before?.scale ?? payload.scale,
+        thermometer: before?.thermometer ?? 'none',
         prepared: before?.prepared ?? [],
         events: [],
         cups: before?.cups ?? { kind: 'none' },
@@ -163,6 +166,8 @@ export const benchSlice = createSlice({
       })),
     scaleChosen: (state: BenchState, { payload }: OfBrew<{ scale: ScaleChoice }>) =>
       changed(state, payload.key, () => ({ scale: payload.scale })),
+    thermometerChosen: (state: BenchState, { payload }: OfBrew<{ thermometer: ThermometerChoice }>) =>
+      changed(state, payload.key, () => ({ thermometer: payload.thermometer })),
     cupsPlanned: (state: BenchState, { payload }: OfBrew<{ cups: CupRule }>) =>
       changed(state, payload.key, () => ({ cups: payload.cups })),
     noteWritten: (state: BenchState, { payload }: OfBrew<{ note: string }>) =>
@@ -211,6 +216,7 @@ export const {
   eventNoted,
   eventTakenBack,
   scaleChosen,
+  thermometerChosen,
   cupsPlanned,
   noteWritten,
   brewCleared,
@@ -235,10 +241,15 @@ export function doneSteps({ run, totalsG }: Pick<BenchBrew, 'run' | 'totalsG'>):
   }));
 }
 
+const BY_HAND = { thermometer: 'none' } as const satisfies Partial<BenchBrew>;
+
 /** What was on this device's bench, as far as this version of the application can read it. */
 export function keptBench(kept: unknown): BenchState | null {
   const state = kept as Partial<BenchState> | null;
-  return Array.isArray(state?.brews) ? { ...initialState, ...state } : null;
+  if (!Array.isArray(state?.brews)) return null;
+  // Brews of before there were thermometers are read by hand.
+  const brews = state.brews.map((brew): BenchBrew => ({ ...BY_HAND, ...brew }));
+  return { ...initialState, ...state, brews };
 }
 
 function withTotal(

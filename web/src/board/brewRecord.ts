@@ -5,10 +5,19 @@ import type { BrewListItem } from '@vendu/contract';
 export function brewRecordOf({
   plan,
   steps,
+  events,
   doseG,
   beverageG,
   result,
   roastAgeDays,
 }: BrewListItem): BrewRecord {
-  return { plan, steps, doseG, beverageG, tdsPercent: result?.strength.meanPercent ?? null, roastAgeDays };
+  return {
+    plan,
+    steps,
+    events,
+    doseG,
+    beverageG,
+    tdsPercent: result?.strength.meanPercent ?? null,
+    roastAgeDays,
+  };
 }

@@ -1,4 +1,7 @@
 import {
+  bedSeenIn,
+  brewAsGoing,
+  brewOutcome,
   brewSlopes,
   calibrateLot,
   conditionsOfPlan,
@@ -8,13 +11,17 @@ import {
   proposeChange,
   recordedBrew,
   scalePlan,
+  type BenchEvent,
+  type BrewDone,
   type BrewKit,
+  type BrewOutcome,
   type BrewPlan,
   type BrewRecord,
   type BrewSlopes,
   type BrewWarning,
   type CalibratedForecast,
   type ChangeAdvice,
+  type Expected,
   type Finding,
   type Forgiveness,
   type Knowledge,
@@ -22,10 +29,13 @@ import {
   type Limits,
   type LotCalibration,
   type LotPrior,
+  type Measured,
   type Result,
   type ScaledPlan,
   type Schools,
+  type StepDone,
   type Targets,
+  withBedSeen,
 } from '@vendu/core';
 
 /** What the board has to know before it can forecast. */
@@ -121,6 +131,33 @@ export class Forecaster {
         knowledge: calibration.knowledge,
       },
     };
+  }
+
+  /** @returns when a brew under way will drain, from what was poured, read and seen so far */
+  drainOf({
+    plan,
+    done,
+    events,
+  }: {
+    plan: BrewPlan;
+    done: readonly StepDone[];
+    events: readonly BenchEvent[];
+  }): Result<Expected, string> {
+    const { kit, calibration, ...age } = this.learned();
+    const brew = brewAsGoing({ plan, steps: done, events, ...age }, kit);
+    const asLot = forecastBrew({ calibration, brew });
+    const seen = bedSeenIn(events);
+    if (!asLot.ok || seen.length === 0) {
+      return asLot.ok ? { ok: true, value: asLot.value.drawdownS } : asLot;
+    }
+    const asSeen = forecastBrew({ calibration: withBedSeen({ calibration, brew, seen }), brew });
+    return asSeen.ok ? { ok: true, value: asSeen.value.drawdownS } : asSeen;
+  }
+
+  /** @returns a brew beside its forecast, and why they differ */
+  outcome(done: BrewDone, measured: Measured): Result<BrewOutcome, string> {
+    const { kit, calibration } = this.learned();
+    return brewOutcome({ calibration, done, kit, measured });
   }
 
   /** @returns what to change next, best first; or why nothing can be said */

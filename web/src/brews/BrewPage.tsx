@@ -1,8 +1,6 @@
 import { Link, useParams } from 'react-router';
 import { troubleOf } from '../api/problem';
-import { ExtractionMap } from '../extractionMap/ExtractionMap';
 import { AdditionsNote } from '../lots/AdditionsNote';
-import { useKitQuery } from '../lots/lotsApi';
 import { Button, ButtonLink } from '../ui/Button';
 import { dayAndTimeOf } from '../ui/dates';
 import { Loading } from '../ui/Loading';
@@ -15,16 +13,13 @@ import { useBrewQuery, useSetAsideMutation } from './brewsApi';
 import { Cups, isSplit } from './Cups';
 import { DoneStaircase } from './DoneStaircase';
 import { DoneSteps } from './DoneSteps';
-import { ReadingsForm } from './ReadingsForm';
-import { ResultFigures } from './ResultFigures';
+import { Result } from './Result';
 import { TastingSheets } from './TastingSheets';
 import { VerdictForm } from './VerdictForm';
-import { WeighForm } from './WeighForm';
 
 export function BrewPage() {
   const id = Number(useParams()['brewId']);
   const { data: brew, error, isLoading, refetch } = useBrewQuery(id);
-  const { data: kit } = useKitQuery();
   const [setAside] = useSetAsideMutation();
   useScrollToHash(brew !== undefined);
   if (isLoading) return <Loading />;
@@ -64,6 +59,14 @@ export function BrewPage() {
         )}
         <ButtonLink to={`/recipes/${brew.recipeId}`}>To the recipe</ButtonLink>
       </header>
+      {brew.isSimulated && (
+        <div className="mb-5">
+          <Notice>
+            Poured or read by a stand-in, to try the bench: no measurement. It counts in this lot’s forecasts
+            until it is set aside, and never for other lots.
+          </Notice>
+        </div>
+      )}
       {brew.isSetAside && (
         <div className="mb-5">
           <Notice tone="alarm">
@@ -73,35 +76,7 @@ export function BrewPage() {
         </div>
       )}
 
-      <div className="grid gap-10 xl:grid-cols-[minmax(0,1fr)_480px]">
-        <div className="flex min-w-0 flex-col gap-8">
-          <section>
-            <h2 className="heading mb-4">Strength and yield</h2>
-            <ResultFigures brew={brew} />
-          </section>
-          <div className="grid gap-8 md:grid-cols-[3fr_2fr]">
-            <section>
-              <h2 className="heading mb-3">Weighed</h2>
-              <WeighForm key={id} brew={brew} />
-            </section>
-            <section id="readings">
-              <h2 className="heading mb-3">Refractometer</h2>
-              <ReadingsForm key={id} brew={brew} />
-            </section>
-          </div>
-        </div>
-        <section>
-          <h2 className="heading mb-2">Extraction map</h2>
-          {kit && (
-            <ExtractionMap
-              brews={[...brew.siblings, brew].sort((a, b) => a.number - b.number)}
-              currentId={brew.id}
-              window={kit.house.window}
-              height={300}
-            />
-          )}
-        </section>
-      </div>
+      <Result key={id} brew={brew} />
 
       <section id="tasting" className="mt-10">
         <h2 className="heading mb-4">Tasting</h2>

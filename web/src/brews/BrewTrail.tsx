@@ -34,6 +34,7 @@ export function BrewTrail({ brews }: { brews: readonly BrewListItem[] }) {
                 </Link>
                 <div className="caption">
                   {dayOf(brew.startedAt)}, {brew.brewedBy}, v{brew.versionNumber}
+                  {brew.isSimulated && ', simulated'}
                 </div>
               </td>
               <td className={CELL}>

@@ -1,5 +1,5 @@
-import { actualStaircase, formatDuration } from '@vendu/core';
-import type { BenchEventKind, BrewView } from '@vendu/contract';
+import { actualStaircase, formatDuration, type BenchEventKind } from '@vendu/core';
+import type { BrewView } from '@vendu/contract';
 import { traceLine } from '../bench/traceLine';
 import { FittedStaircase } from '../staircase/FittedStaircase';
 import { useTraceQuery } from './brewsApi';
@@ -8,6 +8,8 @@ const EVENT_WORDS: Record<BenchEventKind, string> = {
   agitated: '',
   'cup-changed': '',
   'kettle-read': 'kettle',
+  'bed-shows': 'the bed showed',
+  'water-stands': 'water stood',
   'totals-moved': 'totals moved',
   'scale-lost': 'scale fell silent',
 };

@@ -9,13 +9,22 @@ import { useKitQuery } from '../lots/lotsApi';
 import { Button } from '../ui/Button';
 import { QuantityField } from '../ui/QuantityField';
 import { CELSIUS, within } from '../ui/quantities';
+import { classes } from '../ui/classes';
+import { RefractometerReader } from './RefractometerReader';
 import { ZeroCheck } from './ZeroCheck';
 import { Field, INPUT } from '../ui/Field';
 import { offerUndoOf } from '../ui/offerUndo';
 import { useAddReadingMutation, useSetReadingRemovedMutation } from './brewsApi';
 
 /** Readings one after the other: type, Enter, type, Enter. */
-export function ReadingsForm({ brew }: { brew: BrewView }) {
+export function ReadingsForm({
+  brew,
+  modelTdsPercent,
+}: {
+  brew: BrewView;
+  /** What a stand-in reads; `null` where the model has no answer. */
+  modelTdsPercent: number | null;
+}) {
   const [text, setText] = useDraft(`brew.${brew.id}.reading`, '');
   const [sampleC, setSampleC] = useDraft<number | null>(`brew.${brew.id}.sample`, null);
   const [complaint, setComplaint] = useState<string>();
@@ -36,7 +45,10 @@ export function ReadingsForm({ brew }: { brew: BrewView }) {
       return;
     }
     setComplaint(undefined);
-    const { data } = await add({ id: brew.id, reading: { tdsPercent: parsed.value, sampleC } });
+    const { data } = await add({
+      id: brew.id,
+      reading: { tdsPercent: parsed.value, sampleC, source: 'typed' },
+    });
     if (data) setText('');
   }
   function remove(readingId: number, tdsPercent: number) {
@@ -49,13 +61,20 @@ export function ReadingsForm({ brew }: { brew: BrewView }) {
   return (
     <div className="flex flex-col gap-3">
       <ZeroCheck />
+      <RefractometerReader brew={brew} sampleC={sampleC} modelTdsPercent={modelTdsPercent} />
       <ol className="flex flex-wrap gap-2 empty:hidden">
-        {brew.readings.map(({ id, tdsPercent }) => (
+        {brew.readings.map(({ id, tdsPercent, source }) => (
           <li
             key={id}
-            className="reading flex items-center border-b-2 border-strength text-large text-strength"
+            className={classes(
+              'reading flex items-center border-b-2 border-strength text-large text-strength',
+              source === 'simulated' && 'border-dashed',
+            )}
           >
             {tdsPercent.toFixed(2)}
+            {source === 'simulated' && (
+              <span className="ml-1 font-words text-tiny text-quiet">simulated</span>
+            )}
             <button
               type="button"
               aria-label={`Take out the reading ${tdsPercent.toFixed(2)} %`}

@@ -100,16 +100,18 @@ describe('the readings', () => {
   it('go with the temperature of the sample, and say when it is too warm', async () => {
     const kit = { house: { roomC: 21 }, instruments: [] };
     const sent = standInServer({ 'GET kit': { body: kit }, 'POST brews/21/readings': { body: brewView() } });
-    renderPart(<ReadingsForm brew={brewView()} />);
+    renderPart(<ReadingsForm brew={brewView()} modelTdsPercent={1.33} />);
     await userEvent.type(screen.getByLabelText('Sample at'), '41{Enter}');
     expect(await screen.findByText(/too warm: wait until it is near 21/)).toBeTruthy();
     await userEvent.type(screen.getByLabelText('Reading 4, % TDS'), '1.38{Enter}');
-    await expect.poll(() => readingsOf(sent)[0]?.body).toEqual({ tdsPercent: 1.38, sampleC: 41 });
+    await expect
+      .poll(() => readingsOf(sent)[0]?.body)
+      .toEqual({ tdsPercent: 1.38, sampleC: 41, source: 'typed' });
   });
 
   it('are checked before they are sent, and kept as typed', async () => {
     const sent = standInServer({});
-    renderPart(<ReadingsForm brew={brewView()} />);
+    renderPart(<ReadingsForm brew={brewView()} modelTdsPercent={1.33} />);
     const field = screen.getByLabelText('Reading 4, % TDS');
     await userEvent.type(field, '135{Enter}');
     expect(screen.getByRole('alert').textContent).toContain('if 1.35 was meant');
@@ -125,7 +127,7 @@ describe('the readings', () => {
       'POST brews/21/readings': problem('unavailable', 'The database does not answer.'),
     };
     const sent = standInServer(answers);
-    renderPart(<ReadingsForm brew={brewView()} />);
+    renderPart(<ReadingsForm brew={brewView()} modelTdsPercent={1.33} />);
     const field = screen.getByLabelText('Reading 4, % TDS');
     await userEvent.type(field, '1,41{Enter}');
     expect(await screen.findByText('The database does not answer.')).toBeTruthy();
@@ -133,8 +135,35 @@ describe('the readings', () => {
     answers['POST brews/21/readings'] = { body: brewView() };
     await userEvent.click(screen.getByRole('button', { name: 'Add' }));
     await expect.poll(() => (field as HTMLInputElement).value).toBe('');
-    const reading = { tdsPercent: 1.41, sampleC: null };
+    const reading = { tdsPercent: 1.41, sampleC: null, source: 'typed' };
     expect(readingsOf(sent).map(({ body }) => body)).toEqual([reading, reading]);
+  });
+});
+
+describe('a simulated refractometer', () => {
+  it('reads what the model makes of the brew, marked as such, and keeps its zero to itself', async () => {
+    localStorage.clear();
+    const sent = standInServer({ 'POST brews/21/readings': { body: brewView() } });
+    renderPart(<ReadingsForm brew={brewView()} modelTdsPercent={1.33} />);
+    await userEvent.selectOptions(screen.getByLabelText('Read by'), 'simulated refractometer');
+    await userEvent.click(screen.getByRole('button', { name: 'Clean water on the prism' }));
+    expect(screen.getByRole('status').textContent).toMatch(/Zero was off by \+0\.0\d % and is set now/);
+    expect(readingsOf(sent)).toEqual([]);
+    await userEvent.click(screen.getByRole('button', { name: 'Sample on the prism' }));
+    await expect.poll(() => readingsOf(sent)).toHaveLength(1);
+    const body = readingsOf(sent)[0]?.body as { tdsPercent: number; source: string };
+    expect(body.source).toBe('simulated');
+    expect(Math.abs(body.tdsPercent - 1.33)).toBeLessThan(0.06);
+    localStorage.clear();
+  });
+
+  it('has nothing to read where the model has no answer', async () => {
+    localStorage.clear();
+    standInServer({});
+    renderPart(<ReadingsForm brew={brewView()} modelTdsPercent={null} />);
+    await userEvent.selectOptions(screen.getByLabelText('Read by'), 'simulated refractometer');
+    expect(screen.getByRole('button', { name: 'Sample on the prism' })).toHaveProperty('disabled', true);
+    localStorage.clear();
   });
 });
 
@@ -146,7 +175,7 @@ describe('taking a reading out', () => {
     userEvent.click(screen.getAllByRole('button', { name: 'Take out the reading 1.40 %' })[0]!);
   const form = (
     <>
-      <ReadingsForm brew={brewView()} />
+      <ReadingsForm brew={brewView()} modelTdsPercent={1.33} />
       <Notices />
     </>
   );

@@ -15,6 +15,7 @@ import {
   planRatio,
   ratioLineTdsPercent,
   type BrewResult,
+  type CalibratedForecast,
   type ExtractionWindow,
 } from '@vendu/core';
 import type { BrewListItem } from '@vendu/contract';
@@ -24,6 +25,8 @@ interface ExtractionMapProps {
   brews: readonly BrewListItem[];
   /** The brew in hand, drawn full; the others stand back. */
   currentId?: number;
+  /** What was forecast of it. */
+  forecast?: CalibratedForecast | undefined;
   window: ExtractionWindow;
   height?: number;
 }
@@ -39,9 +42,10 @@ interface MapPoint {
 }
 
 /** Strength against yield: the house window, the brews on their path with their uncertainty, lines of equal ratio. */
-export function ExtractionMap({ brews, currentId, window, height = 320 }: ExtractionMapProps) {
+export function ExtractionMap({ brews, currentId, forecast, window, height = 320 }: ExtractionMapProps) {
   const points = brews.flatMap((brew) => (brew.result ? [mapPoint(brew, brew.result)] : []));
-  const { xDomain, yDomain } = domains(points, window);
+  const aimed = forecast ? [forecastPoint(forecast)] : [];
+  const { xDomain, yDomain } = domains([...points, ...aimed], window);
   const ratios = [...new Set(brews.map((brew) => Math.round(planRatio(brew.plan) * 2) / 2))].slice(0, 3);
   // Without a brew in hand the newest stands out; a brew in hand that is not read yet lets none stand out.
   const last = currentId === undefined ? points.at(-1) : points.find(({ id }) => id === currentId);
@@ -119,6 +123,24 @@ export function ExtractionMap({ brews, currentId, window, height = 320 }: Extrac
               )
             );
           })}
+          {aimed.length > 0 && (
+            <Scatter data={aimed} isAnimationActive={false} shape={ForecastMark}>
+              <ErrorBar
+                dataKey="tdsError"
+                direction="y"
+                width={0}
+                stroke="var(--color-quiet)"
+                strokeDasharray="3 3"
+              />
+              <ErrorBar
+                dataKey="yieldError"
+                direction="x"
+                width={0}
+                stroke="var(--color-quiet)"
+                strokeDasharray="3 3"
+              />
+            </Scatter>
+          )}
           <Scatter
             data={points}
             line={{ stroke: 'var(--color-quiet)', strokeWidth: 1, strokeDasharray: '2 3' }}
@@ -202,6 +224,28 @@ function BrewDot({
   );
 }
 
+/** What was forecast: a ring without a number, its bars the band that holds nine times of ten. */
+function ForecastMark({ cx, cy }: { cx?: number; cy?: number }) {
+  if (cx === undefined || cy === undefined) return <g />;
+  return (
+    <g>
+      <circle cx={cx} cy={cy} r={6} fill="none" stroke="var(--color-ink)" strokeDasharray="3 2" />
+      <text x={cx - 9} y={cy + 18} textAnchor="end" className="fill-quiet text-[11px]">
+        forecast
+      </text>
+    </g>
+  );
+}
+
+function forecastPoint({ tdsPercent, yieldPercent }: CalibratedForecast) {
+  return {
+    tdsPercent: tdsPercent.value,
+    yieldPercent: yieldPercent.value,
+    tdsError: tdsPercent.high - tdsPercent.value,
+    yieldError: [yieldPercent.value - yieldPercent.low, yieldPercent.high - yieldPercent.value],
+  };
+}
+
 function mapPoint(brew: BrewListItem, result: BrewResult): MapPoint {
   const { yieldPercent } = result.yield;
   return {
@@ -220,7 +264,7 @@ function mapPoint(brew: BrewListItem, result: BrewResult): MapPoint {
 
 /** Whole points of yield and tenths of strength around window and brews. */
 function domains(
-  points: readonly MapPoint[],
+  points: readonly Pick<MapPoint, 'tdsPercent' | 'yieldPercent'>[],
   window: ExtractionWindow,
 ): { xDomain: [number, number]; yDomain: [number, number] } {
   const yields = points.map(({ yieldPercent }) => yieldPercent);

@@ -1,5 +1,5 @@
 import { HANDS, QUIET_BENCH, simulatedScale, type HandName, type ScaleFaults } from '@vendu/core';
-import type { ScaleSource } from './scaleSource';
+import type { ScaleSource } from './sources';
 
 /** Ten readings a second, as bench scales send them. */
 const EVERY_MS = 100;

@@ -1,10 +1,19 @@
 // @vitest-environment jsdom
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import type { ScaleReading } from '@vendu/core';
-import { feedScaleSource } from './feedScaleSource';
+import type { InstrumentReading, ScaleReading } from '@vendu/core';
+import { feedSource } from './feedSource';
 import { lineCutter } from './lines';
-import { hasSerial, serialScaleSource } from './serialScaleSource';
+import { hasSerial, serialSource } from './serialSource';
+import { simulatedRefractometerSource } from './simulatedRefractometerSource';
 import { simulatedScaleSource } from './simulatedScaleSource';
+import { simulatedThermometerSource } from './simulatedThermometerSource';
+import {
+  refractometerOf,
+  scaleOf,
+  thermometerOf,
+  type InstrumentSource,
+  type RefractometerReading,
+} from './sources';
 
 function listener() {
   const readings: ScaleReading[] = [];
@@ -53,7 +62,7 @@ describe('a scale on a cable', () => {
     vi.stubGlobal('navigator', { serial: { requestPort: () => Promise.resolve(port) } });
     const heard = listener();
     expect(hasSerial()).toBe(true);
-    serialScaleSource().start(heard);
+    scaleOf(serialSource()).start(heard);
     await expect.poll(() => heard.readings).toEqual([{ massG: 12.3 }, { massG: 14 }]);
     expect(opened).toEqual([{ baudRate: 115_200 }]);
   });
@@ -61,14 +70,14 @@ describe('a scale on a cable', () => {
   it('says what to do where there is none, or where it is refused', async () => {
     vi.stubGlobal('navigator', {});
     const none = listener();
-    serialScaleSource().start(none);
-    expect(none.troubles[0]).toContain('mark by hand');
+    scaleOf(serialSource()).start(none);
+    expect(none.troubles[0]).toContain('go on by hand');
     vi.stubGlobal('navigator', {
       serial: { requestPort: () => Promise.reject(new Error('No port selected')) },
     });
     const refused = listener();
-    serialScaleSource().start(refused);
-    await expect.poll(() => refused.troubles[0]).toContain('Go on by marks');
+    scaleOf(serialSource()).start(refused);
+    await expect.poll(() => refused.troubles[0]).toContain('Go on by hand');
   });
 });
 
@@ -95,13 +104,13 @@ describe('a scale over the network', () => {
       },
     );
     const heard = listener();
-    const stop = feedScaleSource('key').start(heard);
+    const stop = scaleOf(feedSource('key')).start(heard);
     made[0]?.onmessage?.({ data: '{"massG":12.3}' });
     made[0]?.onerror?.();
     stop();
-    expect(made[0]).toMatchObject({ address: '/api/scale-feeds/key', isClosed: true });
+    expect(made[0]).toMatchObject({ address: '/api/instrument-feeds/key', isClosed: true });
     expect(heard.readings).toEqual([{ massG: 12.3 }]);
-    expect(heard.troubles[0]).toContain('go on by marks');
+    expect(heard.troubles[0]).toContain('go on by hand');
   });
 });
 
@@ -135,5 +144,75 @@ describe('the simulated scale', () => {
     vi.advanceTimersByTime(120_000);
     expect(heard.readings.length).toBeGreaterThan(100);
     expect(heard.readings.length).toBeLessThan(700);
+  });
+});
+
+describe('instruments on one line', () => {
+  /** Sends what it is given, at once. */
+  const sending = (...readings: InstrumentReading[]): InstrumentSource<InstrumentReading> => ({
+    name: 'on a cable',
+    start({ onReading }) {
+      for (const reading of readings) onReading(reading);
+      return () => undefined;
+    },
+  });
+  const lines = sending(
+    { massG: 12 },
+    { kettleC: 93.5 },
+    { tdsPercent: 1.34, sampleC: 22 },
+    { tdsPercent: 1.35 },
+    { massG: 14, batteryPercent: 60, kettleC: 93 },
+  );
+  it('each hear their own figure, and have a name of their own', () => {
+    const scale: ScaleReading[] = [];
+    const kettle: number[] = [];
+    const strength: RefractometerReading[] = [];
+    const onTrouble = () => undefined;
+    scaleOf(lines).start({ onReading: (each) => scale.push(each), onTrouble });
+    thermometerOf(lines).start({ onReading: (each) => kettle.push(each), onTrouble });
+    refractometerOf(lines).start({ onReading: (each) => strength.push(each), onTrouble });
+    expect(scale).toEqual([{ massG: 12 }, { massG: 14, batteryPercent: 60 }]);
+    expect(kettle).toEqual([93.5, 93]);
+    expect(strength).toEqual([
+      { tdsPercent: 1.34, sampleC: 22, isZero: false },
+      { tdsPercent: 1.35, sampleC: null, isZero: false },
+    ]);
+    expect([scaleOf(lines).name, thermometerOf(lines).name]).toEqual([
+      'Scale on a cable',
+      'Thermometer on a cable',
+    ]);
+  });
+});
+
+describe('the simulated thermometer and refractometer', () => {
+  it('shows the kettle once a second, cooler after it was lifted for long', () => {
+    vi.useFakeTimers();
+    const source = simulatedThermometerSource({ setC: 94, roomC: 21, seed: 7 });
+    const shown: number[] = [];
+    const stop = source.start({ onReading: (kettleC) => shown.push(kettleC), onTrouble: () => undefined });
+    vi.advanceTimersByTime(5000);
+    expect(shown).toHaveLength(5);
+    source.lift?.(80);
+    vi.advanceTimersByTime(80_000);
+    expect(shown.at(-1)).toBeLessThan((shown[0] ?? 0) - 2);
+    stop();
+    vi.useRealTimers();
+  });
+
+  it('reads high by its crept zero until clean water has set it', () => {
+    const source = simulatedRefractometerSource(11);
+    const read: RefractometerReading[] = [];
+    source.start({ onReading: (reading) => read.push(reading), onTrouble: () => undefined });
+    const sample = { tdsPercent: 1.3, sampleC: 22 };
+    const meanOf = (count: number) => {
+      read.length = 0;
+      for (let each = 0; each < count; each++) source.put?.(sample);
+      return read.reduce((sum, { tdsPercent }) => sum + tdsPercent, 0) / count;
+    };
+    const before = meanOf(200);
+    source.put?.('clean-water');
+    expect(read.at(-1)).toMatchObject({ isZero: true, sampleC: null });
+    expect(before - meanOf(200)).toBeGreaterThan(0.015);
+    expect(meanOf(200)).toBeCloseTo(1.3, 2);
   });
 });

@@ -1,8 +1,15 @@
 import type { Migration } from './migration.js';
 import { kitAndLots } from './0002-kit-and-lots.js';
 import { bench } from './0004-bench.js';
+import { instruments } from './0005-instruments.js';
 import { recipeKitAndSearch } from './0003-recipe-kit-and-search.js';
 import { firstTables } from './0001-first-tables.js';
 
 /** All steps in order. */
-export const MIGRATIONS: readonly Migration[] = [firstTables, kitAndLots, recipeKitAndSearch, bench];
+export const MIGRATIONS: readonly Migration[] = [
+  firstTables,
+  kitAndLots,
+  recipeKitAndSearch,
+  bench,
+  instruments,
+];

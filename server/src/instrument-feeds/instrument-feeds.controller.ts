@@ -2,13 +2,13 @@ import { Body, Controller, HttpCode, Param, Post, Sse, type MessageEvent } from 
 import { finalize, map, type Observable } from 'rxjs';
 import { BrewKeyParam } from '@vendu/contract';
 import { VisitorsToo } from '../session/access.js';
-import { ScaleFeedsService } from './scale-feeds.service.js';
+import { InstrumentFeedsService } from './instrument-feeds.service.js';
 
-@Controller('scale-feeds')
-export class ScaleFeedsController {
-  constructor(private readonly service: ScaleFeedsService) {}
+@Controller('instrument-feeds')
+export class InstrumentFeedsController {
+  constructor(private readonly service: InstrumentFeedsService) {}
 
-  /** A scale has no session: it knows the key that the bench made, and nothing else is behind it. */
+  /** An instrument has no session: it knows the key that the bench made, and nothing else is behind it. */
   @Post(':key')
   @VisitorsToo()
   @HttpCode(200)

@@ -1,6 +1,6 @@
-import { parseScaleLine } from '@vendu/core';
+import { parseInstrumentLine, type InstrumentReading } from '@vendu/core';
 import { lineCutter } from './lines';
-import type { ScaleListener, ScaleSource } from './scaleSource';
+import type { InstrumentListener, InstrumentSource } from './sources';
 
 /** What is used of Web Serial, which no type library of the platform has yet. */
 interface SerialPort {
@@ -12,22 +12,22 @@ interface Serial {
   requestPort: () => Promise<SerialPort>;
 }
 
-/** The usual speed of do-it-yourself scales. */
+/** The usual speed of do-it-yourself instruments. */
 const BAUD_RATE = 115_200;
 
 function serialOf(): Serial | null {
   return (navigator as { serial?: Serial }).serial ?? null;
 }
 
-/** Whether this browser can reach a scale on a cable. */
+/** Whether this browser can reach an instrument on a cable. */
 export function hasSerial(): boolean {
   return serialOf() !== null;
 }
 
-/** A scale on a cable that sends a line for each reading; the lines are described in docs/SCALES.md. */
-export function serialScaleSource(): ScaleSource {
+/** An instrument on a cable that sends a line for each reading; docs/INSTRUMENTS.md describes the lines. */
+export function serialSource(): InstrumentSource<InstrumentReading> {
   return {
-    name: 'Scale on a cable',
+    name: 'on a cable',
     start(listener) {
       const reading = new AbortController();
       void read(listener, reading.signal);
@@ -36,17 +36,20 @@ export function serialScaleSource(): ScaleSource {
   };
 }
 
-async function read({ onReading, onTrouble }: ScaleListener, signal: AbortSignal): Promise<void> {
+async function read(
+  { onReading, onTrouble }: InstrumentListener<InstrumentReading>,
+  signal: AbortSignal,
+): Promise<void> {
   const serial = serialOf();
   if (!serial) {
-    onTrouble('This browser reaches no scale on a cable; use the feed over the network, or mark by hand.');
+    onTrouble('This browser reaches nothing on a cable; use the feed over the network, or go on by hand.');
     return;
   }
   try {
     const port = await serial.requestPort();
     await port.open({ baudRate: BAUD_RATE });
     const takeIn = lineCutter((line) => {
-      const read = parseScaleLine(line);
+      const read = parseInstrumentLine(line);
       if (read.ok) onReading(read.value);
     });
     const decoder = new TextDecoder();
@@ -57,6 +60,6 @@ async function read({ onReading, onTrouble }: ScaleListener, signal: AbortSignal
     await port.close();
   } catch (error) {
     if (signal.aborted) return;
-    onTrouble(`The scale on the cable is gone (${String(error)}). Go on by marks, or connect it again.`);
+    onTrouble(`What was on the cable is gone (${String(error)}). Go on by hand, or connect it again.`);
   }
 }

@@ -1,18 +1,18 @@
 import { Injectable } from '@nestjs/common';
 import { Subject, type Observable } from 'rxjs';
-import { parseScaleLine, type ScaleReading } from '@vendu/core';
+import { parseInstrumentLine, type InstrumentReading } from '@vendu/core';
 import { invalidField, notFound } from '../problem/problem-error.js';
 
 /**
- * Passes readings of do-it-yourself scales on to the benches that listen. Nothing is stored here: what a bench
- * hears it records with its brew. The key of a feed is made by the bench, and is all that a scale has to know.
+ * Passes readings of do-it-yourself instruments on to the benches that listen. Nothing is stored here: what a bench
+ * hears it records with its brew. The key of a feed is made by the bench, and is all that an instrument has to know.
  */
 @Injectable()
-export class ScaleFeedsService {
-  private readonly feeds = new Map<string, Subject<ScaleReading>>();
+export class InstrumentFeedsService {
+  private readonly feeds = new Map<string, Subject<InstrumentReading>>();
 
-  listen(key: string): { readings: Observable<ScaleReading>; leave: () => void } {
-    const feed = this.feeds.get(key) ?? new Subject<ScaleReading>();
+  listen(key: string): { readings: Observable<InstrumentReading>; leave: () => void } {
+    const feed = this.feeds.get(key) ?? new Subject<InstrumentReading>();
     this.feeds.set(key, feed);
     return {
       readings: feed.asObservable(),
@@ -29,13 +29,13 @@ export class ScaleFeedsService {
    */
   take(key: string, text: string): number {
     const feed = this.feeds.get(key);
-    if (!feed) throw notFound('bench listening to this scale');
+    if (!feed) throw notFound('bench listening to this instrument');
     const readings = text
       .split('\n')
       .map((line, index) => ({ line, index }))
       .filter(({ line }) => line.trim() !== '')
       .map(({ line, index }) => {
-        const read = parseScaleLine(line);
+        const read = parseInstrumentLine(line);
         if (!read.ok) throw invalidField({ field: `line.${index + 1}`, message: read.message });
         return read.value;
       });

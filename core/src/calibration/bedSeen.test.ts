@@ -1,0 +1,103 @@
+import { describe, expect, it } from 'vitest';
+import { simulateBrew } from '../brewModel/simulateBrew.js';
+import { valueOf } from '../result.js';
+import { CONE_KIT, PLAN } from '../testing/brews.js';
+import { bedSeenIn, withBedSeen, type BedSeen } from './bedSeen.js';
+import { calibrateLot, type LotCalibration } from './calibrateLot.js';
+import { conditionsOfPlan, lotFactorsOf, type LearnedFactors } from './conditions.js';
+import { forecastBrew } from './forecastBrew.js';
+import { modelledBrew } from './modelled.js';
+
+const KNOWN: LearnedFactors = { solubility: 1, rate: 1, flow: 1, retained: 1, steepness: 1 };
+const brew = conditionsOfPlan({ plan: PLAN, kit: CONE_KIT });
+const usual = modelledBrew(brew, KNOWN);
+/** A lot that three brews have taught: its flow is known to a few per cent. */
+const calibration = valueOf(
+  calibrateLot({
+    brews: [640, 700, 760].map((grindUm) => {
+      const measured = conditionsOfPlan({ plan: { ...PLAN, grindUm }, kit: CONE_KIT });
+      return { brew: measured, ...modelledBrew(measured, KNOWN), trace: [] };
+    }),
+  }),
+);
+
+/** When the bed shows after the last pour before a moment, in a brew whose flow is what it is, s. */
+function bedShowsS(flow: number, beforeS: number): number {
+  const { series } = valueOf(
+    simulateBrew({
+      ...brew,
+      pours: brew.pours.filter(({ startS }) => startS < beforeS),
+      lot: lotFactorsOf({ ...KNOWN, flow }),
+    }),
+  );
+  const lastStartS = Math.max(...brew.pours.map(({ startS }) => startS).filter((startS) => startS < beforeS));
+  const row = series.atS.findIndex((atS, at) => atS > lastStartS + 20 && (series.aboveBedG[at] ?? 0) < 0.5);
+  return series.atS[row] ?? NaN;
+}
+const drainOf = (learned: LotCalibration) => valueOf(forecastBrew({ calibration: learned, brew })).drawdownS;
+const after = (...seen: BedSeen[]) => drainOf(withBedSeen({ calibration, brew, seen }));
+
+describe('what the bed shows while a brew runs', () => {
+  it('changes little where it is as the lot has it', () => {
+    const seen = { atS: bedShowsS(1, 200), shows: true };
+    expect(after(seen).value).toBeCloseTo(drainOf(calibration).value, 0);
+  });
+
+  it('tells a stall before the last pour: water that stands where the bed should show', () => {
+    const waiting = conditionsOfPlan({
+      plan: { ...PLAN, pours: PLAN.pours.map((pour, at) => (at === 2 ? { ...pour, startS: 125 } : pour)) },
+      kit: CONE_KIT,
+    });
+    const truthS = modelledBrew(waiting, { ...KNOWN, flow: 2.5 }).drawdownS;
+    const asked = { calibration, brew: waiting, seen: [{ atS: 123, shows: false }] };
+    const before = valueOf(forecastBrew({ calibration, brew: waiting })).drawdownS;
+    const warned = valueOf(forecastBrew({ calibration: withBedSeen(asked), brew: waiting })).drawdownS;
+    expect(truthS).toBeGreaterThan(before.value * 1.4);
+    expect(before.high).toBeLessThan(truthS);
+    expect(warned.value).toBeGreaterThan(before.value + 20);
+    expect(warned.high).toBeGreaterThan(before.high + 20);
+  });
+
+  it('tells a rush: a bed that shows long before its time', () => {
+    const flow = 0.45;
+    const truthS = modelledBrew(brew, { ...KNOWN, flow }).drawdownS;
+    const asPlannedS = drainOf(calibration).value;
+    const warned = after({ atS: bedShowsS(flow, 200), shows: true });
+    expect(warned.value).toBeLessThan(asPlannedS - 0.6 * (asPlannedS - truthS));
+  });
+
+  it('takes water that stands for news only where the bed should show', () => {
+    const duringS = (usual.drawdownS + 95) / 2;
+    expect(after({ atS: duringS, shows: false })).toEqual(drainOf(calibration));
+    expect(after({ atS: bedShowsS(1, 200) * 1.5, shows: false }).value).toBeGreaterThan(
+      drainOf(calibration).value + 10,
+    );
+  });
+
+  it('looks over what was seen while water still ran in', () => {
+    expect(after({ atS: 5, shows: true }, { atS: 90, shows: false })).toEqual(drainOf(calibration));
+  });
+
+  it('comes nearer with the second look', () => {
+    const truthS = modelledBrew(brew, { ...KNOWN, flow: 2 }).drawdownS;
+    const first = { atS: 210, shows: false };
+    const second = { atS: bedShowsS(2, 200), shows: true };
+    const missed = (seen: BedSeen[]) => Math.abs(after(...seen).value - truthS);
+    expect(missed([first])).toBeLessThan(missed([]));
+    expect(missed([first, second])).toBeLessThan(missed([first]));
+    expect(missed([first, second])).toBeLessThan(0.1 * truthS);
+  });
+
+  it('is read from the events of a brew in order of time', () => {
+    const event = (kind: 'bed-shows' | 'water-stands' | 'cup-changed', atS: number) => ({
+      kind,
+      atS,
+      figure: null,
+      text: '',
+    });
+    expect(bedSeenIn([event('bed-shows', 80), event('cup-changed', 30), event('water-stands', 60)])).toEqual([
+      { atS: 60, shows: false },
+      { atS: 80, shows: true },
+    ]);
+  });
+});

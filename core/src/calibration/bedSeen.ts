@@ -1,0 +1,143 @@
+import { valueOf } from '../result.js';
+import { simulateBrew } from '../brewModel/simulateBrew.js';
+import type { BenchEvent } from '../bench/benchEvents.js';
+import type { LotCalibration } from './calibrateLot.js';
+import { FACTORS, lotFactorsOf, type BrewConditions, type LearnedFactors } from './conditions.js';
+import { MODEL_ERROR } from './discrepancy.js';
+
+/** What somebody saw of the water above the bed: that the bed shows, or that water still stands on it. */
+export interface BedSeen {
+  atS: number;
+  shows: boolean;
+}
+
+/** What the events of a brew say of its bed, in order of time. */
+export function bedSeenIn(events: readonly BenchEvent[]): BedSeen[] {
+  return events
+    .filter(({ kind }) => kind === 'bed-shows' || kind === 'water-stands')
+    .map(({ kind, atS }) => ({ atS, shows: kind === 'bed-shows' }))
+    .sort((a, b) => a.atS - b.atS);
+}
+
+/** An eye on the bed, as a share of the time from the end of the pour (assumed). */
+const EYE_SD = 0.12;
+/** Water that still stands is taken to stand for this share longer (assumed). */
+const STANDS_ON = 0.15;
+/** How often something is amiss in a brew - paper sealed, wrong setting, fines - and how far it goes (assumed). */
+const AMISS = { probability: 0.1, lnSd: 0.6 };
+/** Less than this above the bed is a wet bed, g. */
+const WET_BED_G = 0.5;
+/** A pour this young has nothing to show, s. */
+const LEAST_DRAIN_S = 1;
+/** Step of the slope, as a logarithm, and how often the line is laid anew. */
+const DIFFERENCE = 0.05;
+const ROUNDS = 3;
+/** No bed is slower or faster than the lot's by more (assumed). */
+const FARTHEST_LN = Math.log(6);
+const LONGEST_S = 900;
+
+/**
+ * The calibration of a lot with what was seen of the running brew: when the water of a pour was gone, or that it still
+ * stood, tells the flow of this bed before it has drained. Either the brew is as its lot, or something is amiss;
+ * how likely is which follows from how far off it is (two hypotheses by Bayes' rule, the drain time linear in the
+ * flow near each, as in an iterated extended Kalman filter).
+ *
+ * What was seen while a pour still ran says nothing and is looked over.
+ */
+export function withBedSeen({
+  calibration,
+  brew,
+  seen,
+}: {
+  calibration: LotCalibration;
+  brew: BrewConditions;
+  seen: readonly BedSeen[];
+}): LotCalibration {
+  return seen.reduce((learned, each) => learnedFrom(learned, brew, each), calibration);
+}
+
+const FLOW = FACTORS.indexOf('flow');
+
+function learnedFrom(calibration: LotCalibration, brew: BrewConditions, seen: BedSeen): LotCalibration {
+  const last = brew.pours.findLast(({ startS }) => startS < seen.atS);
+  if (!last) return calibration;
+  const pouredS = last.startS + last.amountG / last.flowGps;
+  const seenAfterS = seen.atS - pouredS;
+  if (seenAfterS < LEAST_DRAIN_S) return calibration;
+  const lnInterval = (lnFlow: number) =>
+    Math.log(showsAtS(brew, { ...calibration.factors, flow: Math.exp(lnFlow) }, seen.atS, pouredS) - pouredS);
+  const startLn = Math.log(calibration.factors.flow);
+  const modelled = lnInterval(startLn);
+  // Water that stands while the model has it standing is no news.
+  if (!seen.shows && Math.exp(modelled) > seenAfterS) return calibration;
+  const observed = Math.log(seenAfterS * (seen.shows ? 1 : 1 + STANDS_ON));
+  const usualVar = (calibration.lnCovariance[FLOW]?.[FLOW] ?? 0) + MODEL_ERROR.drawdown ** 2;
+  const asLot = filtered({ lnInterval, startLn, observed, variance: usualVar });
+  const amiss = filtered({ lnInterval, startLn, observed, variance: usualVar + AMISS.lnSd ** 2 });
+  const [wLot, wAmiss] = [asLot.likelihood * (1 - AMISS.probability), amiss.likelihood * AMISS.probability];
+  const share = wAmiss / (wLot + wAmiss);
+  const lnFlow = asLot.mean * (1 - share) + amiss.mean * share;
+  const variance =
+    (asLot.variance + (asLot.mean - lnFlow) ** 2) * (1 - share) +
+    (amiss.variance + (amiss.mean - lnFlow) ** 2) * share;
+  return {
+    ...calibration,
+    factors: { ...calibration.factors, flow: Math.exp(lnFlow) },
+    lnCovariance: withVarianceOfFlow(calibration.lnCovariance, variance),
+  };
+}
+
+/** One hypothesis: where the flow is, how surely, and how well it explains what was seen. */
+function filtered({
+  lnInterval,
+  startLn,
+  observed,
+  variance,
+}: {
+  lnInterval: (lnFlow: number) => number;
+  startLn: number;
+  observed: number;
+  variance: number;
+}) {
+  let mean = startLn;
+  let slope = 1;
+  let missed = 0;
+  for (let round = 0; round < ROUNDS; round++) {
+    slope = (lnInterval(mean + DIFFERENCE) - lnInterval(mean - DIFFERENCE)) / (2 * DIFFERENCE);
+    missed = observed - lnInterval(mean) - slope * (startLn - mean);
+    const gain = (variance * slope) / (slope ** 2 * variance + EYE_SD ** 2);
+    mean = Math.min(startLn + FARTHEST_LN, Math.max(startLn - FARTHEST_LN, startLn + gain * missed));
+  }
+  const spread = slope ** 2 * variance + EYE_SD ** 2;
+  return {
+    mean,
+    variance: (variance * EYE_SD ** 2) / spread,
+    likelihood: Math.exp(-(missed ** 2) / (2 * spread)) / Math.sqrt(spread),
+  };
+}
+
+/** When the water of the last pour before a moment is gone from above the bed, s. */
+function showsAtS(brew: BrewConditions, factors: LearnedFactors, atS: number, pouredS: number): number {
+  const { roastAgeDays, liftAtS: _, ...asked } = brew;
+  const { series } = valueOf(
+    simulateBrew({
+      ...asked,
+      pours: brew.pours.filter(({ startS }) => startS < atS),
+      lot: lotFactorsOf(factors, roastAgeDays),
+      stepS: 0.5,
+      longestS: LONGEST_S,
+    }),
+  );
+  const row = series.atS.findIndex(
+    (each, index) => each > pouredS + LEAST_DRAIN_S && (series.aboveBedG[index] ?? 0) < WET_BED_G,
+  );
+  return row === -1 ? LONGEST_S : (series.atS[row] ?? LONGEST_S);
+}
+
+/** Keeps how the flow hangs together with the other factors. */
+function withVarianceOfFlow(covariance: readonly (readonly number[])[], variance: number): number[][] {
+  const shrink = Math.sqrt(variance / (covariance[FLOW]?.[FLOW] ?? variance));
+  return covariance.map((row, at) =>
+    row.map((each, column) => each * (at === FLOW ? shrink : 1) * (column === FLOW ? shrink : 1)),
+  );
+}

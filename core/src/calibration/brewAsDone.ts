@@ -1,0 +1,64 @@
+import { addedAgitation, kettleReadsC, type BenchEvent } from '../bench/benchEvents.js';
+import { planAgainstActual, type StepDone } from '../bench/planAgainstActual.js';
+import type { BrewPlan, Pour } from '../plan/plan.js';
+import { conditionsOfPlan, type BrewConditions, type BrewKit } from './conditions.js';
+
+/** In what a brew may depart from its plan, in the order in which one is looked at after the other. */
+export const DEPARTURES = ['dose', 'totals', 'times', 'agitation', 'kettle'] as const;
+export type Departure = (typeof DEPARTURES)[number];
+
+/** What was done, as far as it was written down. */
+export interface BrewDone {
+  plan: BrewPlan;
+  steps: readonly StepDone[];
+  events: readonly BenchEvent[];
+  doseG: number;
+  roastAgeDays: number;
+}
+
+/** Least a pour can have been, g, where what the scale showed would make it nothing. */
+const SMALLEST_POUR_G = 1;
+
+/**
+ * A brew with the pours as they were done, where that was marked: without the agitation that was left out, with what
+ * was added, and with the water as hot as it was read.
+ *
+ * @param only - the departures to follow; in all else the brew is the plan
+ */
+export function brewAsDone(
+  { plan, steps, events, doseG, roastAgeDays }: BrewDone,
+  kit: BrewKit,
+  only: readonly Departure[] = DEPARTURES,
+): BrewConditions {
+  const follows = (departure: Departure) => only.includes(departure);
+  const compared = planAgainstActual({ plan, done: steps });
+  const rows = plan.pours.map((_, index) =>
+    compared.find(({ step }) => step.kind === 'pour' && step.pourNumber === index + 1),
+  );
+  const readsC = kettleReadsC(
+    events,
+    rows.map((row) => row?.doneS ?? null),
+  );
+  let beforeG = 0;
+  const pours = plan.pours.map((pour, index): Pour => {
+    const agitated = compared.find(({ step }) => step.kind === 'agitate' && step.pourNumber === index + 1);
+    const doneTotalG = follows('totals') ? rows[index]?.doneTotalG : null;
+    const amountG = Math.max(SMALLEST_POUR_G, (doneTotalG ?? beforeG + pour.amountG) - beforeG);
+    beforeG += amountG;
+    const readC = follows('kettle') ? (readsC[index] ?? null) : null;
+    return {
+      ...pour,
+      startS: (follows('times') ? rows[index]?.doneS : null) ?? pour.startS,
+      amountG,
+      agitation: follows('agitation') && agitated?.skipped ? 'none' : pour.agitation,
+      ...(readC === null ? {} : { kettleC: readC }),
+    };
+  });
+  const brewed = { ...plan, doseG: follows('dose') ? doseG : plan.doseG, pours };
+  const conditions = conditionsOfPlan({ plan: brewed, kit, roastAgeDays });
+  const added = follows('agitation') ? addedAgitation(events) : [];
+  return {
+    ...conditions,
+    agitation: [...conditions.agitation, ...added].sort((a, b) => a.atS - b.atS),
+  };
+}

@@ -1,0 +1,42 @@
+import { benchMoment, benchSteps, type BenchEventKind } from '@vendu/core';
+import { useAppDispatch } from '../app/store';
+import { useShortcut } from '../ui/useShortcut';
+import { BenchButton } from './BenchButton';
+import { eventNoted, goingPlan, type BenchBrew } from './benchSlice';
+
+/**
+ * What the eye sees on the bed and no scale under the brewer can: with it the forecast of the drain follows this
+ * bed, not only the lot.
+ */
+export function BedSeenButtons({ brew, isActive }: { brew: BenchBrew; isActive: boolean }) {
+  const dispatch = useAppDispatch();
+  const { key, run, events } = brew;
+  function note(kind: BenchEventKind) {
+    const { elapsedS } = benchMoment({ run, steps: benchSteps(goingPlan(brew)), nowMs: Date.now() });
+    const atS = Math.round(elapsedS * 10) / 10;
+    dispatch(eventNoted({ key, event: { kind, atS, figure: null, text: '' } }));
+  }
+  useShortcut('b', isActive ? () => note('bed-shows') : null);
+  useShortcut('h', isActive ? () => note('water-stands') : null);
+  const last = events.findLast(({ kind }) => kind === 'bed-shows' || kind === 'water-stands');
+  return (
+    <span
+      className="flex flex-wrap items-center gap-2 text-small"
+      role="group"
+      aria-label="What the bed shows"
+    >
+      <BenchButton shortcut="B" onClick={() => note('bed-shows')}>
+        Bed shows
+      </BenchButton>
+      <BenchButton shortcut="H" onClick={() => note('water-stands')}>
+        Water stands
+      </BenchButton>
+      {last && (
+        <span className="text-quiet">
+          {last.kind === 'bed-shows' ? 'bed showed' : 'water stood'} at{' '}
+          <span className="reading">{last.atS.toFixed(0)} s</span>
+        </span>
+      )}
+    </span>
+  );
+}

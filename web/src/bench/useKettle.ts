@@ -1,0 +1,71 @@
+import { useEffect, useEffectEvent, useRef, useState } from 'react';
+import { benchSteps, type BrewPlan, type StepDone } from '@vendu/core';
+import { useAppDispatch } from '../app/store';
+import type { ThermometerSource } from '../instruments/sources';
+import { thermometerSource } from '../instruments/thermometerChoices';
+import { seedOf } from './benchScales';
+import { eventNoted, type BenchBrew } from './benchSlice';
+
+/** A reading older than this says nothing of the water poured now, ms. */
+const FRESH_MS = 5000;
+
+export interface KettleView {
+  name: string;
+  kettleC: number | null;
+  readMs: number;
+  /** What stands in the way of reading it; empty where nothing does. */
+  trouble: string;
+}
+
+/** Follows the thermometer of a brew, and writes down what it shows when a pour begins; `null` where it is read by hand. */
+export function useKettle(brew: BenchBrew, plan: BrewPlan, done: readonly StepDone[]): KettleView | null {
+  const { key, thermometer, events } = brew;
+  const dispatch = useAppDispatch();
+  const source = useRef<ThermometerSource | null>(null);
+  const [view, setView] = useState<KettleView | null>(null);
+  const setC = plan.kettleC;
+  const roomC = brew.ground?.kit.ambientC ?? plan.kettleC;
+  useEffect(() => {
+    const connected = thermometerSource(thermometer, { feedKey: key, setC, roomC, seed: seedOf(key) });
+    if (!connected) return undefined;
+    source.current = connected;
+    const { name } = connected;
+    const stop = connected.start({
+      onReading: (kettleC) => setView({ name, kettleC, readMs: Date.now(), trouble: '' }),
+      onTrouble: (trouble) => setView({ name, kettleC: null, readMs: 0, trouble }),
+    });
+    return () => {
+      stop();
+      source.current = null;
+      setView(null);
+    };
+  }, [thermometer, key, setC, roomC]);
+
+  const lastPour = done.findLast(({ stepIndex, skipped }) => !skipped && isPour(plan, stepIndex));
+  const onPour = useEffectEvent(() => {
+    if (!lastPour) return;
+    const number = benchSteps(plan)
+      .slice(0, lastPour.stepIndex + 1)
+      .filter(({ kind }) => kind === 'pour').length;
+    const { amountG = 0, flowGps = 1 } = plan.pours[number - 1] ?? {};
+    source.current?.lift?.(amountG / flowGps);
+    const isRead = events.some(({ kind, atS }) => kind === 'kettle-read' && atS === lastPour.atS);
+    if (isRead || view === null || view.kettleC === null || Date.now() - view.readMs > FRESH_MS) return;
+    dispatch(
+      eventNoted({
+        key,
+        event: { kind: 'kettle-read', atS: lastPour.atS, figure: view.kettleC, text: view.name },
+      }),
+    );
+  });
+  const lastPourAtS = lastPour?.atS;
+  useEffect(() => {
+    // Only a new pour is news; totals written down later change the list and not the moment.
+    if (lastPourAtS !== undefined) onPour();
+  }, [lastPourAtS]);
+  return view;
+}
+
+function isPour(plan: BrewPlan, stepIndex: number): boolean {
+  return benchSteps(plan)[stepIndex]?.kind === 'pour';
+}

@@ -1,0 +1,146 @@
+import { formatDuration, formatSigned, OUTCOMES, type BrewOutcome, type OutcomeOf } from '@vendu/core';
+import type { BrewView } from '@vendu/contract';
+import { classes } from '../ui/classes';
+import { departureWords } from './departureWords';
+
+interface OutcomeWords {
+  label: string;
+  hue: string;
+  unit: string;
+  digits: number;
+  /** A figure with the precision of its instrument. */
+  show: (value: number) => string;
+}
+
+const WORDS: Record<OutcomeOf, OutcomeWords> = {
+  tdsPercent: {
+    label: 'Strength',
+    hue: 'text-strength',
+    unit: '%',
+    digits: 2,
+    show: (value) => value.toFixed(2),
+  },
+  yieldPercent: {
+    label: 'Yield',
+    hue: 'text-yield',
+    unit: 'points',
+    digits: 1,
+    show: (value) => value.toFixed(1),
+  },
+  drawdownS: {
+    label: 'Drained',
+    hue: 'text-time',
+    unit: 's',
+    digits: 0,
+    show: (value) => formatDuration(Math.round(value)),
+  },
+};
+const SHOWN = ['tdsPercent', 'yieldPercent', 'drawdownS'] as const satisfies (typeof OUTCOMES)[number][];
+
+/** Where what remains would come from, and what to do about it. */
+const BEYOND: Record<OutcomeOf, string> = {
+  tdsPercent:
+    'Zero the refractometer and read once more; if it stands, this lot gives otherwise than the brews before told.',
+  yieldPercent:
+    'Weigh beverage and dose once more; if they stand, this lot gives otherwise than the brews before told.',
+  drawdownS:
+    'Look at the grinder setting, the paper and the bed: something there was not as in the brews before.',
+};
+
+const HEAD = 'border-b border-ink pb-1 pr-5 text-left text-tiny font-medium text-quiet';
+const CELL = 'border-b border-rule py-1 pr-5 align-baseline';
+
+/** The brew beside its forecast, and why they differ: what was done otherwise, and what that does not account for. */
+export function OutcomePanel({ brew, outcome }: { brew: BrewView; outcome: BrewOutcome }) {
+  const { planned, effects, remainder, asDone } = outcome;
+  const beyond = SHOWN.filter((each) => remainder[each]?.isWithinBand === false);
+  return (
+    <div className="flex flex-col gap-3">
+      <table className="text-small">
+        <thead>
+          <tr>
+            <th className={HEAD} scope="col">
+              Figure
+            </th>
+            <th className={HEAD} scope="col">
+              Forecast of the plan
+            </th>
+            {effects.length > 0 && (
+              <th className={HEAD} scope="col">
+                As it was done
+              </th>
+            )}
+            <th className={HEAD} scope="col">
+              Result
+            </th>
+            <th className={HEAD} scope="col">
+              Left unexplained
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {SHOWN.map((each) => {
+            const { label, hue, unit, digits, show } = WORDS[each];
+            const left = remainder[each];
+            return (
+              <tr key={each}>
+                <th className={classes(CELL, 'text-left font-normal')} scope="row">
+                  {label}
+                </th>
+                <td className={classes(CELL, 'reading whitespace-nowrap', hue)}>
+                  {show(planned[each].value)}{' '}
+                  <span className="text-quiet">
+                    ({show(planned[each].low)} to {show(planned[each].high)})
+                  </span>
+                </td>
+                {effects.length > 0 && (
+                  <td className={classes(CELL, 'reading', hue)}>{show(asDone[each].value)}</td>
+                )}
+                <td className={classes(CELL, 'reading font-semibold', hue)}>
+                  {left ? show(asDone[each].value + left.missedBy) : '–'}
+                </td>
+                <td className={CELL}>
+                  {left ? (
+                    <span className="whitespace-nowrap">
+                      <span className="reading">{formatSigned(left.missedBy, digits)}</span> {unit},{' '}
+                      <span className={left.isWithinBand ? 'text-quiet' : 'font-semibold text-alarm'}>
+                        {left.isWithinBand ? 'within its band' : 'outside its band'}
+                      </span>
+                    </span>
+                  ) : (
+                    <span className="text-quiet">not measured</span>
+                  )}
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+      {effects.length > 0 && (
+        <ul aria-label="What was done otherwise" className="text-small">
+          {effects.map(({ departure, by }) => (
+            <li key={departure}>
+              {departureWords(departure, brew)}:{' '}
+              <span className="text-quiet">
+                strength <span className="reading">{formatSigned(by.tdsPercent, 2)} %</span>, yield{' '}
+                <span className="reading">{formatSigned(by.yieldPercent, 1)}</span> points, drained{' '}
+                <span className="reading">{formatSigned(by.drawdownS, 0)} s</span>
+              </span>
+            </li>
+          ))}
+        </ul>
+      )}
+      {beyond.map((each) => (
+        <p key={each} className="text-small">
+          <span className="font-semibold">{WORDS[each].label}:</span> {BEYOND[each]}
+        </p>
+      ))}
+      <p className="caption">
+        {planned.isRough
+          ? 'No brew was measured before this one: the forecast is a rough range of lots like it. '
+          : 'Forecast from the brews before this one. '}
+        Bands hold nine times of ten. What each departure did is the brew model’s, one after the other.
+      </p>
+    </div>
+  );
+}

@@ -1,0 +1,47 @@
+import {
+  addedAgitation,
+  formatSigned,
+  kettleReadsC,
+  planAgainstActual,
+  pourKettlesC,
+  type Departure,
+} from '@vendu/core';
+import type { BrewView } from '@vendu/contract';
+
+type Done = Pick<BrewView, 'plan' | 'steps' | 'events' | 'doseG'>;
+
+/** What was done otherwise than planned, in figures: `12.4 g for 12 g`. */
+export function departureWords(departure: Departure, { plan, steps, events, doseG }: Done): string {
+  const rows = planAgainstActual({ plan, done: steps });
+  const pours = rows.filter(({ step }) => step.kind === 'pour');
+  switch (departure) {
+    case 'dose':
+      return `dose ${doseG} g for ${plan.doseG} g`;
+    case 'totals':
+      return `totals ${listed(pours.map(({ overByG }) => overByG))} g`;
+    case 'times':
+      return `pours ${listed(pours.map(({ lateByS }) => lateByS))} s`;
+    case 'agitation':
+      return [
+        ...rows.flatMap(({ step, skipped }) =>
+          step.kind === 'agitate' && skipped ? [`${step.how} left out`] : [],
+        ),
+        ...addedAgitation(events).map(({ kind }) => `${kind} added`),
+      ].join(', ');
+    case 'kettle': {
+      const reads = kettleReadsC(
+        events,
+        pours.map(({ doneS }) => doneS),
+      );
+      const planned = pourKettlesC(plan);
+      return `kettle ${listed(reads.map((readC, index) => (readC === null ? null : readC - (planned[index] ?? readC))))} °C`;
+    }
+  }
+}
+
+/** Each pour's miss with its sign; a dash where nobody wrote it down. */
+function listed(misses: readonly (number | null)[]): string {
+  return misses
+    .map((miss) => (miss === null ? '–' : formatSigned(miss, Number.isInteger(miss) ? 0 : 1)))
+    .join(', ');
+}

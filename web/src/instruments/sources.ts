@@ -1,0 +1,84 @@
+import type { InstrumentReading, ScaleReading } from '@vendu/core';
+
+export interface InstrumentListener<R> {
+  onReading: (reading: R) => void;
+  /** The instrument cannot be had, or no longer; the words say why and what to do. */
+  onTrouble: (words: string) => void;
+}
+
+/** Any instrument of the bench, whatever it is and however it is reached. Manual entry needs none. */
+export interface InstrumentSource<R> {
+  name: string;
+  /** @returns ends the listening */
+  start: (listener: InstrumentListener<R>) => () => void;
+}
+
+export interface ScaleSource extends InstrumentSource<ScaleReading> {
+  /** Somebody begins to pour to a total: a stand-in has to be told, a scale is not. */
+  pour?: (asked: { toTotalG: number; flowGps: number }) => void;
+}
+
+/** Temperature of the water in the kettle, C. */
+export interface ThermometerSource extends InstrumentSource<number> {
+  /** The kettle is off its base for so long: a stand-in has to be told. */
+  lift?: (forS: number) => void;
+}
+
+/** A reading of a cup, or of clean water. */
+export interface RefractometerReading {
+  tdsPercent: number;
+  sampleC: number | null;
+  /** Clean water: how far the zero was off before it was set. */
+  isZero: boolean;
+}
+
+export interface RefractometerSource extends InstrumentSource<RefractometerReading> {
+  /** What is put on the prism of a stand-in. */
+  put?: (sample: { tdsPercent: number; sampleC: number } | 'clean-water') => void;
+}
+
+type LineSource = InstrumentSource<InstrumentReading>;
+
+/** The scale among the instruments that send lines. */
+export function scaleOf(lines: LineSource): ScaleSource {
+  return {
+    name: `Scale ${lines.name}`,
+    start: ({ onReading, onTrouble }) =>
+      lines.start({
+        onReading: ({ massG, batteryPercent }) => {
+          if (massG !== undefined) {
+            onReading({ massG, ...(batteryPercent === undefined ? {} : { batteryPercent }) });
+          }
+        },
+        onTrouble,
+      }),
+  };
+}
+
+/** The thermometer among them. */
+export function thermometerOf(lines: LineSource): ThermometerSource {
+  return {
+    name: `Thermometer ${lines.name}`,
+    start: ({ onReading, onTrouble }) =>
+      lines.start({
+        onReading: ({ kettleC }) => {
+          if (kettleC !== undefined) onReading(kettleC);
+        },
+        onTrouble,
+      }),
+  };
+}
+
+/** The refractometer among them: it measures by itself, clean water is told by the form. */
+export function refractometerOf(lines: LineSource): RefractometerSource {
+  return {
+    name: `Refractometer ${lines.name}`,
+    start: ({ onReading, onTrouble }) =>
+      lines.start({
+        onReading: ({ tdsPercent, sampleC = null }) => {
+          if (tdsPercent !== undefined) onReading({ tdsPercent, sampleC, isZero: false });
+        },
+        onTrouble,
+      }),
+  };
+}
