@@ -74,6 +74,15 @@ describe('what the bed shows while a brew runs', () => {
     );
   });
 
+  it('does not take a bed that has shown for long for a slow one, unless somebody saw its water stand', () => {
+    const late = { atS: bedShowsS(1, 200) + 40, shows: true };
+    expect(after(late)).toEqual(drainOf(calibration));
+    // A bloom is drunk up at once; a look at it half a minute later is no stall.
+    expect(after({ atS: 35, shows: true })).toEqual(drainOf(calibration));
+    const stood = { atS: bedShowsS(1, 200) + 10, shows: false };
+    expect(after(stood, late).value).toBeGreaterThan(after(stood).value);
+  });
+
   it('looks over what was seen while water still ran in', () => {
     expect(after({ atS: 5, shows: true }, { atS: 90, shows: false })).toEqual(drainOf(calibration));
   });

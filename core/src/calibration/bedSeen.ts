@@ -27,8 +27,8 @@ const STANDS_ON = 0.15;
 const AMISS = { probability: 0.1, lnSd: 0.6 };
 /** Less than this above the bed is a wet bed, g. */
 const WET_BED_G = 0.5;
-/** A pour this young has nothing to show, s. */
-const LEAST_DRAIN_S = 1;
+/** Water that the bed drinks up sooner, as most blooms, tells nothing of its flow, s (assumed). */
+const LEAST_DRAIN_S = 10;
 /** Step of the slope, as a logarithm, and how often the line is laid anew. */
 const DIFFERENCE = 0.05;
 const ROUNDS = 3;
@@ -42,7 +42,9 @@ const LONGEST_S = 900;
  * how likely is which follows from how far off it is (two hypotheses by Bayes' rule, the drain time linear in the
  * flow near each, as in an iterated extended Kalman filter).
  *
- * What was seen while a pour still ran says nothing and is looked over.
+ * A bed that shows may have shown for long: later than its time it is news only where somebody saw the water of that
+ * pour stand before. Water that stands is news only past its time. What was seen while a pour still ran, or of water
+ * that the bed drinks up at once, says nothing.
  */
 export function withBedSeen({
   calibration,
@@ -53,23 +55,34 @@ export function withBedSeen({
   brew: BrewConditions;
   seen: readonly BedSeen[];
 }): LotCalibration {
-  return seen.reduce((learned, each) => learnedFrom(learned, brew, each), calibration);
+  return seen.reduce((learned, each, index) => {
+    const before = seen.slice(0, index);
+    return learnedFrom(learned, brew, each, before);
+  }, calibration);
 }
 
 const FLOW = FACTORS.indexOf('flow');
 
-function learnedFrom(calibration: LotCalibration, brew: BrewConditions, seen: BedSeen): LotCalibration {
+function learnedFrom(
+  calibration: LotCalibration,
+  brew: BrewConditions,
+  seen: BedSeen,
+  before: readonly BedSeen[],
+): LotCalibration {
   const last = brew.pours.findLast(({ startS }) => startS < seen.atS);
   if (!last) return calibration;
   const pouredS = last.startS + last.amountG / last.flowGps;
   const seenAfterS = seen.atS - pouredS;
-  if (seenAfterS < LEAST_DRAIN_S) return calibration;
+  if (seenAfterS <= 0) return calibration;
   const lnInterval = (lnFlow: number) =>
     Math.log(showsAtS(brew, { ...calibration.factors, flow: Math.exp(lnFlow) }, seen.atS, pouredS) - pouredS);
   const startLn = Math.log(calibration.factors.flow);
   const modelled = lnInterval(startLn);
-  // Water that stands while the model has it standing is no news.
-  if (!seen.shows && Math.exp(modelled) > seenAfterS) return calibration;
+  const modelledS = Math.exp(modelled);
+  if (modelledS < LEAST_DRAIN_S) return calibration;
+  const wasWatched = before.some(({ atS, shows }) => !shows && atS > pouredS);
+  const isNews = seen.shows ? seenAfterS < modelledS || wasWatched : seenAfterS > modelledS;
+  if (!isNews) return calibration;
   const observed = Math.log(seenAfterS * (seen.shows ? 1 : 1 + STANDS_ON));
   const usualVar = (calibration.lnCovariance[FLOW]?.[FLOW] ?? 0) + MODEL_ERROR.drawdown ** 2;
   const asLot = filtered({ lnInterval, startLn, observed, variance: usualVar });
@@ -129,7 +142,7 @@ function showsAtS(brew: BrewConditions, factors: LearnedFactors, atS: number, po
     }),
   );
   const row = series.atS.findIndex(
-    (each, index) => each > pouredS + LEAST_DRAIN_S && (series.aboveBedG[index] ?? 0) < WET_BED_G,
+    (each, index) => each > pouredS && (series.aboveBedG[index] ?? 0) < WET_BED_G,
   );
   return row === -1 ? LONGEST_S : (series.atS[row] ?? LONGEST_S);
 }

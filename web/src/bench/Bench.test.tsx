@@ -205,7 +205,7 @@ describe('what the bed shows', () => {
     vi.setSystemTime(START.getTime() + 31_400);
     fireEvent.keyDown(document.body, { key: 'b' });
     expect(benchBrew(store)?.events).toEqual([{ kind: 'bed-shows', atS: 31.4, figure: null, text: '' }]);
-    expect(screen.getByText(/bed showed at/).textContent).toContain('31 s');
+    expect(screen.getByText(/bed showed at/).textContent).toContain('0:31');
     vi.setSystemTime(START.getTime() + 38_000);
     fireEvent.keyDown(document.body, { key: 'h' });
     expect(benchBrew(store)?.events.map(({ kind }) => kind)).toEqual(['bed-shows', 'water-stands']);
@@ -222,6 +222,11 @@ describe('what the bed shows', () => {
 });
 
 describe('a thermometer in the kettle', () => {
+  const chooseThermometer = (words: string) => {
+    const select = screen.getByLabelText<HTMLSelectElement>('Kettle is read by');
+    const index = [...select.options].findIndex(({ text }) => text === words);
+    fireEvent.change(select, { target: { value: index } });
+  };
   const pass = (ms: number) =>
     act(() => {
       vi.advanceTimersByTime(ms);
@@ -229,7 +234,7 @@ describe('a thermometer in the kettle', () => {
 
   it('is shown, and written down for each pour as it begins', () => {
     const { store } = laidOutBench();
-    fireEvent.change(screen.getByLabelText('Kettle is read by'), { target: { value: 'simulated' } });
+    chooseThermometer('simulated thermometer');
     pass(3000);
     expect(screen.getByText('°C kettle')).toBeTruthy();
     fireEvent.keyDown(document.body, { key: ' ' });
@@ -242,11 +247,11 @@ describe('a thermometer in the kettle', () => {
 
   it('writes nothing down where it has said nothing yet, or where nobody reads it', () => {
     const { store } = laidOutBench();
-    fireEvent.change(screen.getByLabelText('Kettle is read by'), { target: { value: 'simulated' } });
+    chooseThermometer('simulated thermometer');
     fireEvent.keyDown(document.body, { key: ' ' });
     expect(benchBrew(store)?.events).toEqual([]);
     pass(2000);
-    fireEvent.change(screen.getByLabelText('Kettle is read by'), { target: { value: 'none' } });
+    chooseThermometer('no thermometer, by hand');
     expect(screen.queryByText('°C kettle')).toBeNull();
   });
 });

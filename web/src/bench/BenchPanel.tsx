@@ -3,7 +3,6 @@ import { FittedStaircase } from '../staircase/FittedStaircase';
 import { classes } from '../ui/classes';
 import type { BenchBrew } from './benchSlice';
 import { BedSeenButtons } from './BedSeenButtons';
-import { CupSelect } from './CupSelect';
 import { DrainWatch } from './DrainWatch';
 import { Finish } from './Finish';
 import { Instruction } from './Instruction';
@@ -35,7 +34,7 @@ interface BenchPanelProps {
 export function BenchPanel({ brew, isActive, isCompact, isMuted }: BenchPanelProps) {
   const bench = useBenchBrew(brew);
   const { plan, moment, done, isStarted, correction } = bench;
-  const expected = useDrainForecast(brew, plan, done);
+  const drain = useDrainForecast(brew, plan, done);
   const kettle = useKettle(brew, plan, done);
   useAnnouncer({ dueInS: moment.dueInS, stepIndex: brew.run.marks.length, isMuted });
   const isFlashing = moment.dueInS !== null && moment.dueInS <= FLASH_AHEAD_S && moment.phase === 'running';
@@ -79,7 +78,6 @@ export function BenchPanel({ brew, isActive, isCompact, isMuted }: BenchPanelPro
             {formatClock(moment.elapsedS)}
           </div>
           {isCompact && <ScaleReadout bench={bench} />}
-          {isCompact && <KettleReadout kettle={kettle} plan={plan} next={moment.next} />}
         </div>
         {moment.phase === 'done' ? (
           <Finish brew={brew} done={done} />
@@ -100,33 +98,32 @@ export function BenchPanel({ brew, isActive, isCompact, isMuted }: BenchPanelPro
           </p>
         )}
         {correction && <MissOffer brewKey={brew.key} correction={correction} isActive={isActive} />}
+        <div className="flex flex-wrap items-center gap-x-6 gap-y-2 pt-3">
+          {moment.phase === 'running' && <BedSeenButtons brew={brew} isActive={isActive} />}
+          {moment.phase !== 'done' && <KettleReadout kettle={kettle} plan={plan} next={moment.next} />}
+        </div>
+        {moment.phase !== 'done' && (
+          <div className="mt-auto pt-3">
+            <InstrumentSelects brew={brew} />
+          </div>
+        )}
       </div>
       <div className="flex min-w-0 flex-col gap-3">
         <FittedStaircase
           plan={plan}
-          height={isCompact ? 140 : 240}
+          height={isCompact ? 140 : 200}
           actual={bench.actual}
           nowS={moment.phase === 'running' ? moment.elapsedS : undefined}
           label="The plan as a staircase, with what was poured drawn over it"
         />
-        {!isCompact && (
-          <div className="flex flex-wrap items-baseline gap-x-7 gap-y-1">
-            <ScaleReadout bench={bench} />
-            <KettleReadout kettle={kettle} plan={plan} next={moment.next} />
-          </div>
-        )}
-        {moment.phase !== 'done' && <DrainWatch plan={plan} expected={expected} elapsedS={moment.elapsedS} />}
-        {moment.phase === 'running' && <BedSeenButtons brew={brew} isActive={isActive} />}
+        {!isCompact && <ScaleReadout bench={bench} />}
+        {moment.phase !== 'done' && <DrainWatch plan={plan} drain={drain} elapsedS={moment.elapsedS} />}
         {isStarted ? (
           !isCompact && <StepList brew={brew} plan={plan} done={done} />
         ) : (
           <Preparation brew={brew} isActive={isActive} />
         )}
-        <div className="mt-auto flex flex-wrap items-center gap-x-6 gap-y-1">
-          <InstrumentSelects brew={brew} />
-          <CupSelect brew={brew} />
-          <SafetyLine brew={brew} />
-        </div>
+        <SafetyLine brew={brew} />
       </div>
     </section>
   );

@@ -1,11 +1,5 @@
-import {
-  drainOutlook,
-  formatDuration,
-  worryAtS,
-  type BrewPlan,
-  type DrainOutlook,
-  type Expected,
-} from '@vendu/core';
+import { drainOutlook, formatDuration, worryAtS, type BrewPlan, type DrainOutlook } from '@vendu/core';
+import type { DrainForecast } from '../board/forecaster';
 import { Notice } from '../ui/Notice';
 
 /** What a drain off its plan asks for while there is time. */
@@ -20,16 +14,18 @@ const ADVICE: Record<Exclude<DrainOutlook, 'on-plan'>, string> = {
 /** When the brew will drain as it is going, when to worry, and what to do while something can still be done. */
 export function DrainWatch({
   plan,
-  expected,
+  drain,
   elapsedS,
 }: {
   plan: BrewPlan;
-  expected: Expected | null;
+  drain: DrainForecast | null;
   elapsedS: number;
 }) {
+  const expected = drain?.asSeen ?? null;
+  // By the lot, not by what was seen: a stall that is coming is no reason to worry later.
   const worryS = worryAtS({
     drawdownS: plan.drawdownS,
-    ...(expected ? { forecastHighS: expected.high } : {}),
+    ...(drain ? { forecastHighS: drain.asLot.high } : {}),
   });
   const outlook = drainOutlook({
     plannedS: plan.drawdownS,

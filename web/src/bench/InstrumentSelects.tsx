@@ -1,58 +1,53 @@
 import { memo } from 'react';
+import type { CupRule } from '@vendu/core';
 import { useAppDispatch } from '../app/store';
 import { feedAddress } from '../instruments/feedSource';
 import { SCALE_CHOICES } from '../instruments/scaleChoices';
-import { THERMOMETER_CHOICES, type ThermometerChoice } from '../instruments/thermometerChoices';
-import { scaleChosen, thermometerChosen, type BenchBrew } from './benchSlice';
+import { THERMOMETER_CHOICES } from '../instruments/thermometerChoices';
+import { BenchSelect } from './BenchSelect';
+import { cupsPlanned, scaleChosen, thermometerChosen, type BenchBrew } from './benchSlice';
 
-const SELECT = 'h-12 min-w-0 rounded-edge border border-edge bg-raised px-2';
-const LABEL = 'flex min-w-0 items-center gap-2 text-small whitespace-nowrap';
+const CUP_CHOICES: { words: string; choice: CupRule }[] = [
+  { words: 'one cup, or changed by F', choice: { kind: 'none' } },
+  ...[10, 15, 30].map((everyS) => ({
+    words: `a cup every ${everyS} s`,
+    choice: { kind: 'time', everyS } as const,
+  })),
+  ...[30, 60].map((everyG) => ({
+    words: `a cup every ${everyG} g on the scale`,
+    choice: { kind: 'mass', everyG } as const,
+  })),
+];
 
-/** How water and kettle are read: off an instrument, a stand-in, or by hand. May change in the middle of a brew. */
+/** How water and kettle are read, and into which cups the brew runs. All may change in the middle of it. */
 export const InstrumentSelects = memo(function InstrumentSelects({ brew }: { brew: BenchBrew }) {
   const dispatch = useAppDispatch();
-  const { key, scale, thermometer } = brew;
-  const chosen = SCALE_CHOICES.find(({ choice }) => JSON.stringify(choice) === JSON.stringify(scale));
+  const { key, scale, thermometer, cups } = brew;
   return (
-    <>
-      <label className={LABEL}>
-        Water is read by
-        <select
-          className={SELECT}
-          value={chosen?.id ?? 'none'}
-          onChange={({ target }) => {
-            const next = SCALE_CHOICES.find(({ id }) => id === target.value);
-            if (next) dispatch(scaleChosen({ key, scale: next.choice }));
-          }}
-        >
-          {SCALE_CHOICES.map(({ id, words }) => (
-            <option key={id} value={id}>
-              {words}
-            </option>
-          ))}
-        </select>
-      </label>
-      <label className={LABEL}>
-        Kettle is read by
-        <select
-          className={SELECT}
-          value={thermometer}
-          onChange={({ target }) =>
-            dispatch(thermometerChosen({ key, thermometer: target.value as ThermometerChoice }))
-          }
-        >
-          {THERMOMETER_CHOICES.map(({ choice, words }) => (
-            <option key={choice} value={choice}>
-              {words}
-            </option>
-          ))}
-        </select>
-      </label>
+    <div className="grid grid-cols-[6fr_5fr_5fr] gap-3">
+      <BenchSelect
+        label="Water is read by"
+        options={SCALE_CHOICES}
+        value={scale}
+        onChange={(next) => dispatch(scaleChosen({ key, scale: next }))}
+      />
+      <BenchSelect
+        label="Kettle is read by"
+        options={THERMOMETER_CHOICES}
+        value={thermometer}
+        onChange={(next) => dispatch(thermometerChosen({ key, thermometer: next }))}
+      />
+      <BenchSelect
+        label="Split into"
+        options={CUP_CHOICES}
+        value={cups}
+        onChange={(next) => dispatch(cupsPlanned({ key, cups: next }))}
+      />
       {(scale.kind === 'feed' || thermometer === 'feed') && (
-        <p className="w-full text-small break-all">
+        <p className="col-span-3 text-small break-all">
           Instruments send their lines to <code className="reading">{feedAddress(key)}</code>
         </p>
       )}
-    </>
+    </div>
   );
 });

@@ -15,7 +15,7 @@ import { eventNoted, totalWritten, type BenchBrew } from './benchSlice';
 import { stepWords } from './stepWords';
 
 const HEAD = 'border-b border-ink pb-1 pr-3 text-left text-tiny font-medium text-quiet';
-const CELL = 'border-b border-rule py-1 pr-3 h-11';
+const CELL = 'border-b border-rule py-0.5 pr-3 h-10';
 
 /**
  * The plan against what was marked; what the scale showed can be written beside each pour. Its fields stand still while

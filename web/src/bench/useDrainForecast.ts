@@ -1,5 +1,6 @@
 import { useEffect, useState } from 'react';
-import type { BrewPlan, Expected, StepDone } from '@vendu/core';
+import type { BrewPlan, StepDone } from '@vendu/core';
+import type { DrainForecast } from '../board/forecaster';
 import { useForecaster } from '../board/useForecaster';
 import type { BenchBrew } from './benchSlice';
 
@@ -8,19 +9,19 @@ export function useDrainForecast(
   { ground, events }: Pick<BenchBrew, 'ground' | 'events'>,
   plan: BrewPlan,
   done: readonly StepDone[],
-): Expected | null {
+): DrainForecast | null {
   const { forecaster } = useForecaster(ground);
-  const [expected, setExpected] = useState<Expected | null>(null);
+  const [drain, setDrain] = useState<DrainForecast | null>(null);
   // Only a mark, a total or something seen changes it, never the clock.
   useEffect(() => {
     if (!forecaster) return undefined;
     let isStale = false;
     void forecaster.drainOf({ plan, done, events }).then((result) => {
-      if (!isStale) setExpected(result.ok ? result.value : null);
+      if (!isStale) setDrain(result.ok ? result.value : null);
     });
     return () => {
       isStale = true;
     };
   }, [forecaster, plan, done, events]);
-  return expected;
+  return drain;
 }

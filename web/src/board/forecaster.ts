@@ -66,6 +66,11 @@ export interface BoardForecast {
   knowledge: Knowledge;
 }
 
+export interface DrainForecast {
+  asLot: Expected;
+  asSeen: Expected;
+}
+
 /** The course is drawn one point a second; the model steps finer. */
 const DRAWN_STEP_S = 1;
 /** Brews of a forgiveness run on the board: enough to rank the causes. */
@@ -133,7 +138,7 @@ export class Forecaster {
     };
   }
 
-  /** @returns when a brew under way will drain, from what was poured, read and seen so far */
+  /** @returns when a brew under way will drain: as its lot has it, and with what was seen of its bed */
   drainOf({
     plan,
     done,
@@ -142,16 +147,18 @@ export class Forecaster {
     plan: BrewPlan;
     done: readonly StepDone[];
     events: readonly BenchEvent[];
-  }): Result<Expected, string> {
+  }): Result<DrainForecast, string> {
     const { kit, calibration, ...age } = this.learned();
     const brew = brewAsGoing({ plan, steps: done, events, ...age }, kit);
     const asLot = forecastBrew({ calibration, brew });
+    if (!asLot.ok) return asLot;
     const seen = bedSeenIn(events);
-    if (!asLot.ok || seen.length === 0) {
-      return asLot.ok ? { ok: true, value: asLot.value.drawdownS } : asLot;
-    }
-    const asSeen = forecastBrew({ calibration: withBedSeen({ calibration, brew, seen }), brew });
-    return asSeen.ok ? { ok: true, value: asSeen.value.drawdownS } : asSeen;
+    const asSeen =
+      seen.length === 0
+        ? asLot
+        : forecastBrew({ calibration: withBedSeen({ calibration, brew, seen }), brew });
+    if (!asSeen.ok) return asSeen;
+    return { ok: true, value: { asLot: asLot.value.drawdownS, asSeen: asSeen.value.drawdownS } };
   }
 
   /** @returns a brew beside its forecast, and why they differ */

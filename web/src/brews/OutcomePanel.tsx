@@ -63,18 +63,18 @@ export function OutcomePanel({ brew, outcome }: { brew: BrewView; outcome: BrewO
               Figure
             </th>
             <th className={HEAD} scope="col">
-              Forecast of the plan
+              Forecast
             </th>
             {effects.length > 0 && (
               <th className={HEAD} scope="col">
-                As it was done
+                As done
               </th>
             )}
             <th className={HEAD} scope="col">
               Result
             </th>
             <th className={HEAD} scope="col">
-              Left unexplained
+              Left over
             </th>
           </tr>
         </thead>
@@ -88,10 +88,10 @@ export function OutcomePanel({ brew, outcome }: { brew: BrewView; outcome: BrewO
                   {label}
                 </th>
                 <td className={classes(CELL, 'reading whitespace-nowrap', hue)}>
-                  {show(planned[each].value)}{' '}
-                  <span className="text-quiet">
-                    ({show(planned[each].low)} to {show(planned[each].high)})
-                  </span>
+                  {show(planned[each].value)}
+                  <div className="text-tiny text-quiet">
+                    {show(planned[each].low)} to {show(planned[each].high)}
+                  </div>
                 </td>
                 {effects.length > 0 && (
                   <td className={classes(CELL, 'reading', hue)}>{show(asDone[each].value)}</td>
@@ -101,12 +101,17 @@ export function OutcomePanel({ brew, outcome }: { brew: BrewView; outcome: BrewO
                 </td>
                 <td className={CELL}>
                   {left ? (
-                    <span className="whitespace-nowrap">
-                      <span className="reading">{formatSigned(left.missedBy, digits)}</span> {unit},{' '}
-                      <span className={left.isWithinBand ? 'text-quiet' : 'font-semibold text-alarm'}>
+                    <>
+                      <span className="reading">{formatSigned(left.missedBy, digits)}</span> {unit}
+                      <div
+                        className={classes(
+                          'text-tiny',
+                          left.isWithinBand ? 'text-quiet' : 'font-semibold text-alarm',
+                        )}
+                      >
                         {left.isWithinBand ? 'within its band' : 'outside its band'}
-                      </span>
-                    </span>
+                      </div>
+                    </>
                   ) : (
                     <span className="text-quiet">not measured</span>
                   )}

@@ -63,7 +63,7 @@ export function RefractometerReader({
   const roomC = kit?.house.roomC ?? USUAL_ROOM_C;
   return (
     <div className="flex flex-col gap-2 text-small">
-      <label className="flex items-center gap-2">
+      <label className="flex items-center gap-2 whitespace-nowrap">
         Read by
         <select
           className="h-8 min-w-0 rounded-edge border border-edge bg-raised px-2"

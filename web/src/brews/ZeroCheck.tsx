@@ -11,7 +11,7 @@ export function ZeroCheck() {
   if (!meter) return null;
   const { isZeroDue, lastZero, name, id } = meter;
   return (
-    <div className="flex items-center gap-3 text-small">
+    <div className="flex flex-wrap items-center gap-x-3 gap-y-1 text-small">
       <span className={isZeroDue ? 'font-semibold text-alarm' : 'text-quiet'}>
         {isZeroDue
           ? `${name}: zero check due`

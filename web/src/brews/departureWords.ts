@@ -18,9 +18,9 @@ export function departureWords(departure: Departure, { plan, steps, events, dose
     case 'dose':
       return `dose ${doseG} g for ${plan.doseG} g`;
     case 'totals':
-      return `totals ${listed(pours.map(({ overByG }) => overByG))} g`;
+      return `totals off by ${listed(pours.map(({ overByG }) => overByG))} g`;
     case 'times':
-      return `pours ${listed(pours.map(({ lateByS }) => lateByS))} s`;
+      return `pours late by ${listed(pours.map(({ lateByS }) => lateByS))} s`;
     case 'agitation':
       return [
         ...rows.flatMap(({ step, skipped }) =>
@@ -34,7 +34,7 @@ export function departureWords(departure: Departure, { plan, steps, events, dose
         pours.map(({ doneS }) => doneS),
       );
       const planned = pourKettlesC(plan);
-      return `kettle ${listed(reads.map((readC, index) => (readC === null ? null : readC - (planned[index] ?? readC))))} °C`;
+      return `kettle off by ${listed(reads.map((readC, index) => (readC === null ? null : readC - (planned[index] ?? readC))))} °C`;
     }
   }
 }

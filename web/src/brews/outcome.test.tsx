@@ -51,16 +51,16 @@ describe('a brew beside its forecast', () => {
     expect(reasons).toContain('strength −0.02 %, yield +0.1 points, drained +8 s');
     expect(reasons).toMatch(/kettle .*°C: strength −0\.01 %/);
     expect(screen.getByRole('row', { name: /Strength/ }).textContent).toContain(
-      '1.31 (1.24 to 1.38)1.291.32+0.03 %, within its band',
+      '1.311.24 to 1.381.291.32+0.03 %within its band',
     );
     expect(screen.getByRole('row', { name: /Yield/ }).textContent).toContain('not measured');
-    expect(screen.getByRole('row', { name: /Drained/ }).textContent).toContain('3:19+41 s, outside its band');
+    expect(screen.getByRole('row', { name: /Drained/ }).textContent).toContain('3:19+41 soutside its band');
     expect(screen.getByText(/Look at the grinder setting/)).toBeTruthy();
   });
 
   it('names each departure in the figures of the brew', () => {
     expect(departureWords('dose', { ...brew, doseG: 16.4 })).toBe('dose 16.4 g for 16 g');
-    expect(departureWords('totals', brew)).toMatch(/^totals [+−0-9., –]+ g$/);
+    expect(departureWords('totals', brew)).toMatch(/^totals off by [+−0-9., –]+ g$/);
     expect(departureWords('kettle', brew)).toContain('°C');
     const swirl = { kind: 'agitated' as const, atS: 50, figure: null, text: 'Swirl' };
     expect(departureWords('agitation', { ...brew, events: [swirl] })).toContain('swirl added');
@@ -70,6 +70,6 @@ describe('a brew beside its forecast', () => {
     const rough = { ...outcome, planned: { ...planned, isRough: true }, effects: [] };
     renderPart(<OutcomePanel brew={brew} outcome={rough} />);
     expect(screen.getByText(/rough range of lots like it/)).toBeTruthy();
-    expect(screen.queryByText('As it was done')).toBeNull();
+    expect(screen.queryByText('As done')).toBeNull();
   });
 });

@@ -129,6 +129,7 @@ export function ExtractionMap({ brews, currentId, forecast, window, height = 320
                 dataKey="tdsError"
                 direction="y"
                 width={0}
+                isAnimationActive={false}
                 stroke="var(--color-quiet)"
                 strokeDasharray="3 3"
               />
@@ -136,6 +137,7 @@ export function ExtractionMap({ brews, currentId, forecast, window, height = 320
                 dataKey="yieldError"
                 direction="x"
                 width={0}
+                isAnimationActive={false}
                 stroke="var(--color-quiet)"
                 strokeDasharray="3 3"
               />
@@ -157,6 +159,7 @@ export function ExtractionMap({ brews, currentId, forecast, window, height = 320
               dataKey="tdsError"
               direction="y"
               width={5}
+              isAnimationActive={false}
               stroke="var(--color-strength)"
               strokeWidth={1.2}
             />
@@ -164,6 +167,7 @@ export function ExtractionMap({ brews, currentId, forecast, window, height = 320
               dataKey="yieldError"
               direction="x"
               width={5}
+              isAnimationActive={false}
               stroke="var(--color-yield)"
               strokeWidth={1.2}
             />
@@ -230,7 +234,7 @@ function ForecastMark({ cx, cy }: { cx?: number; cy?: number }) {
   return (
     <g>
       <circle cx={cx} cy={cy} r={6} fill="none" stroke="var(--color-ink)" strokeDasharray="3 2" />
-      <text x={cx - 9} y={cy + 18} textAnchor="end" className="fill-quiet text-[11px]">
+      <text x={cx - 10} y={cy + 20} textAnchor="end" className="fill-quiet text-[11px]">
         forecast
       </text>
     </g>

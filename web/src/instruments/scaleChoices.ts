@@ -7,17 +7,15 @@ export type ScaleChoice =
   | { kind: 'serial' }
   | { kind: 'feed' };
 
-export const SCALE_CHOICES: { id: string; words: string; choice: ScaleChoice }[] = [
-  { id: 'none', words: 'no scale, by hand', choice: { kind: 'none' } },
-  { id: 'serial', words: 'scale on a cable', choice: { kind: 'serial' } },
-  { id: 'feed', words: 'scale over the network', choice: { kind: 'feed' } },
+export const SCALE_CHOICES: { words: string; choice: ScaleChoice }[] = [
+  { words: 'no scale, by hand', choice: { kind: 'none' } },
+  { words: 'scale on a cable', choice: { kind: 'serial' } },
+  { words: 'scale over the network', choice: { kind: 'feed' } },
   ...(['steady', 'usual', 'hurried', 'hesitant'] as const).map((hand) => ({
-    id: `simulated-${hand}`,
     words: `simulated scale, ${hand} hand`,
     choice: { kind: 'simulated', hand, isDying: false } as const,
   })),
   {
-    id: 'simulated-dying',
     words: 'simulated scale, battery dying',
     choice: { kind: 'simulated', hand: 'usual', isDying: true },
   },
