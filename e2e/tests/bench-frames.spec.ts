@@ -72,3 +72,26 @@ test('a ten-minute brew at ten readings a second is drawn in the frames printed 
   expect(at(0.5)).toBeLessThan(50);
   expect(watched.grownMb).toBeLessThan(20);
 });
+
+test('ten minutes of a brew with its curve take less than 20 MB', async ({ page }) => {
+  await page.clock.install();
+  await signIn(page, 'barista');
+  const recipe = await startRecipe(page, 'Ten minutes of memory');
+  await page.goto(benchPath(recipe));
+  await expect(page.getByText('Before the clock')).toBeVisible();
+  await page.getByLabel('Water is read by').selectOption({ label: 'simulated scale, usual hand' });
+  await page.getByRole('heading', { name: 'Ten minutes of memory' }).click();
+  await page.keyboard.press('Space');
+  const debug = await page.context().newCDPSession(page);
+  const heapMb = async () => {
+    await debug.send('HeapProfiler.collectGarbage');
+    return (await debug.send('Runtime.getHeapUsage')).usedSize / 1e6;
+  };
+  await page.clock.runFor(20_000);
+  const beforeMb = await heapMb();
+  for (let minute = 0; minute < 10; minute++) await page.clock.runFor(60_000);
+  await expect(page.getByRole('timer')).toHaveText(/10:2\d/);
+  const grownMb = (await heapMb()) - beforeMb;
+  console.info(`ten minutes at ten readings a second: heap ${grownMb.toFixed(1)} MB more, garbage collected`);
+  expect(grownMb).toBeLessThan(20);
+});

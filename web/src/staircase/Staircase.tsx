@@ -24,6 +24,7 @@ interface StaircaseProps {
 
 /** Closer than this two time labels would run into each other, px. */
 const LABEL_WIDTH_PX = 34;
+const ROOM_S = 30;
 const MARGIN = { top: 22, right: 46, bottom: 26, left: 44 };
 
 /** The recipe's face: cumulative water against time, with totals and times at the steps they name. */
@@ -31,7 +32,10 @@ export function Staircase({ plan, width, height, actual, nowS, behind, label }: 
   const totals = runningTotalsG(plan);
   const waterG = totals.at(-1) ?? 0;
   const behindG = behind ? (runningTotalsG(behind).at(-1) ?? 0) : 0;
-  const lastS = Math.max(plan.drawdownS, behind?.drawdownS ?? 0, actual?.at(-1)?.atS ?? 0, nowS ?? 0);
+  const plannedS = Math.max(plan.drawdownS, behind?.drawdownS ?? 0);
+  const reachedS = Math.max(actual?.at(-1)?.atS ?? 0, nowS ?? 0);
+  // Past its plan a brew gets room by the half minute: a scale that creeps moves everything all the time.
+  const lastS = reachedS <= plannedS ? plannedS : Math.ceil(reachedS / ROOM_S) * ROOM_S;
   const actualG = (actual ?? []).reduce((top, { totalG }) => (totalG > top ? totalG : top), 0);
   const topG = Math.max(waterG, behindG, actualG);
   const x = scaleLinear([0, lastS], [MARGIN.left, width - MARGIN.right]);
