@@ -134,6 +134,64 @@ test('a stall is told while something can still be done', async ({ page }) => {
   await expect(page.getByRole('alert').filter({ hasText: 'A stall.' })).toContainText('lift the paper');
 });
 
+test('water that stands past its time moves the forecast of the drain', async ({
+  page,
+}) => {
+  const recipe = await startRecipe(page, 'Standing water');
+  await layOut(page, recipe, 'simulated scale, steady hand');
+  await page.keyboard.press('Space');
+  await brewUntil(page, /Drained/);
+  const drains = page.getByText(/drains about \d/);
+  const secondsOf = async () => {
+    const [, minutes, seconds] = (await drains.textContent())?.match(/about (\d+):(\d\d)/) ?? [];
+    return Number(minutes) * 60 + Number(seconds);
+  };
+  const beforeS = await secondsOf();
+  await page.clock.runFor(30_000);
+  await page.keyboard.press('h');
+  await expect(page.getByText(/water stood at/)).toBeVisible();
+  await expect.poll(secondsOf).toBeGreaterThan(beforeS + 5);
+  // Taken back, the forecast is the lot's again.
+  await page.keyboard.press('u');
+  await expect.poll(secondsOf).toBe(beforeS);
+  await page.keyboard.press('h');
+  await page.clock.runFor(20_000);
+  await page.keyboard.press('b');
+  await page.keyboard.press('Space');
+  const { brew } = await stored(page);
+  expect(brew.events.map(({ kind }) => kind)).toEqual(['water-stands', 'bed-shows']);
+});
+
+test('all three stand-ins: kettle at each pour, three readings, the result beside its forecast', async ({
+  page,
+}) => {
+  const recipe = await startRecipe(page, 'Stand-ins');
+  await layOut(page, recipe, 'simulated scale, usual hand');
+  await page.getByLabel('Kettle is read by').selectOption({ label: 'simulated thermometer' });
+  await page.getByRole('heading', { name: 'Stand-ins' }).click();
+  await page.clock.runFor(2_000);
+  await expect(page.getByText('°C kettle')).toBeVisible();
+  await page.keyboard.press('Space');
+  await brewUntil(page, /Drained/);
+  await page.keyboard.press('Space');
+  const { brew } = await stored(page);
+  const reads = brew.events.filter(({ kind }) => kind === 'kettle-read');
+  expect(reads).toHaveLength(brew.plan.pours.length);
+  for (const { figure } of reads) expect(Math.abs((figure ?? 0) - brew.plan.kettleC)).toBeLessThan(4);
+  await expect(page.getByText(/Poured or read by a stand-in/)).toBeVisible();
+
+  await page.getByLabel('Read by').selectOption({ label: 'simulated refractometer' });
+  await page.getByRole('button', { name: 'Clean water on the prism' }).click();
+  await expect(page.getByText(/Zero was off by/)).toBeVisible();
+  for (const count of [1, 2, 3]) {
+    await page.getByRole('button', { name: 'Sample on the prism' }).click();
+    await expect(page.getByLabel(`Reading ${count + 1}, % TDS`)).toBeVisible();
+  }
+  const strength = page.getByRole('row', { name: /Strength/ });
+  await expect(strength).toContainText('within its band');
+  await expect(page.getByRole('figure', { name: /Extraction map: brew 1/ })).toContainText('forecast');
+});
+
 test('a reload in the middle loses no mark and no minute of the curve', async ({ page }) => {
   const recipe = await startRecipe(page, 'Reloaded');
   await layOut(page, recipe, 'simulated scale, steady hand');
