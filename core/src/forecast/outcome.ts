@@ -43,7 +43,7 @@ export interface BrewOutcome {
 }
 
 /** Effects smaller than these are no reason for anything: s, % TDS, points. */
-const WORTH_SAYING: Record<OutcomeOf, number> = { drawdownS: 0.5, tdsPercent: 0.002, yieldPercent: 0.02 };
+const WORTH_SAYING: Record<OutcomeOf, number> = { drawdownS: 1, tdsPercent: 0.005, yieldPercent: 0.05 };
 
 /**
  * Why a brew came out as it did: its forecast, what followed from doing it otherwise than planned, and what remains.

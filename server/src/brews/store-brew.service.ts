@@ -1,13 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import { Sequelize } from 'sequelize-typescript';
 import { traceFault } from '@vendu/core';
-import type { BrewKitNames, PutBrewDto } from '@vendu/contract';
-import { BrewerModel } from '../kit/brewer.model.js';
-import { GrinderModel } from '../kit/grinder.model.js';
-import { grinderView } from '../kit/kit-views.js';
-import { KettleModel } from '../kit/kettle.model.js';
-import { PaperModel } from '../kit/paper.model.js';
-import { WaterModel } from '../kit/water.model.js';
+import type { PutBrewDto } from '@vendu/contract';
 import { refreshLotProgress } from '../lots/lot-progress.js';
 import { LotModel } from '../lots/lot.model.js';
 import { RoastBatchModel } from '../lots/roast-batch.model.js';
@@ -15,9 +9,9 @@ import type { PersonModel } from '../people/person.model.js';
 import { invalidField } from '../problem/problem-error.js';
 import { RecipeVersionModel } from '../recipes/recipe-version.model.js';
 import { RecipeModel } from '../recipes/recipe.model.js';
-import { settingFor } from '../recipes/recipe-views.js';
 import { RunningBrewModel } from '../running-brews/running-brew.model.js';
 import { BrewModel } from './brew.model.js';
+import { kitNames, WITH_KIT } from './kit-names.js';
 import { TraceModel } from './trace.model.js';
 
 /** Takes a brew off a bench into the record, whole or not at all, and once. */
@@ -76,7 +70,7 @@ export class StoreBrewService {
     if (!version)
       throw invalidField({ field: 'recipeVersionId', message: 'There is no such recipe version.' });
     const recipe = await RecipeModel.findByPk(version.recipeId, {
-      include: [BrewerModel, PaperModel, GrinderModel, WaterModel, KettleModel],
+      include: WITH_KIT,
       rejectOnEmpty: true,
     });
     const batch = await RoastBatchModel.findByPk(roastBatchId);
@@ -88,17 +82,4 @@ export class StoreBrewService {
     }
     return { version, recipe, batch };
   }
-}
-
-function kitNames(recipe: RecipeModel, { plan }: RecipeVersionModel, scale: string): BrewKitNames {
-  const { brewer, paper, grinder, water, kettle } = recipe;
-  return {
-    brewer: brewer.name,
-    paper: paper.name,
-    grinder: `${grinder.name}, ${grinder.burrSet}`,
-    grinderSetting: settingFor(plan, grinderView(grinder)).grinderSetting,
-    water: water?.name ?? null,
-    kettle: kettle?.name ?? null,
-    scale,
-  };
 }

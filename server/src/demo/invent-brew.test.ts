@@ -2,13 +2,18 @@ import { describe, expect, it } from 'vitest';
 import {
   brewerGeometry,
   brewResult,
+  compareTrace,
+  planAgainstActual,
   planFaults,
   pouredWaterG,
   seededRandom,
   startingRecipe,
+  traceFault,
+  valueOf,
   type BrewKit,
 } from '@vendu/core';
 import { inventBrew } from './invent-brew.js';
+import { inventRecord } from './invent-record.js';
 import { BREWERS, DEMO_LOTS, HOUSE, PAPERS } from './scenario.js';
 
 describe('the demo’s brews', () => {
@@ -62,6 +67,24 @@ describe('the demo’s brews', () => {
       const lastPourS = Math.max(...asked.plan.pours.map(({ startS }) => startS));
       expect(invented.steps.at(-1)?.atS).toBeGreaterThan(lastPourS);
       expect(invented.steps.at(-1)?.atS).toBeLessThan(420);
+    }
+  });
+
+  it('have a curve and kettle readings that tell the totals and the times of their steps', () => {
+    for (const { asked, invented } of brews) {
+      const { plan, kit } = asked;
+      const { trace, events } = inventRecord({ plan, steps: invented.steps, roomC: kit.ambientC, seed: 3 });
+      expect(traceFault(trace)).toBeNull();
+      expect(Math.abs((trace.massG.at(-1) ?? 0) - invented.waterG)).toBeLessThan(1.5);
+      expect(events).toHaveLength(plan.pours.length);
+      const points = trace.atMs.map((atMs, index) => ({ atS: atMs / 1000, totalG: trace.massG[index] ?? 0 }));
+      const { pours } = valueOf(compareTrace({ plan, trace: points }));
+      const marked = planAgainstActual({ plan, done: invented.steps }).filter(
+        ({ step }) => step.kind === 'pour',
+      );
+      for (const [index, { startS }] of pours.entries()) {
+        expect(Math.abs((startS ?? 0) - (marked[index]?.doneS ?? 0))).toBeLessThan(1.5);
+      }
     }
   });
 

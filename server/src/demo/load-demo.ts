@@ -18,6 +18,8 @@ import { LotFactsDto, type BrewerView } from '@vendu/contract';
 import { BrewReader } from '../brews/brew-reader.js';
 import { BrewModel } from '../brews/brew.model.js';
 import { ReadingModel } from '../brews/reading.model.js';
+import { kitNames, WITH_KIT } from '../brews/kit-names.js';
+import { TraceModel } from '../brews/trace.model.js';
 import { TastingModel } from '../brews/tasting.model.js';
 import { BrewerModel } from '../kit/brewer.model.js';
 import { GrinderModel } from '../kit/grinder.model.js';
@@ -40,6 +42,7 @@ import { keepEvidence } from '../recipes/lot-evidence.js';
 import { startingFacts } from '../recipes/starting-facts.js';
 import { DEMO_ACCOUNTS } from './accounts.js';
 import { inventBrew } from './invent-brew.js';
+import { inventRecord } from './invent-record.js';
 import {
   BREWERS,
   DEMO_LOTS,
@@ -195,9 +198,24 @@ async function loadLot(lot: DemoLot, ground: Ground): Promise<void> {
     },
     { transaction },
   );
+  const equipped = await RecipeModel.findByPk(recipe.id, {
+    include: WITH_KIT,
+    transaction,
+    rejectOnEmpty: true,
+  });
   for (const [index, brew] of lot.brews.entries()) {
     version = await versionFor(brew, version, ground);
-    await loadBrew({ brew, index, version, batch, truth: lot.truth, kit, lotId: row.id, ground });
+    await loadBrew({
+      brew,
+      index,
+      recipe: equipped,
+      version,
+      batch,
+      truth: lot.truth,
+      kit,
+      lotId: row.id,
+      ground,
+    });
   }
   await reach(lot, recipe, version, `${lot.facts.name} ${brewer.name}`, ground);
 }
@@ -225,6 +243,7 @@ async function versionFor(
 async function loadBrew({
   brew,
   index,
+  recipe,
   version,
   batch,
   truth,
@@ -234,6 +253,8 @@ async function loadBrew({
 }: {
   brew: DemoBrew;
   index: number;
+  /** With its kit. */
+  recipe: RecipeModel;
   version: RecipeVersionModel;
   batch: RoastBatchModel;
   truth: LearnedFactors;
@@ -252,6 +273,12 @@ async function loadBrew({
     random,
   });
   const personId = at(ground.people, brew.by).id;
+  const { trace, events } = inventRecord({
+    plan,
+    steps: invented.steps,
+    roomC: kit.ambientC,
+    seed: lotId * 100 + index,
+  });
   const row = await BrewModel.create(
     {
       clientKey: keyOf(lotId, index),
@@ -262,6 +289,8 @@ async function loadBrew({
       startedAt: momentDaysAgo(brew.daysAgo, 9),
       plan,
       steps: invented.steps,
+      events,
+      kit: kitNames(recipe, version, 'Bench scale'),
       doseG: plan.doseG,
       waterG: invented.waterG === planWaterG(plan) ? null : invented.waterG,
       beverageG: invented.beverageG,
@@ -271,6 +300,7 @@ async function loadBrew({
     },
     { transaction },
   );
+  await TraceModel.create({ brewId: row.id, samples: trace }, { transaction });
   await ReadingModel.bulkCreate(
     invented.readingsPercent.map((tdsPercent) => ({ brewId: row.id, tdsPercent, readBy: personId })),
     { transaction },

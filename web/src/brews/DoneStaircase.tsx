@@ -7,7 +7,7 @@ import { useTraceQuery } from './brewsApi';
 const EVENT_WORDS: Record<BenchEventKind, string> = {
   agitated: '',
   'cup-changed': '',
-  'kettle-read': 'kettle',
+  'kettle-read': '',
   'bed-shows': 'the bed showed',
   'water-stands': 'water stood',
   'totals-moved': 'totals moved',
@@ -18,6 +18,12 @@ const UNIT: Partial<Record<BenchEventKind, string>> = {
   'kettle-read': '°C',
   'totals-moved': 'g',
 };
+
+function eventWords(kind: BenchEventKind, text: string): string {
+  const said = [EVENT_WORDS[kind], text.toLowerCase()].filter((words) => words !== '');
+  // A kettle read by an instrument has its name; one read by eye has none.
+  return said.length === 0 ? 'kettle' : said.join(', ');
+}
 
 /** The plan with what was done over it: off the scale where there was one; what else happened; with which kit. */
 export function DoneStaircase({ brew }: { brew: BrewView }) {
@@ -61,7 +67,7 @@ export function DoneStaircase({ brew }: { brew: BrewView }) {
           {brew.events.map(({ kind, atS, figure, text }, index) => (
             <li key={index}>
               <span className="reading text-time">{formatDuration(Math.round(atS))}</span>{' '}
-              {[EVENT_WORDS[kind], text.toLowerCase()].filter((words) => words !== '').join(', ')}
+              {eventWords(kind, text)}
               {figure !== null && (
                 <span className="reading">
                   {' '}

@@ -234,7 +234,7 @@ function ForecastMark({ cx, cy }: { cx?: number; cy?: number }) {
   return (
     <g>
       <circle cx={cx} cy={cy} r={6} fill="none" stroke="var(--color-ink)" strokeDasharray="3 2" />
-      <text x={cx - 10} y={cy + 20} textAnchor="end" className="fill-quiet text-[11px]">
+      <text x={cx + 10} y={cy + 28} className="halo fill-quiet text-[11px]">
         forecast
       </text>
     </g>
