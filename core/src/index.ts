@@ -259,7 +259,7 @@ export {
 } from './instruments/instrumentLine.js';
 export { simulatedRefractometer } from './instruments/simulatedRefractometer.js';
 export { simulatedThermometer } from './instruments/simulatedThermometer.js';
-export { QUIET_BENCH, simulatedScale, type ScaleFaults } from './instruments/simulatedScale.js';
+export { SCALE_BENCHES, simulatedScale, type ScaleBench } from './instruments/simulatedScale.js';
 export {
   flowAtGps,
   GAP_MS,

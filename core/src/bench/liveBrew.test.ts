@@ -180,6 +180,24 @@ describe('totals off the scale', () => {
     }
   });
 
+  it('are not those of a knock on the bench', () => {
+    const trace = traceOf(140);
+    const knockedAt = (atS: number) =>
+      trace.massG.map((massG, index) => (trace.atMs[index] === atS * 1000 ? massG + 6 : massG));
+    // At the mark of the second pour, and at the moment when the last total is taken.
+    for (const atS of [plan.pours[1]?.startS ?? 0, 139.9]) {
+      const knocked = totalsFromTrace({
+        plan,
+        done: marks,
+        trace: { ...trace, massG: knockedAt(atS) },
+        nowMs: 139_900,
+      });
+      for (const [stepIndex, totalG] of Object.entries(read(140))) {
+        expect(Math.abs((knocked[Number(stepIndex)] ?? 0) - totalG)).toBeLessThan(0.6);
+      }
+    }
+  });
+
   it('say nothing of a pour under way, nor of one the scale did not see', () => {
     expect(read((plan.pours[1]?.startS ?? 0) + 4)).toEqual({ [stepOf(1)]: expect.any(Number) as number });
     expect(Object.keys(read(140, 30))).toEqual([]);

@@ -1,4 +1,4 @@
-import { massAtG, type Trace } from '../instruments/trace.js';
+import { standingMassG, type Trace } from '../instruments/trace.js';
 import { roundToTenth, type BrewPlan } from '../plan/plan.js';
 import { benchSteps } from './benchSteps.js';
 import type { StepDone } from './planAgainstActual.js';
@@ -33,7 +33,7 @@ export function totalsFromTrace({
   for (const [index, pour] of pours.entries()) {
     const nextS = pours[index + 1]?.atS;
     const endMs = nextS === undefined ? nowMs : nextS * 1000;
-    const totalG = massAtG(trace, endMs);
+    const totalG = standingMassG(trace, endMs);
     if (totalG === null || totalG - beforeG < BEGUN_G) continue;
     if (nextS === undefined && !isSettled(trace, nowMs, totalG)) continue;
     totals[pour.stepIndex] = roundToTenth(totalG);
@@ -43,6 +43,6 @@ export function totalsFromTrace({
 }
 
 function isSettled(trace: Trace, nowMs: number, totalG: number): boolean {
-  const earlierG = massAtG(trace, nowMs - SETTLE_MS);
+  const earlierG = standingMassG(trace, nowMs - SETTLE_MS);
   return earlierG !== null && Math.abs(totalG - earlierG) < (SETTLED_GPS * SETTLE_MS) / 1000;
 }

@@ -5,9 +5,9 @@ import { valueOf } from '../result.js';
 import { HANDS } from './hands.js';
 import { parseInstrumentLine } from './instrumentLine.js';
 import { simulatedRefractometer, USUAL_REFRACTOMETER } from './simulatedRefractometer.js';
-import { QUIET_BENCH, simulatedScale } from './simulatedScale.js';
+import { SCALE_BENCHES, simulatedScale } from './simulatedScale.js';
 import { simulatedThermometer } from './simulatedThermometer.js';
-import { flowAtGps, massAtG, traceFault, traceGaps, type Trace } from './trace.js';
+import { flowAtGps, massAtG, standingMassG, traceFault, traceGaps, type Trace } from './trace.js';
 
 /** Readings ten times a second, as the bench takes them. */
 function recorded(scale: ReturnType<typeof simulatedScale>, fromS: number, toS: number): Trace {
@@ -166,8 +166,28 @@ describe('the simulated scale', () => {
     expect(scale.read(60)?.massG).toBeCloseTo(165, 0);
   });
 
+  it('drops out on a rough bench for seconds at a time, and comes back with what stands on it', () => {
+    const scale = simulatedScale({ hand: HANDS.steady, faults: SCALE_BENCHES.rough, seed: 6 });
+    scale.pour({ atS: 0, toTotalG: 60, flowGps: 8 });
+    const trace = recorded(scale, 0, 300);
+    const gaps = traceGaps(trace);
+    expect(gaps.length).toBeGreaterThan(1);
+    for (const { fromMs, toMs } of gaps) expect(toMs - fromMs).toBeGreaterThanOrEqual(3000);
+    expect(Math.abs((standingMassG(trace, 299_900) ?? 0) - 60)).toBeLessThan(4);
+    // One knock is not what stands there.
+    const knocked = trace.massG.findIndex((massG, index) => index > 300 && massG > 63.5);
+    expect(knocked).toBeGreaterThan(0);
+    expect(Math.abs((standingMassG(trace, trace.atMs[knocked] ?? 0) ?? 99) - 61)).toBeLessThan(2);
+  });
+
   it('creeps, is knocked, can be tared, and falls silent when its battery is empty', () => {
-    const faults = { ...QUIET_BENCH, driftGPerMin: 1, knocksPerMin: 60, batteryPercent: 2, batteryPerMin: 1 };
+    const faults = {
+      ...SCALE_BENCHES.quiet,
+      driftGPerMin: 1,
+      knocksPerMin: 60,
+      batteryPercent: 2,
+      batteryPerMin: 1,
+    };
     const scale = simulatedScale({ hand: HANDS.steady, faults, seed: 3 });
     const { massG } = recorded(scale, 0, 60);
     expect(massG.filter((each) => each > 3)).not.toHaveLength(0);

@@ -10,20 +10,32 @@ export interface ScaleFaults {
   driftGPerMin: number;
   /** Knocks on the bench: how many a minute, each of a few grams for one reading. */
   knocksPerMin: number;
+  /** How often it is not heard for a while. */
+  dropOutsPerMin: number;
   /** Charge at the start and what a minute costs, %. At nothing it falls silent. */
   batteryPercent: number;
   batteryPerMin: number;
 }
 
-export const QUIET_BENCH: ScaleFaults = {
+const QUIET: ScaleFaults = {
   noiseG: 0.05,
   driftGPerMin: 0.05,
   knocksPerMin: 0,
+  dropOutsPerMin: 0,
   batteryPercent: 90,
   batteryPerMin: 0.1,
 };
+/** Benches to try: a quiet one, a knocked one with a scale that drops out, one whose battery gives out in a minute. */
+export const SCALE_BENCHES = {
+  quiet: QUIET,
+  rough: { ...QUIET, noiseG: 0.15, driftGPerMin: 0.4, knocksPerMin: 10, dropOutsPerMin: 1 },
+  dying: { ...QUIET, batteryPercent: 0.9, batteryPerMin: 1 },
+} as const satisfies Record<string, ScaleFaults>;
+export type ScaleBench = keyof typeof SCALE_BENCHES;
 /** A knock, g (assumed). */
 const KNOCK_G = 4;
+/** Not heard for so long, s (assumed). */
+const DROP_OUT_S = 3;
 /** The flow sways about this often, s (assumed). */
 const SWAY_PERIOD_S = 1.7;
 
@@ -40,7 +52,7 @@ interface Stream {
  */
 export function simulatedScale({
   hand,
-  faults = QUIET_BENCH,
+  faults = QUIET,
   seed,
 }: {
   hand: Hand;
@@ -50,6 +62,7 @@ export function simulatedScale({
   const random = seededRandom(seed);
   const streams: Stream[] = [];
   let zeroG = 0;
+  let silentUntilS = 0;
   const pouredG = (atS: number) => streams.reduce((sum, stream) => sum + pouredOf(stream, atS), 0);
   const batteryAt = (atS: number) => Math.max(0, faults.batteryPercent - (atS / 60) * faults.batteryPerMin);
   return {
@@ -68,10 +81,14 @@ export function simulatedScale({
     tare(atS: number): void {
       zeroG = pouredG(atS);
     },
-    /** @returns what it shows, `null` once its battery is empty */
+    /** @returns what it shows, `null` while it is not heard and once its battery is empty */
     read(atS: number): ScaleReading | null {
       const batteryPercent = batteryAt(atS);
-      if (batteryPercent === 0) return null;
+      if (batteryPercent === 0 || atS < silentUntilS) return null;
+      if (faults.dropOutsPerMin > 0 && random() < faults.dropOutsPerMin / 600) {
+        silentUntilS = atS + DROP_OUT_S;
+        return null;
+      }
       const isKnocked = random() < faults.knocksPerMin / 600;
       const massG =
         pouredG(atS) -

@@ -1,4 +1,4 @@
-import { linearRegression } from 'simple-statistics';
+import { linearRegression, median } from 'simple-statistics';
 import { outOfRange, type OutOfRange } from '../input/ranges.js';
 import { failure, type Failure } from '../result.js';
 
@@ -24,6 +24,8 @@ const RANGES = {
   atMs: { low: -60_000, high: 3_600_000, unit: 'ms' },
   massG: { low: -1000, high: 10_000, unit: 'g' },
 };
+/** What stands on the scale is looked at for so long, ms: one knock is not the middle of five readings. */
+const STANDING_MS = 500;
 /** Flow is the slope over this long, ms: shorter is noise, longer is late. */
 const FLOW_WINDOW_MS = 1600;
 const FEWEST_FOR_FLOW = 4;
@@ -101,4 +103,15 @@ function lastIndexAt(atMs: readonly number[], momentMs: number): number {
     else high = middle - 1;
   }
   return low;
+}
+
+/** What stands on the scale at a moment, g, whatever knocks it: the middle reading of the last half second. */
+export function standingMassG(trace: Trace, momentMs: number): number | null {
+  if (massAtG(trace, momentMs) === null) return null;
+  const last = lastIndexAt(trace.atMs, momentMs);
+  const latest: number[] = [];
+  for (let index = last; index >= 0 && (trace.atMs[index] ?? 0) > momentMs - STANDING_MS; index--) {
+    latest.push(trace.massG[index] ?? 0);
+  }
+  return latest.length === 0 ? (trace.massG[last] ?? null) : median(latest);
 }

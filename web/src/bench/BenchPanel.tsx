@@ -102,7 +102,7 @@ export function BenchPanel({ brew, isActive, isCompact, isMuted }: BenchPanelPro
           {moment.phase === 'running' && <BedSeenButtons brew={brew} isActive={isActive} />}
           {moment.phase !== 'done' && <KettleReadout kettle={kettle} plan={plan} next={moment.next} />}
         </div>
-        {moment.phase !== 'done' && (
+        {moment.phase !== 'done' && !isCompact && (
           <div className="mt-auto pt-3">
             <InstrumentSelects brew={brew} />
           </div>
@@ -123,6 +123,7 @@ export function BenchPanel({ brew, isActive, isCompact, isMuted }: BenchPanelPro
         ) : (
           <Preparation brew={brew} isActive={isActive} />
         )}
+        {moment.phase !== 'done' && isCompact && <InstrumentSelects brew={brew} />}
         <SafetyLine brew={brew} />
       </div>
     </section>

@@ -38,15 +38,17 @@ export function Instruction({
           </span>
         )}
       </p>
-      {dueInS !== null && (
-        <p className={classes('reading leading-tight font-semibold', size)}>
-          {dueInS >= 0 ? `in ${Math.ceil(dueInS)} s` : `late ${Math.floor(-dueInS)} s`}
+      <div className={isCompact ? 'flex flex-wrap items-baseline gap-x-6' : ''}>
+        {dueInS !== null && (
+          <p className={classes('reading leading-tight font-semibold', size)}>
+            {dueInS >= 0 ? `in ${Math.ceil(dueInS)} s` : `late ${Math.floor(-dueInS)} s`}
+          </p>
+        )}
+        <p className="reading mt-1 text-title">
+          {next.kind === 'pour' && <span className="mr-6">+{next.amountG} g</span>}
+          at {formatDuration(next.plannedS)}
         </p>
-      )}
-      <p className="reading mt-1 text-title">
-        {next.kind === 'pour' && <span className="mr-6">+{next.amountG} g</span>}
-        at {formatDuration(next.plannedS)}
-      </p>
+      </div>
     </div>
   );
 }

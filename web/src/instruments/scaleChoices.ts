@@ -1,9 +1,9 @@
-import type { HandName } from '@vendu/core';
+import type { HandName, ScaleBench } from '@vendu/core';
 
 /** How the water is read on one bench. */
 export type ScaleChoice =
   | { kind: 'none' }
-  | { kind: 'simulated'; hand: HandName; isDying: boolean }
+  | { kind: 'simulated'; hand: HandName; bench: ScaleBench }
   | { kind: 'serial' }
   | { kind: 'feed' };
 
@@ -13,10 +13,14 @@ export const SCALE_CHOICES: { words: string; choice: ScaleChoice }[] = [
   { words: 'scale over the network', choice: { kind: 'feed' } },
   ...(['steady', 'usual', 'hurried', 'hesitant'] as const).map((hand) => ({
     words: `simulated scale, ${hand} hand`,
-    choice: { kind: 'simulated', hand, isDying: false } as const,
+    choice: { kind: 'simulated', hand, bench: 'quiet' } as const,
   })),
   {
+    words: 'simulated scale, knocked and dropping out',
+    choice: { kind: 'simulated', hand: 'usual', bench: 'rough' },
+  },
+  {
     words: 'simulated scale, battery dying',
-    choice: { kind: 'simulated', hand: 'usual', isDying: true },
+    choice: { kind: 'simulated', hand: 'usual', bench: 'dying' },
   },
 ];

@@ -1,11 +1,8 @@
-import { HANDS, QUIET_BENCH, simulatedScale, type HandName, type ScaleFaults } from '@vendu/core';
+import { HANDS, SCALE_BENCHES, simulatedScale, type HandName, type ScaleBench } from '@vendu/core';
 import type { ScaleSource } from './sources';
 
 /** Ten readings a second, as bench scales send them. */
 const EVERY_MS = 100;
-/** A battery that gives out within a minute of the start. */
-const DYING: ScaleFaults = { ...QUIET_BENCH, batteryPercent: 0.9, batteryPerMin: 1 };
-
 /**
  * A scale that shows what a hand would pour, to try the bench without hardware.
  *
@@ -13,16 +10,16 @@ const DYING: ScaleFaults = { ...QUIET_BENCH, batteryPercent: 0.9, batteryPerMin:
  */
 export function simulatedScaleSource({
   hand,
-  isDying,
+  bench,
   seed,
   alreadyG = 0,
 }: {
   hand: HandName;
-  isDying: boolean;
+  bench: ScaleBench;
   seed: number;
   alreadyG?: number;
 }): ScaleSource {
-  const scale = simulatedScale({ hand: HANDS[hand], faults: isDying ? DYING : QUIET_BENCH, seed });
+  const scale = simulatedScale({ hand: HANDS[hand], faults: SCALE_BENCHES[bench], seed });
   const startMs = Date.now();
   const nowS = () => (Date.now() - startMs) / 1000;
   return {

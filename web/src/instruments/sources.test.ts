@@ -124,7 +124,7 @@ describe('the simulated scale', () => {
 
   it('shows ten readings a second, pours when told, and goes on from what stood on it', () => {
     const heard = listener();
-    const source = simulatedScaleSource({ hand: 'steady', isDying: false, seed: 3, alreadyG: 40 });
+    const source = simulatedScaleSource({ hand: 'steady', bench: 'quiet', seed: 3, alreadyG: 40 });
     const stop = source.start(heard);
     vi.advanceTimersByTime(1000);
     expect(heard.readings).toHaveLength(10);
@@ -140,7 +140,7 @@ describe('the simulated scale', () => {
 
   it('dies within a minute when its battery does', () => {
     const heard = listener();
-    simulatedScaleSource({ hand: 'usual', isDying: true, seed: 3 }).start(heard);
+    simulatedScaleSource({ hand: 'usual', bench: 'dying', seed: 3 }).start(heard);
     vi.advanceTimersByTime(120_000);
     expect(heard.readings.length).toBeGreaterThan(100);
     expect(heard.readings.length).toBeLessThan(700);
