@@ -1,12 +1,17 @@
 import { expect, test } from '@playwright/test';
+import { followMainThread } from '../support/tracing';
 import { signIn } from '../support/people';
 import { benchPath, startRecipe } from '../support/work';
 
 /** Frames are watched so long, ms, with ten minutes of readings on the screen. */
 const WATCHED_MS = 6_000;
 const READINGS = 6_000;
+const SETTLED_AFTER_MS = 3_000;
 
-// Printed, not judged but for what no machine excuses: a slow machine is no fault of the bench.
+// What a recorder of the page costs is none of the bench's.
+test.use({ trace: 'off', video: 'off', screenshot: 'off' });
+
+// Frames are printed: a busy machine is no fault of the bench. What the page itself takes for one is judged.
 test('a ten-minute brew at ten readings a second is drawn in the frames printed here', async ({ page }) => {
   await signIn(page, 'barista');
   const recipe = await startRecipe(page, 'Ten minutes');
@@ -46,6 +51,10 @@ test('a ten-minute brew at ten readings a second is drawn in the frames printed 
   await page.reload();
   await expect(page.getByRole('timer')).toHaveText(/10:\d\d/);
   expect(key).not.toBe('');
+  // A bench ten minutes into a brew was not opened a moment ago: what opening costs is over first.
+  await expect(page.getByText(/drains about \d/)).toBeVisible();
+  await page.waitForTimeout(SETTLED_AFTER_MS);
+  const tasksMs = await followMainThread(await page.context().newCDPSession(page));
   const watched = await page.evaluate(async (watchedMs) => {
     const heapOf = () => (performance as { memory?: { usedJSHeapSize: number } }).memory?.usedJSHeapSize ?? 0;
     const heapBefore = heapOf();
@@ -64,12 +73,15 @@ test('a ten-minute brew at ten readings a second is drawn in the frames printed 
     });
     return { frames, grownMb: (heapOf() - heapBefore) / 1e6 };
   }, WATCHED_MS);
+  const [longestTaskMs = NaN] = await tasksMs();
   const sorted = watched.frames.sort((a, b) => a - b);
   const at = (share: number) => sorted[Math.floor((sorted.length - 1) * share)] ?? 0;
   console.info(
-    `ten-minute brew, ${READINGS} readings: ${sorted.length} frames in ${WATCHED_MS / 1000} s, median ${at(0.5).toFixed(0)} ms, p95 ${at(0.95).toFixed(0)} ms, longest ${at(1).toFixed(0)} ms; heap ${watched.grownMb.toFixed(1)} MB more`,
+    `ten-minute brew, ${READINGS} readings: ${sorted.length} frames in ${WATCHED_MS / 1000} s, median ${at(0.5).toFixed(0)} ms, p95 ${at(0.95).toFixed(0)} ms, longest ${at(1).toFixed(0)} ms, ${sorted.filter((ms) => ms > 33.4).length} over 33 ms; longest task of the page ${longestTaskMs.toFixed(0)} ms of processor time; heap ${watched.grownMb.toFixed(1)} MB more`,
   );
   expect(at(0.5)).toBeLessThan(50);
+  // Frames wait for a busy machine; what the page itself works between two of them does not.
+  expect(longestTaskMs).toBeLessThan(33);
   expect(watched.grownMb).toBeLessThan(20);
 });
 

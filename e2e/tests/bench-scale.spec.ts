@@ -134,9 +134,7 @@ test('a stall is told while something can still be done', async ({ page }) => {
   await expect(page.getByRole('alert').filter({ hasText: 'A stall.' })).toContainText('lift the paper');
 });
 
-test('water that stands past its time moves the forecast of the drain', async ({
-  page,
-}) => {
+test('water that stands past its time moves the forecast of the drain', async ({ page }) => {
   const recipe = await startRecipe(page, 'Standing water');
   await layOut(page, recipe, 'simulated scale, steady hand');
   await page.keyboard.press('Space');
