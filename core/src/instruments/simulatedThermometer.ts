@@ -1,5 +1,7 @@
 import { roundToTenth } from '../plan/plan.js';
 import { normalDraw, seededRandom } from '../random/seededRandom.js';
+import { valueOf } from '../result.js';
+import { kettleAfterC } from '../water/kettle.js';
 
 export interface KettleFaults {
   /** How far the probe is off, C, and the scatter of a reading (assumed: a cheap probe). */
@@ -10,13 +12,9 @@ export interface KettleFaults {
 const USUAL_PROBE: KettleFaults = { offC: 0.3, noiseC: 0.1 };
 /** The heater goes on this far below what was set, C (assumed). */
 const HYSTERESIS_C = 0.5;
-/** What the heater adds, C a second: 1.5 kW into 0.8 kg of water (computed: 1500 / (0.8 x 4190)). */
+/** Water in it, g, and what the heater adds, C a second: 1.5 kW (assumed; computed: 1500 / (0.8 x 4190)). */
+const WATER_G = 800;
 const HEATS_C_PER_S = 0.45;
-/**
- * Share of the distance to the room lost a second off its base, lid open: 94 falls to 90-91 over a minute or two
- * (common practice; computed for 90 s and a room of 21).
- */
-const COOLS_PER_S = 5.5e-4;
 /** A probe follows the water this slowly, s (assumed). */
 const LAG_S = 4;
 const STEP_S = 0.5;
@@ -48,8 +46,10 @@ export function simulatedThermometer({
       const isOnBase = nowS >= backAtS;
       if (waterC < setC - HYSTERESIS_C) isHeating = true;
       if (waterC >= setC) isHeating = false;
-      waterC -= (waterC - roomC) * COOLS_PER_S * stepS;
-      if (isOnBase && isHeating) waterC += HEATS_C_PER_S * stepS;
+      waterC = valueOf(
+        kettleAfterC({ waterG: WATER_G, startC: waterC, ambientC: roomC, seconds: stepS, lid: 'open' }),
+      );
+      if (isOnBase && isHeating) waterC = Math.min(setC, waterC + HEATS_C_PER_S * stepS);
       probeC += ((waterC - probeC) * stepS) / (LAG_S + stepS);
       nowS += stepS;
     }

@@ -3,6 +3,7 @@ import { afterBrew, type StepDone } from '@vendu/core';
 import { troubleOf } from '../api/problem';
 import { useAppDispatch } from '../app/store';
 import { usePutBrewMutation } from '../brews/brewsApi';
+import { USUAL_ROOM_C } from '../kit/usualRoom';
 import { Button } from '../ui/Button';
 import { TroubleNotice } from '../ui/Notice';
 import { offerUndo } from '../ui/offerUndo';
@@ -10,9 +11,6 @@ import { useClearRunningMutation } from './benchApi';
 import { BenchButton } from './BenchButton';
 import { benchScaleOf, disconnectScale, forgetScale, recordedTrace } from './benchScales';
 import { brewCleared, brewPutBack, brewStored, type BenchBrew } from './benchSlice';
-
-/** A room of which nobody told the temperature, C. */
-const USUAL_ROOM_C = 21;
 
 /** The clock has stopped: write down what the scale showed, then store the brew. */
 export function Finish({ brew, done }: { brew: BenchBrew; done: readonly StepDone[] }) {

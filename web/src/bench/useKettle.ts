@@ -3,6 +3,7 @@ import { benchSteps, type BrewPlan, type StepDone } from '@vendu/core';
 import { useAppDispatch } from '../app/store';
 import type { ThermometerSource } from '../instruments/sources';
 import { thermometerSource } from '../instruments/thermometerChoices';
+import { USUAL_ROOM_C } from '../kit/usualRoom';
 import { seedOf } from './benchScales';
 import { eventNoted, type BenchBrew } from './benchSlice';
 
@@ -24,7 +25,7 @@ export function useKettle(brew: BenchBrew, plan: BrewPlan, done: readonly StepDo
   const source = useRef<ThermometerSource | null>(null);
   const [view, setView] = useState<KettleView | null>(null);
   const setC = plan.kettleC;
-  const roomC = brew.ground?.kit.ambientC ?? plan.kettleC;
+  const roomC = brew.ground?.kit.ambientC ?? USUAL_ROOM_C;
   useEffect(() => {
     const connected = thermometerSource(thermometer, { feedKey: key, setC, roomC, seed: seedOf(key) });
     if (!connected) return undefined;

@@ -9,13 +9,11 @@ import {
   type RefractometerChoice,
 } from '../instruments/refractometerChoices';
 import type { RefractometerReading, RefractometerSource } from '../instruments/sources';
+import { USUAL_ROOM_C } from '../kit/usualRoom';
 import { useKitQuery } from '../lots/lotsApi';
 import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
 import { useAddReadingMutation } from './brewsApi';
-
-/** A room of which nobody told the temperature, C. */
-const USUAL_ROOM_C = 21;
 
 /** Takes readings straight off the instrument, or off a stand-in that reads what the model makes of the brew. */
 export function RefractometerReader({

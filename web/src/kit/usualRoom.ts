@@ -1,0 +1,2 @@
+/** A room of which nobody told the temperature, C. */
+export const USUAL_ROOM_C = 21;
