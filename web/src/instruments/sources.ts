@@ -39,46 +39,38 @@ export interface RefractometerSource extends InstrumentSource<RefractometerReadi
 
 type LineSource = InstrumentSource<InstrumentReading>;
 
-/** The scale among the instruments that send lines. */
+/** One instrument among those that send lines: what it says of each, or `null` where the line is another's. */
+function among<R>(
+  lines: LineSource,
+  what: string,
+  pick: (reading: InstrumentReading) => R | null,
+): InstrumentSource<R> {
+  return {
+    name: `${what} ${lines.name}`,
+    start: ({ onReading, onTrouble }) =>
+      lines.start({
+        onReading: (line) => {
+          const reading = pick(line);
+          if (reading !== null) onReading(reading);
+        },
+        onTrouble,
+      }),
+  };
+}
+
 export function scaleOf(lines: LineSource): ScaleSource {
-  return {
-    name: `Scale ${lines.name}`,
-    start: ({ onReading, onTrouble }) =>
-      lines.start({
-        onReading: ({ massG, batteryPercent }) => {
-          if (massG !== undefined) {
-            onReading({ massG, ...(batteryPercent === undefined ? {} : { batteryPercent }) });
-          }
-        },
-        onTrouble,
-      }),
-  };
+  return among(lines, 'Scale', ({ massG, batteryPercent }) =>
+    massG === undefined ? null : { massG, ...(batteryPercent === undefined ? {} : { batteryPercent }) },
+  );
 }
 
-/** The thermometer among them. */
 export function thermometerOf(lines: LineSource): ThermometerSource {
-  return {
-    name: `Thermometer ${lines.name}`,
-    start: ({ onReading, onTrouble }) =>
-      lines.start({
-        onReading: ({ kettleC }) => {
-          if (kettleC !== undefined) onReading(kettleC);
-        },
-        onTrouble,
-      }),
-  };
+  return among(lines, 'Thermometer', ({ kettleC }) => kettleC ?? null);
 }
 
-/** The refractometer among them: it measures by itself, clean water is told by the form. */
+/** It measures by itself; that a reading was of clean water it does not say. */
 export function refractometerOf(lines: LineSource): RefractometerSource {
-  return {
-    name: `Refractometer ${lines.name}`,
-    start: ({ onReading, onTrouble }) =>
-      lines.start({
-        onReading: ({ tdsPercent, sampleC = null }) => {
-          if (tdsPercent !== undefined) onReading({ tdsPercent, sampleC, isZero: false });
-        },
-        onTrouble,
-      }),
-  };
+  return among(lines, 'Refractometer', ({ tdsPercent, sampleC = null }) =>
+    tdsPercent === undefined ? null : { tdsPercent, sampleC, isZero: false },
+  );
 }
