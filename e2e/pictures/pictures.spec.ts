@@ -24,6 +24,8 @@ for (const [name, path] of [
 ] as const) {
   test(`${name}, as a visitor sees it`, async ({ page }) => {
     await page.goto(path);
+    // The forecast is worked out after the page is there.
+    if (name === 'brew') await page.getByRole('heading', { name: 'Forecast and result' }).waitFor();
     await shoot(page, name);
   });
 }

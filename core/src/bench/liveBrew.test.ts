@@ -85,6 +85,14 @@ describe('the plan as the brew is going', () => {
     expect(going.pours[2]?.startS).toBeGreaterThan(95);
   });
 
+  it('has not begun a pour that is due and not marked, at any moment that something else was written down', () => {
+    const seen = { kind: 'bed-shows' as const, atS: 71, figure: null, text: '' };
+    const going = planAsGoing({ plan, done: [done(0, 0)], events: [seen] });
+    expect(going.pours[0]?.startS).toBe(0);
+    expect(going.pours[1]?.startS).toBe(71);
+    expect(planFaults({ plan: { ...going, drawdownS: 600 } })).toEqual([]);
+  });
+
   it('has the water as hot as it was read for the pour that began nearest', () => {
     const read = (atS: number, figure: number) => ({ kind: 'kettle-read' as const, atS, figure, text: '' });
     const going = planAsGoing({

@@ -108,6 +108,8 @@ export function planAsGoing({
     events,
     marks.map((mark) => mark?.atS ?? null),
   );
+  // What is not marked by then had not begun.
+  const knownS = Math.max(0, ...[...done, ...events].map(({ atS }) => atS));
   let beforeG = 0;
   let freeS = 0;
   const pours = plan.pours.map((pour, index): Pour => {
@@ -115,7 +117,7 @@ export function planAsGoing({
     const totalG = mark?.totalG ?? totals[index] ?? beforeG;
     const readC = readsC[index] ?? null;
     const amountG = Math.max(1, roundToTenth(totalG - beforeG));
-    const startS = Math.max(freeS, mark?.atS ?? pour.startS);
+    const startS = Math.max(freeS, mark?.atS ?? Math.max(knownS, pour.startS));
     beforeG = Math.max(beforeG + 1, totalG);
     freeS = startS + amountG / Math.max(SLOWEST_GPS, pour.flowGps);
     return {

@@ -251,7 +251,7 @@ describe('a thermometer in the kettle', () => {
     fireEvent.keyDown(document.body, { key: ' ' });
     expect(benchBrew(store)?.events).toEqual([]);
     pass(2000);
-    chooseThermometer('no thermometer, by hand');
+    chooseThermometer('hand');
     expect(screen.queryByText('°C kettle')).toBeNull();
   });
 });

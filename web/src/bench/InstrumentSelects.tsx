@@ -8,7 +8,7 @@ import { BenchSelect } from './BenchSelect';
 import { cupsPlanned, scaleChosen, thermometerChosen, type BenchBrew } from './benchSlice';
 
 const CUP_CHOICES: { words: string; choice: CupRule }[] = [
-  { words: 'one cup, or changed by F', choice: { kind: 'none' } },
+  { words: 'one cup, or at F', choice: { kind: 'none' } },
   ...[10, 15, 30].map((everyS) => ({
     words: `a cup every ${everyS} s`,
     choice: { kind: 'time', everyS } as const,

@@ -7,7 +7,7 @@ import { thermometerOf, type ThermometerSource } from './sources';
 export type ThermometerChoice = 'none' | 'serial' | 'feed' | 'simulated';
 
 export const THERMOMETER_CHOICES: { choice: ThermometerChoice; words: string }[] = [
-  { choice: 'none', words: 'no thermometer, by hand' },
+  { choice: 'none', words: 'hand' },
   { choice: 'serial', words: 'thermometer on a cable' },
   { choice: 'feed', words: 'thermometer over the network' },
   { choice: 'simulated', words: 'simulated thermometer' },

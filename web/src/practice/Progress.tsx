@@ -11,10 +11,29 @@ const STROKE: Record<Scored, string> = {
   steadiness: 'var(--color-ink)',
 };
 const HEIGHT = 170;
+/** Ends of lines closer than this have one name between them, points. */
+const ONE_NAME_WITHIN = 9;
 
-/** One's own runs over time, and the best of each in the lab. */
+/** What stands at the end of each line: its name, or those of all that end there at the uppermost of them. */
+function namesAtEnd(points: Record<Scored, number> | null): Partial<Record<Scored, string>> {
+  if (!points) return {};
+  const names: Partial<Record<Scored, string>> = {};
+  let uppermost: Scored | null = null;
+  for (const each of [...SCORED].sort((a, b) => points[b] - points[a])) {
+    if (uppermost !== null && points[uppermost] - points[each] < ONE_NAME_WITHIN) {
+      names[uppermost] = `${names[uppermost] ?? ''}, ${each}`;
+    } else {
+      uppermost = each;
+      names[each] = each;
+    }
+  }
+  return names;
+}
+
+/** One's own runs over time, and the latest of the lab. */
 export function Progress({ runs }: { runs: PracticeView[] }) {
   const own = runs.filter(({ isOwn }) => isOwn).reverse();
+  const names = namesAtEnd(own.at(-1)?.score.points ?? null);
   const rows = own.map(({ score }, index) => ({ run: index + 1, ...score.points }));
   return (
     <section>
@@ -32,7 +51,7 @@ export function Progress({ runs }: { runs: PracticeView[] }) {
                 height={HEIGHT}
                 data={rows}
                 accessibilityLayer={false}
-                margin={{ left: -24, right: 70 }}
+                margin={{ left: -24, right: 110 }}
               >
                 <CartesianGrid stroke="var(--color-rule)" vertical={false} />
                 <XAxis dataKey="run" stroke="var(--color-quiet)" fontSize={11} />
@@ -46,9 +65,9 @@ export function Progress({ runs }: { runs: PracticeView[] }) {
                     dot={false}
                     isAnimationActive={false}
                     label={({ index, x, y }: { index?: number; x?: number | string; y?: number | string }) =>
-                      index === rows.length - 1 ? (
+                      index === rows.length - 1 && names[each] ? (
                         <text x={Number(x) + 5} y={Number(y) + 4} fontSize={11} fill={STROKE[each]}>
-                          {each}
+                          {names[each]}
                         </text>
                       ) : (
                         <g />
