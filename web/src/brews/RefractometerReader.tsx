@@ -1,7 +1,8 @@
 import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import { formatSigned } from '@vendu/core';
 import type { BrewView } from '@vendu/contract';
-import { useDraft } from '../app/draft';
+import { troubleOf } from '../api/problem';
+import { readDraft, useDraft, writeDraft } from '../app/draft';
 import { feedAddress } from '../instruments/feedSource';
 import {
   REFRACTOMETER_CHOICES,
@@ -12,8 +13,19 @@ import type { RefractometerReading, RefractometerSource } from '../instruments/s
 import { USUAL_ROOM_C } from '../kit/usualRoom';
 import { useKitQuery } from '../lots/lotsApi';
 import { Button } from '../ui/Button';
-import { Notice } from '../ui/Notice';
+import { Notice, TroubleNotice } from '../ui/Notice';
 import { useAddReadingMutation } from './brewsApi';
+
+const FEED_DRAFT = 'refractometer.feed';
+
+/** An instrument that posts its lines keeps its address: the device has one key for all brews. */
+function feedKeyOfDevice(): string {
+  const kept = readDraft(FEED_DRAFT);
+  if (typeof kept === 'string') return kept;
+  const made = crypto.randomUUID();
+  writeDraft(FEED_DRAFT, made);
+  return made;
+}
 
 /** Takes readings straight off the instrument, or off a stand-in that reads what the model makes of the brew. */
 export function RefractometerReader({
@@ -25,10 +37,12 @@ export function RefractometerReader({
   sampleC: number | null;
   modelTdsPercent: number | null;
 }) {
-  const [choice, setChoice] = useDraft<RefractometerChoice>('refractometer', 'none');
-  const [feedKey] = useDraft<string>('refractometer.feed', crypto.randomUUID());
+  const [usual, setUsual] = useDraft<RefractometerChoice>('refractometer', 'none');
+  // A port is picked by hand each time: the browser gives none away to a page that was only opened.
+  const [choice, setChoice] = useState<RefractometerChoice>(usual === 'serial' ? 'none' : usual);
+  const [feedKey] = useState(feedKeyOfDevice);
   const { data: kit } = useKitQuery();
-  const [add, { isLoading }] = useAddReadingMutation();
+  const [add, { error, isLoading }] = useAddReadingMutation();
   const [said, setSaid] = useState('');
   const [trouble, setTrouble] = useState('');
   const source = useRef<RefractometerSource | null>(null);
@@ -66,7 +80,10 @@ export function RefractometerReader({
         <select
           className="h-8 min-w-0 rounded-edge border border-edge bg-raised px-2"
           value={choice}
-          onChange={({ target }) => setChoice(target.value as RefractometerChoice)}
+          onChange={({ target }) => {
+            setChoice(target.value as RefractometerChoice);
+            setUsual(target.value as RefractometerChoice);
+          }}
         >
           {REFRACTOMETER_CHOICES.map((each) => (
             <option key={each.choice} value={each.choice}>
@@ -75,6 +92,7 @@ export function RefractometerReader({
           ))}
         </select>
       </label>
+      <TroubleNotice trouble={troubleOf(error)} />
       {trouble !== '' && <Notice tone="alarm">{trouble}</Notice>}
       {choice === 'feed' && (
         <p className="break-all">

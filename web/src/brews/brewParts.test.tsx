@@ -1,8 +1,8 @@
 // @vitest-environment jsdom
-import { fireEvent, screen, within } from '@testing-library/react';
+import { act, fireEvent, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { toast } from 'sonner';
-import { afterEach, describe, expect, it } from 'vitest';
+import { afterEach, describe, expect, it, vi } from 'vitest';
 import { brewResult } from '@vendu/core';
 import { brewItem, brewView, PLAN } from '../testing/fixtures';
 import { problem, renderPart, standInServer, type Answer, type SentRequest } from '../testing/renderPart';
@@ -140,8 +140,8 @@ describe('the readings', () => {
   });
 });
 
-describe('a simulated refractometer', () => {
-  it('reads what the model makes of the brew, marked as such, and keeps its zero to itself', async () => {
+describe('a refractometer that is read by itself', () => {
+  it('may be simulated: it reads what the model makes of the brew, marked as such, and keeps its zero to itself', async () => {
     localStorage.clear();
     const sent = standInServer({ 'POST brews/21/readings': { body: brewView() } });
     renderPart(<ReadingsForm brew={brewView()} modelTdsPercent={1.33} />);
@@ -154,6 +154,39 @@ describe('a simulated refractometer', () => {
     const body = readingsOf(sent)[0]?.body as { tdsPercent: number; source: string };
     expect(body.source).toBe('simulated');
     expect(Math.abs(body.tdsPercent - 1.33)).toBeLessThan(0.06);
+    localStorage.clear();
+  });
+
+  it('sends on what a real one sends, at an address that the device keeps, and says what was refused', async () => {
+    localStorage.clear();
+    const listening: { onmessage?: (event: { data: string }) => void; address: string }[] = [];
+    vi.stubGlobal(
+      'EventSource',
+      class {
+        onmessage?: (event: { data: string }) => void;
+        constructor(readonly address: string) {
+          listening.push(this);
+        }
+        close() {
+          return undefined;
+        }
+      },
+    );
+    const answers: Record<string, Answer> = { 'POST brews/21/readings': { body: brewView() } };
+    const sent = standInServer(answers);
+    const { unmount } = renderPart(<ReadingsForm brew={brewView()} modelTdsPercent={null} />);
+    await userEvent.selectOptions(screen.getByLabelText('Read by'), 'refractometer over the network');
+    act(() => listening[0]?.onmessage?.({ data: '{"tdsPercent":1.36,"sampleC":23}' }));
+    await expect
+      .poll(() => readingsOf(sent)[0]?.body)
+      .toEqual({ tdsPercent: 1.36, sampleC: 23, source: 'sent' });
+    answers['POST brews/21/readings'] = problem('invalid-input', 'Reading is -0.4; it may be 0 to 30 %.');
+    act(() => listening[0]?.onmessage?.({ data: '{"tdsPercent":-0.4}' }));
+    expect(await screen.findByText(/Reading is -0.4/)).toBeTruthy();
+    unmount();
+    renderPart(<ReadingsForm brew={brewView()} modelTdsPercent={null} />);
+    expect(listening[1]?.address).toBe(listening[0]?.address);
+    vi.unstubAllGlobals();
     localStorage.clear();
   });
 
