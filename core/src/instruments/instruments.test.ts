@@ -141,6 +141,16 @@ describe('the simulated scale', () => {
     expect(readings(1)).not.toEqual(readings(2));
   });
 
+  it('pours the same however often it is read', () => {
+    const endOf = (readsBefore: number) => {
+      const scale = simulatedScale({ hand: HANDS.hurried, seed: 12 });
+      for (let read = 0; read < readsBefore; read++) scale.read(read / 10);
+      scale.pour({ atS: 100, toTotalG: 60, flowGps: 8 });
+      return scale.read(160)?.massG ?? 0;
+    };
+    expect(Math.abs(endOf(3) - endOf(700))).toBeLessThan(0.6);
+  });
+
   it('pours as its hand does: a hurried one faster and past the total, a hesitant one late and short', () => {
     const poured = (hand: keyof typeof HANDS) => {
       const totals = Array.from({ length: 40 }, (_, seed) => {

@@ -59,7 +59,8 @@ export function simulatedScale({
   faults?: ScaleFaults;
   seed: number;
 }) {
-  const random = seededRandom(seed);
+  // Apart, so that how well a hand pours does not hang on how often its scale was read.
+  const [ofHand, random] = [seededRandom(seed), seededRandom(seed + 1)];
   const streams: Stream[] = [];
   let zeroG = 0;
   let silentUntilS = 0;
@@ -69,7 +70,7 @@ export function simulatedScale({
     /** Somebody begins to pour to a running total, as far as this hand hits it. */
     pour({ atS, toTotalG, flowGps }: { atS: number; toTotalG: number; flowGps: number }): void {
       const begunG = streams.reduce((sum, { amountG }) => sum + amountG, 0);
-      const wantedG = toTotalG - begunG + normalDraw(random, { mean: hand.overG, sd: hand.overSdG });
+      const wantedG = toTotalG - begunG + normalDraw(ofHand, { mean: hand.overG, sd: hand.overSdG });
       if (wantedG <= 0) return;
       streams.push({
         startS: atS + hand.delayS,
