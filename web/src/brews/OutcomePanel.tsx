@@ -125,12 +125,7 @@ export function OutcomePanel({ brew, outcome }: { brew: BrewView; outcome: BrewO
         <ul aria-label="What was done otherwise" className="text-small">
           {effects.map(({ departure, by }) => (
             <li key={departure}>
-              {departureWords(departure, brew)}:{' '}
-              <span className="text-quiet">
-                strength <span className="reading">{formatSigned(by.tdsPercent, 2)} %</span>, yield{' '}
-                <span className="reading">{formatSigned(by.yieldPercent, 1)}</span> points, drained{' '}
-                <span className="reading">{formatSigned(by.drawdownS, 0)} s</span>
-              </span>
+              {departureWords(departure, brew)}: <Moved by={by} />
             </li>
           ))}
         </ul>
@@ -147,5 +142,22 @@ export function OutcomePanel({ brew, outcome }: { brew: BrewView; outcome: BrewO
         Bands hold nine times of ten. What each departure did is the brew model’s, one after the other.
       </p>
     </div>
+  );
+}
+
+/** What a departure moved, as far as its figures show it. */
+function Moved({ by }: { by: Record<OutcomeOf, number> }) {
+  const moved = SHOWN.map((each) => ({ each, shown: formatSigned(by[each], WORDS[each].digits) })).filter(
+    ({ shown }) => Number.parseFloat(shown.replace('−', '-')) !== 0,
+  );
+  return (
+    <span className="text-quiet">
+      {moved.map(({ each, shown }, index) => (
+        <span key={each}>
+          {index > 0 && ', '}
+          {WORDS[each].label.toLowerCase()} <span className="reading">{shown}</span> {WORDS[each].unit}
+        </span>
+      ))}
+    </span>
   );
 }
