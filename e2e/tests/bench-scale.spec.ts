@@ -1,7 +1,7 @@
 import { expect, test, type Page } from '@playwright/test';
 import type { BrewView, RecipeView } from '@vendu/contract';
 import type { Trace } from '@vendu/core';
-import { signIn } from '../support/people';
+import { pageOf, signIn } from '../support/people';
 import { benchPath, startRecipe } from '../support/work';
 
 // Brews off the simulated scale, at the speed of a clock that the test turns: minutes pass in a second or two.
@@ -214,6 +214,34 @@ test('a reload in the middle loses no mark and no minute of the curve', async ({
   expect(brew.steps).toHaveLength(5);
   expect(trace?.atMs[0]).toBeLessThan(1000);
   expect((trace?.atMs.at(-1) ?? 0) / 1000).toBeGreaterThan((brew.steps.at(-1)?.atS ?? 0) - 5);
+});
+
+test('another device goes on with a brew whose own has died, with its curve', async ({ page, browser }) => {
+  const recipe = await startRecipe(page, 'Taken over');
+  await layOut(page, recipe, 'simulated scale, steady hand');
+  await page.keyboard.press('Space');
+  await brewUntil(page, /Pour 2/);
+  await page.keyboard.press('Space');
+  await expect(page.getByText(/on this device and on the server/)).toBeVisible();
+  const clock = await page.evaluate(() => Date.now());
+  await page.close();
+
+  const { page: other } = await pageOf(browser, 'secondBarista');
+  await other.clock.install({ time: clock + 5_000 });
+  await other.goto('/lots');
+  const line = other.getByRole('paragraph').filter({ hasText: 'On another bench: Taken over' });
+  await line.getByRole('button', { name: 'Go on with it here' }).click();
+  await expect(line).toBeHidden();
+  await other.goto(benchPath(recipe));
+  await expect(other.getByRole('timer')).toBeVisible();
+  await other.clock.runFor(1_000);
+  await brewUntil(other, /Drained/);
+  await other.keyboard.press('Space');
+  const { brew, trace } = await stored(other);
+  expect(brew.steps.filter(({ skipped }) => !skipped).length).toBeGreaterThan(3);
+  // From the first second on, although this device saw the end of it only.
+  expect(trace?.atMs[0]).toBeLessThan(1_000);
+  expect((trace?.atMs.at(-1) ?? 0) / 1000).toBeGreaterThan((brew.steps.at(-1)?.atS ?? 0) - 2);
 });
 
 test('two brews at once keep clocks of their own, and the keys go to the one chosen', async ({ page }) => {

@@ -132,6 +132,30 @@ describe('a brew that is running', () => {
     expect((await all()).some((each) => each.key === key)).toBe(false);
   });
 
+  it('brings the curve along for another device, and not with the list', async () => {
+    const key = randomUUID();
+    const trace = { atMs: [0, 100, 200], massG: [0, 1.2, 2.9] };
+    const keep = (body: object) => app.barista.put(`/api/running-brews/${key}`).send(body);
+    const traceOf = async () =>
+      (
+        (await app.secondBarista.get(`/api/running-brews/${key}/trace`).expect(200)).body as {
+          trace: Trace | null;
+        }
+      ).trace;
+    await keep(running(1)).expect(200);
+    expect(await traceOf()).toBeNull();
+    await keep({ ...running(3), trace }).expect(200);
+    // One that was overtaken on its way changes nothing.
+    await keep({ ...running(2), trace: { atMs: [0], massG: [0] } }).expect(200);
+    expect(await traceOf()).toEqual(trace);
+    expect((await all()).find((each) => each.key === key)).not.toHaveProperty('trace');
+    const refused = await keep({ ...running(4), trace: { atMs: [0, 0], massG: [0, 1] } }).expect(422);
+    expect(problemOf(refused).errors[0]?.message).toContain('sample 1');
+    expect(await traceOf()).toEqual(trace);
+    await app.barista.get(`/api/running-brews/${randomUUID()}/trace`).expect(404);
+    await app.visitor.get(`/api/running-brews/${key}/trace`).expect(401);
+  });
+
   it('is gone once it is stored, and a late change does not bring it back', async () => {
     const key = randomUUID();
     await app.barista.put(`/api/running-brews/${key}`).send(running(1)).expect(200);

@@ -57,6 +57,12 @@ export class RunningBrewDto {
 
   @TextUpTo({ label: 'State', max: 100_000, required: true })
   state!: string;
+
+  /** What the scale showed so far; `null` where there is none. */
+  @ValidateIf(isGiven)
+  @ValidateNested()
+  @Type(() => TraceDto)
+  trace: TraceDto | null = null;
 }
 
 export interface RunningBrewView {

@@ -1,5 +1,6 @@
 import { BelongsTo, Column, DataType, Model, Table } from 'sequelize-typescript';
 import type { NonAttribute } from 'sequelize';
+import type { Trace } from '@vendu/core';
 import { PersonModel } from '../people/person.model.js';
 
 /** A brew still on a bench, as far as the bench has told. */
@@ -11,6 +12,8 @@ export class RunningBrewModel extends Model {
   @Column(DataType.STRING) declare brewerName: string;
   @Column(DataType.INTEGER) declare seq: number;
   @Column(DataType.TEXT) declare state: string;
+  /** What the scale showed so far; apart from the list, which never needs it. */
+  @Column(DataType.JSON) declare trace: Trace | null;
   @Column(DataType.INTEGER) declare brewedBy: number;
   @BelongsTo(() => PersonModel, 'brewedBy') declare brewer: NonAttribute<PersonModel>;
 }

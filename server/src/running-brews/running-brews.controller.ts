@@ -1,4 +1,5 @@
 import { Body, Controller, Delete, Get, HttpCode, Param, Put } from '@nestjs/common';
+import type { Trace } from '@vendu/core';
 import { BrewKeyParam, RunningBrewDto, type RunningBrewView } from '@vendu/contract';
 import type { PersonModel } from '../people/person.model.js';
 import { SignedIn } from '../session/access.js';
@@ -11,6 +12,11 @@ export class RunningBrewsController {
   @Get()
   all(): Promise<RunningBrewView[]> {
     return this.service.all();
+  }
+
+  @Get(':key/trace')
+  async trace(@Param() { key }: BrewKeyParam): Promise<{ trace: Trace | null }> {
+    return { trace: await this.service.trace(key) };
   }
 
   @Put(':key')

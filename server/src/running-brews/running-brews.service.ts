@@ -1,8 +1,10 @@
 import { Injectable } from '@nestjs/common';
 import { Sequelize } from 'sequelize-typescript';
 import type { RunningBrewDto, RunningBrewView } from '@vendu/contract';
+import { traceFault, type Trace } from '@vendu/core';
 import { BrewModel } from '../brews/brew.model.js';
 import { PersonModel } from '../people/person.model.js';
+import { invalidField, notFound } from '../problem/problem-error.js';
 import { RunningBrewModel } from './running-brew.model.js';
 
 @Injectable()
@@ -11,7 +13,11 @@ export class RunningBrewsService {
 
   /** All brews on benches of the lab, so that another device can go on with one. */
   async all(): Promise<RunningBrewView[]> {
-    const rows = await RunningBrewModel.findAll({ include: [PersonModel], order: [['createdAt', 'ASC']] });
+    const rows = await RunningBrewModel.findAll({
+      attributes: { exclude: ['trace'] },
+      include: [PersonModel],
+      order: [['createdAt', 'ASC']],
+    });
     return rows.map(({ clientKey, seq, lotName, brewerName, state, brewer, updatedAt }) => ({
       key: clientKey,
       seq,
@@ -23,20 +29,35 @@ export class RunningBrewsService {
     }));
   }
 
+  /** @throws ProblemError `not-found` where no such brew runs */
+  async trace(key: string): Promise<Trace | null> {
+    const row = await RunningBrewModel.findByPk(key);
+    if (!row) throw notFound('running brew');
+    return row.trace;
+  }
+
   /**
    * Keeps how far a brew is. What is answered is on the disk. Changes that overtook each other on the way do not
    * undo one another, and nothing brings a brew back that is stored or cleared already.
    */
   async keep(key: string, brew: RunningBrewDto, person: PersonModel): Promise<{ seq: number }> {
     if ((await BrewModel.count({ where: { clientKey: key } })) > 0) return { seq: brew.seq };
+    const fault = brew.trace && traceFault(brew.trace);
+    if (fault) {
+      throw invalidField({ field: 'field' in fault ? fault.field : 'trace', message: fault.message });
+    }
+    const trace = brew.trace && JSON.stringify({ atMs: brew.trace.atMs, massG: brew.trace.massG });
     await this.sequelize.query(
-      `INSERT INTO running_brews (client_key, lot_name, brewer_name, seq, state, brewed_by, created_at, updated_at)
-      VALUES (:key, :lotName, :brewerName, :seq, :state, :personId, UTC_TIMESTAMP(3), UTC_TIMESTAMP(3))
+      `INSERT INTO running_brews
+        (client_key, lot_name, brewer_name, seq, state, trace, brewed_by, created_at, updated_at)
+      VALUES
+        (:key, :lotName, :brewerName, :seq, :state, :trace, :personId, UTC_TIMESTAMP(3), UTC_TIMESTAMP(3))
       ON DUPLICATE KEY UPDATE
         state = IF(VALUES(seq) > seq, VALUES(state), state),
+        trace = IF(VALUES(seq) > seq, VALUES(trace), trace),
         updated_at = IF(VALUES(seq) > seq, VALUES(updated_at), updated_at),
         seq = GREATEST(seq, VALUES(seq))`,
-      { replacements: { key, ...brew, personId: person.id } },
+      { replacements: { key, ...brew, trace, personId: person.id } },
     );
     const kept = await RunningBrewModel.findByPk(key);
     return { seq: kept?.seq ?? brew.seq };

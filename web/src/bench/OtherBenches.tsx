@@ -1,6 +1,7 @@
 import { useAppDispatch, useAppSelector } from '../app/store';
-import { useRunningBrewsQuery } from './benchApi';
+import { useLazyRunningTraceQuery, useRunningBrewsQuery } from './benchApi';
 import { brewPutBack, selectBrews, type BenchBrew } from './benchSlice';
+import { keepTrace } from './traceStore';
 
 const ASKED_EVERY_MS = 30_000;
 
@@ -9,7 +10,20 @@ export function OtherBenches() {
   const dispatch = useAppDispatch();
   const here = useAppSelector(selectBrews);
   const { data = [] } = useRunningBrewsQuery(undefined, { pollingInterval: ASKED_EVERY_MS });
+  const [askTrace] = useLazyRunningTraceQuery();
   const others = data.filter(({ key }) => !here.some((brew) => brew.key === key));
+
+  async function goOnHere(key: string, state: string) {
+    const brew = JSON.parse(state) as BenchBrew;
+    const startMs = brew.run.marks[0]?.atMs ?? 0;
+    // Without its curve a brew goes on all the same.
+    const { data: kept } = await askTrace(key);
+    if (kept?.trace) {
+      const { atMs, massG } = kept.trace;
+      await keepTrace(key, { atMs: atMs.map((each) => each + startMs), massG });
+    }
+    dispatch(brewPutBack(brew));
+  }
   return others.map(({ key, lotName, brewerName, by, state }) => (
     <p key={key} className="flex items-baseline gap-4 border-b border-ink px-6 py-1.5 text-small">
       <span>
@@ -18,7 +32,7 @@ export function OtherBenches() {
       <button
         type="button"
         className="min-h-6 underline underline-offset-3"
-        onClick={() => dispatch(brewPutBack(JSON.parse(state) as BenchBrew))}
+        onClick={() => void goOnHere(key, state)}
       >
         Go on with it here
       </button>

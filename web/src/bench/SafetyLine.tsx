@@ -11,7 +11,7 @@ export const SafetyLine = memo(function SafetyLine({ brew }: { brew: BenchBrew }
       {safety === 'on-server'
         ? 'Marks and notes: on this device and on the server.'
         : 'Marks and notes: on this device; the server does not have the last of them yet.'}
-      {brew.scale.kind !== 'none' && ' The curve: on this device until the brew is stored.'}
+      {brew.scale.kind !== 'none' && ' The curve: on this device; on the server up to the last mark.'}
     </p>
   );
 });

@@ -1,4 +1,5 @@
 import type { RunningBrewDto, RunningBrewView } from '@vendu/contract';
+import type { Trace } from '@vendu/core';
 import { api } from '../api/api';
 
 export const benchApi = api.injectEndpoints({
@@ -6,6 +7,10 @@ export const benchApi = api.injectEndpoints({
     runningBrews: build.query<RunningBrewView[], void>({
       query: () => 'running-brews',
       providesTags: ['Running'],
+    }),
+    runningTrace: build.query<{ trace: Trace | null }, string>({
+      query: (key) => `running-brews/${key}/trace`,
+      keepUnusedDataFor: 0,
     }),
     keepRunning: build.mutation<{ seq: number }, { key: string; brew: RunningBrewDto }>({
       query: ({ key, brew }) => ({ url: `running-brews/${key}`, method: 'PUT', body: brew }),
@@ -17,4 +22,4 @@ export const benchApi = api.injectEndpoints({
   }),
 });
 
-export const { useRunningBrewsQuery, useClearRunningMutation } = benchApi;
+export const { useRunningBrewsQuery, useLazyRunningTraceQuery, useClearRunningMutation } = benchApi;

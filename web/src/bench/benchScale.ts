@@ -1,6 +1,6 @@
 import { GAP_MS, type ScaleReading, type Trace } from '@vendu/core';
 import type { ScaleSource } from '../instruments/sources';
-import { keepPiece } from './traceStore';
+import { keepPiece, PIECE } from './traceStore';
 
 type ScaleStatus = 'waiting' | 'reading' | 'silent';
 
@@ -16,8 +16,6 @@ export interface ScaleView {
   readMs: number;
 }
 
-/** Readings in one piece of the kept trace: a minute at 10 Hz. */
-const PIECE = 600;
 const KEPT_EVERY_MS = 1000;
 
 /**
@@ -73,7 +71,7 @@ export class BenchScale {
   readonly snapshot = (): ScaleView => this.view;
 
   /** The readings on a brew clock that began at a moment; before it starts there are none. */
-  traceFrom(startMs: number): Trace {
+  traceFrom(startMs: number): { atMs: number[]; massG: number[] } {
     const first = this.atMs.findIndex((each) => each >= startMs);
     if (first === -1) return { atMs: [], massG: [] };
     return {

@@ -1,5 +1,6 @@
 import { useSyncExternalStore } from 'react';
 import type { RunningBrewDto } from '@vendu/contract';
+import { benchScaleOf } from './benchScales';
 import type { BenchBrew } from './benchSlice';
 
 /** What the server has of a brew that runs here. */
@@ -49,12 +50,15 @@ async function sendUntilKept(key: string, brews: () => readonly BenchBrew[], sen
 }
 
 function runningBrewOf(brew: BenchBrew): RunningBrewDto {
+  const startMs = brew.run.marks[0]?.atMs;
+  const scale = benchScaleOf(brew.key);
   return {
     seq: Math.max(1, brew.seq),
     lotName: brew.lotName,
     brewerName: brew.brewerName,
     // What the forecast knows can be had anew; without it the state stays small.
     state: JSON.stringify({ ...brew, ground: null }),
+    trace: startMs !== undefined && scale ? scale.traceFrom(startMs) : null,
   };
 }
 

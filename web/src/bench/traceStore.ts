@@ -14,6 +14,17 @@ function isKept(): boolean {
   return typeof indexedDB !== 'undefined';
 }
 
+/** Readings in one piece: a minute at 10 Hz. */
+export const PIECE = 600;
+
+/** Keeps a trace that another device began, as if it had been recorded here. */
+export async function keepTrace(brewKey: string, { atMs, massG }: Trace): Promise<void> {
+  for (let from = 0; from < atMs.length; from += PIECE) {
+    const to = from + PIECE;
+    await keepPiece(brewKey, from / PIECE, { atMs: atMs.slice(from, to), massG: massG.slice(from, to) });
+  }
+}
+
 export async function keepPiece(brewKey: string, place: number, piece: Trace): Promise<void> {
   if (!isKept()) return;
   await set(['trace', brewKey, place], piece);

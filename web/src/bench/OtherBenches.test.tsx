@@ -1,0 +1,61 @@
+// @vitest-environment jsdom
+import { screen } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { afterEach, describe, expect, it, vi } from 'vitest';
+import type { Trace } from '@vendu/core';
+import { problem, renderPart, standInServer, type Answer } from '../testing/renderPart';
+import { selectBrews } from './benchSlice';
+import { OtherBenches } from './OtherBenches';
+import { keepTrace } from './traceStore';
+
+vi.mock('./traceStore', async (original) => ({
+  ...(await original<typeof import('./traceStore')>()),
+  keepTrace: vi.fn(() => Promise.resolve()),
+}));
+const key = '4f6b1f0e-7c0b-4b52-9a53-7d9c2f3a1b10';
+const STARTED_MS = 1_000_000;
+const RUNNING = {
+  key,
+  seq: 4,
+  lotName: 'Ridge',
+  brewerName: 'Cone',
+  by: 'Joss',
+  updatedAt: '2026-11-24T10:00:00Z',
+  state: JSON.stringify({ key, lotName: 'Ridge', run: { marks: [{ atMs: STARTED_MS }] }, seq: 4 }),
+};
+const open = (trace: Answer) => {
+  standInServer({ 'GET running-brews': { body: [RUNNING] }, [`GET running-brews/${key}/trace`]: trace });
+  return renderPart(<OtherBenches />);
+};
+const goOn = async () => userEvent.click(await screen.findByRole('button', { name: 'Go on with it here' }));
+
+describe('a brew on another bench', () => {
+  afterEach(() => {
+    vi.mocked(keepTrace).mockClear();
+    localStorage.clear();
+  });
+
+  it('is taken over with its curve, by the clock of the wall', async () => {
+    const trace: Trace = { atMs: [0, 100, 200], massG: [0, 1, 2] };
+    const { store } = open({ body: { trace } });
+    expect(await screen.findByText(/Ridge, Cone/)).toBeTruthy();
+    await goOn();
+    await expect.poll(() => selectBrews(store.getState()).map((brew) => brew.key)).toEqual([key]);
+    expect(keepTrace).toHaveBeenCalledWith(key, {
+      atMs: [STARTED_MS, STARTED_MS + 100, STARTED_MS + 200],
+      massG: [0, 1, 2],
+    });
+    // Here now, it is on no other bench.
+    expect(screen.queryByText(/On another bench/)).toBeNull();
+  });
+
+  it.each([
+    ['was marked by hand', { body: { trace: null } }],
+    ['has a curve that cannot be had', problem('unavailable', 'The database does not answer.')],
+  ])('goes on without a curve where it %s', async (_, answer) => {
+    const { store } = open(answer);
+    await goOn();
+    await expect.poll(() => selectBrews(store.getState())).toHaveLength(1);
+    expect(keepTrace).not.toHaveBeenCalled();
+  });
+});
