@@ -245,6 +245,30 @@ describe('a thermometer in the kettle', () => {
     expect(benchBrew(store)?.events).toHaveLength(1);
   });
 
+  it('that has fallen silent shows no figure any more', () => {
+    let send: ((event: { data: string }) => void) | undefined;
+    vi.stubGlobal(
+      'EventSource',
+      class {
+        set onmessage(listener: (event: { data: string }) => void) {
+          send = listener;
+        }
+        close() {
+          return undefined;
+        }
+      },
+    );
+    laidOutBench();
+    chooseThermometer('thermometer over the network');
+    act(() => send?.({ data: '{"kettleC":93.5}' }));
+    expect(screen.getByText('°C kettle')).toBeTruthy();
+    pass(4000);
+    expect(screen.getByText('°C kettle')).toBeTruthy();
+    pass(3000);
+    expect(screen.queryByText('°C kettle')).toBeNull();
+    expect(screen.getByText(/is silent: type what the kettle was/)).toBeTruthy();
+  });
+
   it('writes nothing down where it has said nothing yet, or where nobody reads it', () => {
     const { store } = laidOutBench();
     chooseThermometer('simulated thermometer');

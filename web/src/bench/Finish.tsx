@@ -3,6 +3,7 @@ import { afterBrew, type StepDone } from '@vendu/core';
 import { troubleOf } from '../api/problem';
 import { useAppDispatch } from '../app/store';
 import { usePutBrewMutation } from '../brews/brewsApi';
+import { SIMULATED_THERMOMETER } from '../instruments/simulatedThermometerSource';
 import { USUAL_ROOM_C } from '../kit/usualRoom';
 import { Button } from '../ui/Button';
 import { TroubleNotice } from '../ui/Notice';
@@ -35,7 +36,8 @@ export function Finish({ brew, done }: { brew: BenchBrew; done: readonly StepDon
         events: [...brew.events, ...brew.moved.map((move) => movedEvent(move, done))],
         trace: to === 0 ? null : { atMs: trace.atMs.slice(0, to), massG: trace.massG.slice(0, to) },
         scale: benchScaleOf(brew.key)?.source.name ?? '',
-        isSimulated: brew.scale.kind === 'simulated',
+        isSimulated:
+          brew.scale.kind === 'simulated' || brew.events.some(({ text }) => text === SIMULATED_THERMOMETER),
         note: brew.note,
       },
     });

@@ -9,6 +9,7 @@ import { eventNoted, type BenchBrew } from './benchSlice';
 
 /** A reading older than this says nothing of the water poured now, ms. */
 const FRESH_MS = 5000;
+const WATCHED_EVERY_MS = 1000;
 
 export interface KettleView {
   name: string;
@@ -35,8 +36,19 @@ export function useKettle(brew: BenchBrew, plan: BrewPlan, done: readonly StepDo
       onReading: (kettleC) => setView({ name, kettleC, readMs: Date.now(), trouble: '' }),
       onTrouble: (trouble) => setView({ name, kettleC: null, readMs: 0, trouble }),
     });
+    // A figure that is no longer read is no figure.
+    const watch = setInterval(
+      () =>
+        setView((last) =>
+          last && last.kettleC !== null && Date.now() - last.readMs > FRESH_MS
+            ? { ...last, kettleC: null, trouble: `${name} is silent: type what the kettle was.` }
+            : last,
+        ),
+      WATCHED_EVERY_MS,
+    );
     return () => {
       stop();
+      clearInterval(watch);
       source.current = null;
       setView(null);
     };

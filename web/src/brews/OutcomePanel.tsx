@@ -148,7 +148,7 @@ export function OutcomePanel({ brew, outcome }: { brew: BrewView; outcome: BrewO
 /** What a departure moved, as far as its figures show it. */
 function Moved({ by }: { by: Record<OutcomeOf, number> }) {
   const moved = SHOWN.map((each) => ({ each, shown: formatSigned(by[each], WORDS[each].digits) })).filter(
-    ({ shown }) => Number.parseFloat(shown.replace('−', '-')) !== 0,
+    ({ shown }) => /[1-9]/.test(shown),
   );
   return (
     <span className="text-quiet">

@@ -7,10 +7,6 @@ export const bench: Migration = {
     `ALTER TABLE brews
       ADD COLUMN kit JSON NULL,
       ADD COLUMN events JSON NULL`,
-    // Marked times are kept to a hundredth of a second; their first entries too.
-    `ALTER TABLE corrections
-      MODIFY from_value DECIMAL(9,2) NULL,
-      MODIFY to_value DECIMAL(9,2) NULL`,
     `ALTER TABLE readings ADD COLUMN sample_c DECIMAL(4,1) NULL`,
     `CREATE TABLE traces (
       brew_id INT PRIMARY KEY,
