@@ -16,7 +16,9 @@ export default defineConfig({
   use: {
     baseURL: process.env['VENDU_URL'],
     viewport: { width: 1280, height: 800 },
-    trace: 'retain-on-failure',
+    // A trace of every test doubles its time; look for a fault with `--trace on`.
+    trace: 'off',
+    screenshot: 'only-on-failure',
     actionTimeout: 8000,
     launchOptions: {
       executablePath: '/usr/bin/chromium',

@@ -7,6 +7,8 @@ import { benchPath, startRecipe } from '../support/work';
 // Brews off the simulated scale, at the speed of a clock that the test turns: minutes pass in a second or two.
 
 const HAND_SEED = '00000063';
+/** The clock is taken in hand this much later than it is asked, ms: on a slow machine asking takes time too. */
+const ASKING_MS = 5_000;
 
 test.beforeEach(async ({ page }) => {
   await page.clock.install({ time: new Date('2026-11-23T10:00:00Z') });
@@ -18,12 +20,19 @@ test.beforeEach(async ({ page }) => {
   await signIn(page, 'barista');
 });
 
+/** From here on only the test lets time pass, however slow the machine is. */
+async function takeClockInHand(page: Page): Promise<void> {
+  const nowMs = await page.evaluate(() => Date.now());
+  await page.clock.pauseAt(nowMs + ASKING_MS);
+}
+
 async function layOut(page: Page, recipe: RecipeView, hand: string): Promise<void> {
   await page.goto(benchPath(recipe));
   await expect(page.getByText('Before the clock')).toBeVisible();
   await page.getByLabel('Water is read by').selectOption({ label: hand });
   // A select keeps its keys to itself.
   await page.getByRole('heading', { name: recipe.lot.name }).click();
+  await takeClockInHand(page);
   await page.clock.runFor(500);
   await expect(page.getByText(/^-?\d\.\d g$/)).toBeVisible();
 }
@@ -44,6 +53,7 @@ async function brewUntil(page: Page, last: RegExp): Promise<void> {
 const store = (page: Page) => page.getByRole('button', { name: 'Store the brew and weigh it' });
 
 async function stored(page: Page): Promise<{ brew: BrewView; trace: Trace | null }> {
+  await page.clock.resume();
   await store(page).click();
   await expect(page.getByRole('heading', { name: /^Brew \d/ })).toBeVisible();
   const id = Number(new URL(page.url()).pathname.split('/').at(-1));
@@ -78,15 +88,13 @@ test('recorded step times are within 50 ms of the true ones', async ({ page }) =
   const recipe = await startRecipe(page, 'True times');
   await page.goto(benchPath(recipe));
   await expect(page.getByText('Before the clock')).toBeVisible();
-  // From here on the clock stands still but for what the test lets pass.
-  await page.clock.pauseAt(new Date('2026-11-23T10:05:00Z'));
+  await takeClockInHand(page);
   const trueMs: number[] = [];
   for (const passMs of [0, 7_340, 33_210, 21_990, 61_030]) {
     await page.clock.runFor(passMs);
     trueMs.push((trueMs.at(-1) ?? 0) + passMs);
     await page.keyboard.press('Space');
   }
-  await page.clock.resume();
   const { brew } = await stored(page);
   for (const [index, step] of brew.steps.entries()) {
     expect(Math.abs(step.atS * 1000 - (trueMs[index] ?? 0))).toBeLessThan(50);
@@ -250,13 +258,21 @@ test('two brews at once keep clocks of their own, and the keys go to the one cho
   await layOut(page, left, 'simulated scale, steady hand');
   await page.keyboard.press('Space');
   await page.clock.runFor(12_000);
+  // A page is not loaded while the clock stands.
+  await page.clock.resume();
   await page.goto(benchPath(right));
   await expect(page.getByRole('timer')).toHaveCount(2);
+  await takeClockInHand(page);
   await page.keyboard.press('Space');
+  const secondsOf = async () =>
+    (await page.getByRole('timer').allTextContents()).map((clock) => {
+      const [minutes, seconds] = clock.split(':').map(Number);
+      return (minutes ?? NaN) * 60 + (seconds ?? NaN);
+    });
+  const [leftS = NaN] = await secondsOf();
+  expect(leftS).toBeGreaterThanOrEqual(12);
   await page.clock.runFor(3_000);
-  const clocks = await page.getByRole('timer').allTextContents();
-  expect(clocks[0]).toMatch(/0:1\d/);
-  expect(clocks[1]).toMatch(/0:0\d/);
+  expect(await secondsOf()).toEqual([leftS + 3, 3]);
   await page.keyboard.press('1');
   await page.keyboard.press('Space');
   await expect(page.getByRole('region', { name: /Left hand/ })).toContainText('now: swirl');
