@@ -5,7 +5,9 @@ import type { BrewState } from './state.js';
 
 /** Flows and transfers at one moment, kg/s unless named otherwise. */
 export interface Flows {
+  /** Of the water, and of the bed under it. */
   levelM: number;
+  bedM: number;
   surfaceM2: number;
   wettedWallM2: number;
   /** 0 nothing, 1 much water above the bed. */
@@ -28,6 +30,7 @@ export interface Flows {
 export function noFlows(): Flows {
   return {
     levelM: 0,
+    bedM: 0,
     surfaceM2: 0,
     wettedWallM2: 0,
     coverage: 0,
@@ -120,6 +123,7 @@ export function flowsOf(state: BrewState, setup: BrewSetup, into: Flows): Flows 
   const surfaceM2 = Math.PI * water.radiusM ** 2;
   const evaporation = evaporationKgPerS(state.slurryC, setup, surfaceM2) * coverage;
   into.levelM = water.heightM;
+  into.bedM = bed.heightM;
   into.surfaceM2 = surfaceM2;
   into.wettedWallM2 = Math.PI * (brewer.bottomRadiusM + water.radiusM) * water.heightM * slant;
   into.coverage = coverage;

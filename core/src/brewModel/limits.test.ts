@@ -15,6 +15,18 @@ const brewed = (change: Partial<BrewModelInput> = {}) =>
   valueOf(simulateBrew({ ...GOLDEN_BREW, ...change, stepS: 0.5 }));
 
 describe('at its limits the model', () => {
+  it('waits dry for a first pour that comes late', () => {
+    const late = brewed({
+      pours: GOLDEN_BREW.pours.map((pour) => ({ ...pour, startS: pour.startS + 5 })),
+      agitation: GOLDEN_BREW.agitation.map((each) => ({ ...each, atS: each.atS + 5 })),
+    });
+    const prompt = brewed();
+    expect(late.tdsPercent).toBeCloseTo(prompt.tdsPercent, 2);
+    expect(late.yieldPercent).toBeCloseTo(prompt.yieldPercent, 1);
+    expect((late.drawdownS ?? 0) - (prompt.drawdownS ?? 0)).toBeCloseTo(5, 0);
+    expect(late.soluteError).toBeLessThan(1e-9);
+  });
+
   it('gives strength 0 to a lot with nothing soluble in it', () => {
     expect(brewed({ lot: { ...DEFAULT_LOT, solubility: 0 } })).toMatchObject({
       tdsPercent: 0,

@@ -1,3 +1,4 @@
+import { agitate } from './agitate.js';
 import type { BrewSetup } from './setup.js';
 import { inflowTemperatureC } from './setup.js';
 import { initialState, sum, type BrewState } from './state.js';
@@ -57,8 +58,7 @@ export function runBrew(setup: BrewSetup, { stepS, longestS, onGrid }: RunOption
       next && next.atS <= state.atS + ALMOST_S;
       next = agitation[agitated]
     ) {
-      state.agitation += model.agitationOf[next.kind];
-      state.clumped *= model.clumpsLeftBy[next.kind];
+      agitate(state, model, next.kind);
       agitated += 1;
     }
     if (input.liftAtS !== undefined && liftedCup === null && state.atS >= input.liftAtS - ALMOST_S) {

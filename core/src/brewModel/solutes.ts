@@ -39,6 +39,8 @@ export function moveSolutes(
     agitation,
   }: { stepS: number; flows: Flows; moved: MovedWater; slurryC: number; agitation: number },
 ): void {
+  // A bed that is still dry has nothing to move, and no water to share it out in.
+  if (state.poresKg <= 0 && moved.fromAbove <= 0) return;
   const { cells } = setup.model;
   const { grainSolute, grainSoluteAtStart, poreSolute, aboveSolute, cupSolute, aboveKg } = state;
   const unreached = unreachedShare(setup, state);
