@@ -257,6 +257,12 @@ export {
   type InstrumentReading,
   type ScaleReading,
 } from './instruments/instrumentLine.js';
+export {
+  simulatedBrewer,
+  type BrewerSeen,
+  type SimulatedBed,
+  type SimulatedBrewer,
+} from './instruments/simulatedBrewer.js';
 export { simulatedRefractometer } from './instruments/simulatedRefractometer.js';
 export { simulatedThermometer } from './instruments/simulatedThermometer.js';
 export { SCALE_BENCHES, simulatedScale, type ScaleBench } from './instruments/simulatedScale.js';
@@ -264,6 +270,7 @@ export {
   flowAtGps,
   GAP_MS,
   massAtG,
+  standingMassG,
   traceFault,
   traceGaps,
   type Trace,

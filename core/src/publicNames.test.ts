@@ -246,6 +246,15 @@ const CALLS: Record<string, { call: fc.Arbitrary<() => unknown>; runs?: number }
     call: fc.array(measured, { maxLength: 2 }).map((brews) => () => core.calibrateLot({ brews })),
     runs: 40,
   },
+  simulatedBrewer: {
+    call: fc.tuple(plan, kit, about(0, 300), about(0, 400)).map(([of, brewKit, toS, pouredG]) => () => {
+      const conditions = core.conditionsOfPlan({ plan: of, kit: brewKit });
+      const made = core.simulatedBrewer({ conditions, factors: nothingKnown.factors });
+      if (!made.ok) return made;
+      made.value.pass({ toS, pouredG });
+      return { ok: true, value: made.value.seen() };
+    }),
+  },
   proposeChange: {
     call: fc.tuple(plan, kit, about(1.1, 1.6)).map(
       ([of, brewKit, tdsPercent]) =>

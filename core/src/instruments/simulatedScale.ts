@@ -82,6 +82,8 @@ export function simulatedScale({
     tare(atS: number): void {
       zeroG = pouredG(atS);
     },
+    /** What the hand has really poured by then, g, whatever the scale shows. */
+    pouredG,
     /** @returns what it shows, `null` while it is not heard and once its battery is empty */
     read(atS: number): ScaleReading | null {
       const batteryPercent = batteryAt(atS);

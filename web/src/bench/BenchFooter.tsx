@@ -4,8 +4,10 @@ import {
   benchMoment,
   benchSteps,
   markedTimesS,
+  pourKettlesC,
   type BenchEventKind,
   type BenchStep,
+  type BrewPlan,
 } from '@vendu/core';
 import { useAppDispatch } from '../app/store';
 import { useShortcut } from '../ui/useShortcut';
@@ -48,10 +50,7 @@ export function BenchFooter({ brew, isDark, onDark, isMuted, onMuted, onDone }: 
     if (next === null) return;
     const atMs = Date.now();
     dispatch(stepMarked({ key, atMs, skipped }));
-    if (next.kind === 'pour') {
-      const flowGps = plan.pours[next.pourNumber - 1]?.flowGps ?? 0;
-      benchScaleOf(key)?.source.pour?.({ toTotalG: next.totalG, flowGps });
-    }
+    if (!skipped) tellStandIn(key, plan, next);
     onDone(`${stepWords(next).doing} ${skipped ? 'left out' : 'marked'}`);
   }
   function note(kind: BenchEventKind, words: string) {
@@ -59,6 +58,10 @@ export function BenchFooter({ brew, isDark, onDark, isMuted, onMuted, onDone }: 
     const figure = kind === 'cup-changed' ? (benchScaleOf(key)?.snapshot().massG ?? null) : null;
     dispatch(eventNoted({ key, event: { kind, atS: Math.round(atS * 10) / 10, figure, text: words } }));
     onDone(`${words} marked`);
+  }
+  function agitated(kind: keyof typeof ADDED_AGITATION) {
+    note('agitated', ADDED_AGITATION[kind]);
+    benchScaleOf(key)?.source.agitate?.(kind);
   }
   const undo = isStarted ? () => dispatch(undoOf(brew)) : null;
   const canSkip = isRunning && next?.kind === 'agitate';
@@ -74,8 +77,8 @@ export function BenchFooter({ brew, isDark, onDark, isMuted, onMuted, onDone }: 
   useShortcut('s', canSkip ? () => goOn(true) : null);
   useShortcut('u', undo);
   useShortcut('f', isRunning ? () => note('cup-changed', 'Cup changed') : null);
-  useShortcut('w', isRunning ? () => note('agitated', ADDED_AGITATION.swirl) : null);
-  useShortcut('t', isRunning ? () => note('agitated', ADDED_AGITATION.stir) : null);
+  useShortcut('w', isRunning ? () => agitated('swirl') : null);
+  useShortcut('t', isRunning ? () => agitated('stir') : null);
   useShortcut('l', canLift ? lift : null);
   useShortcut('n', () => noteField.current?.focus());
   useShortcut('d', onDark);
@@ -100,10 +103,10 @@ export function BenchFooter({ brew, isDark, onDark, isMuted, onMuted, onDone }: 
           <BenchButton shortcut="F" onClick={() => note('cup-changed', 'Cup changed')}>
             Next cup
           </BenchButton>
-          <BenchButton shortcut="W" onClick={() => note('agitated', ADDED_AGITATION.swirl)}>
+          <BenchButton shortcut="W" onClick={() => agitated('swirl')}>
             Swirled
           </BenchButton>
-          <BenchButton shortcut="T" onClick={() => note('agitated', ADDED_AGITATION.stir)}>
+          <BenchButton shortcut="T" onClick={() => agitated('stir')}>
             Stirred
           </BenchButton>
           <BenchButton shortcut="L" disabled={!canLift} onClick={lift}>
@@ -138,6 +141,19 @@ export function BenchFooter({ brew, isDark, onDark, isMuted, onMuted, onDone }: 
 
 function doingOf(step: BenchStep): string {
   return stepWords(step).doing;
+}
+
+/** A stand-in under the brewer does what is marked; a real scale feels it. */
+function tellStandIn(key: string, plan: BrewPlan, step: BenchStep): void {
+  const source = benchScaleOf(key)?.source;
+  if (step.kind === 'agitate') source?.agitate?.(step.how);
+  if (step.kind === 'pour') {
+    source?.pour?.({
+      toTotalG: step.totalG,
+      flowGps: plan.pours[step.pourNumber - 1]?.flowGps ?? 0,
+      kettleC: pourKettlesC(plan)[step.pourNumber - 1] ?? plan.kettleC,
+    });
+  }
 }
 
 /** What a key wrote down, and a key may take back. */

@@ -12,6 +12,7 @@ import { MissOffer } from './MissOffer';
 import { Preparation } from './Preparation';
 import { SafetyLine } from './SafetyLine';
 import { ScaleReadout } from './ScaleReadout';
+import { StandInBrewer } from './StandInBrewer';
 import { StepList } from './StepList';
 import { useAnnouncer } from './useAnnouncer';
 import { useBenchBrew } from './useBenchBrew';
@@ -100,6 +101,7 @@ export function BenchPanel({ brew, isActive, isCompact, isMuted }: BenchPanelPro
         {correction && <MissOffer brewKey={brew.key} correction={correction} isActive={isActive} />}
         <div className="flex flex-wrap items-center gap-x-6 gap-y-2 pt-3">
           {moment.phase === 'running' && <BedSeenButtons brew={brew} isActive={isActive} />}
+          {moment.phase !== 'done' && <StandInBrewer brew={brew} bench={bench} />}
           {moment.phase !== 'done' && <KettleReadout kettle={kettle} plan={plan} next={moment.next} />}
         </div>
         {moment.phase !== 'done' && !isCompact && (

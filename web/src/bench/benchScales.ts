@@ -1,4 +1,4 @@
-import { useEffect, useSyncExternalStore } from 'react';
+import { useEffect, useEffectEvent, useSyncExternalStore } from 'react';
 import type { Trace } from '@vendu/core';
 import type { ScaleChoice } from '../instruments/scaleChoices';
 import { scaleOf, type ScaleSource } from '../instruments/sources';
@@ -6,11 +6,14 @@ import { feedSource } from '../instruments/feedSource';
 import { serialSource } from '../instruments/serialSource';
 import { simulatedScaleSource } from '../instruments/simulatedScaleSource';
 import { BenchScale, type ScaleView } from './benchScale';
+import type { BenchBrew } from './benchSlice';
+import { standInBrewer } from './standInBrewer';
 import { dropTrace, readTrace } from './traceStore';
 
 /** The scales in use, by the key of their brew; they outlive the page that shows them. */
 const scales = new Map<string, BenchScale>();
-const waiting = new Set<string>();
+/** What was chosen last, by the key of its brew, while it is being connected. */
+const wanted = new Map<string, string>();
 const listeners = new Set<() => void>();
 const NO_TRACE: Trace = { atMs: [], massG: [] };
 
@@ -18,19 +21,20 @@ function tellOfChange(): void {
   for (const listener of listeners) listener();
 }
 
-function sourceOf(brewKey: string, choice: ScaleChoice, before: Trace): ScaleSource | null {
+async function sourceOf(brew: BenchBrew, choice: ScaleChoice, before: Trace): Promise<ScaleSource | null> {
   switch (choice.kind) {
     case 'none':
       return null;
     case 'serial':
       return scaleOf(serialSource());
     case 'feed':
-      return scaleOf(feedSource(brewKey));
+      return scaleOf(feedSource(brew.key));
     case 'simulated':
       return simulatedScaleSource({
         ...choice,
-        seed: seedOf(brewKey),
-        alreadyG: before.massG.at(-1) ?? 0,
+        seed: seedOf(brew.key),
+        before,
+        brewer: await standInBrewer(brew, choice.bed),
       });
   }
 }
@@ -41,14 +45,18 @@ export function seedOf(brewKey: string): number {
 }
 
 /** Connects the scale of a brew; what was recorded before on this device is taken up. */
-async function connectScale(brewKey: string, choice: ScaleChoice): Promise<void> {
-  if (waiting.has(brewKey)) return;
-  waiting.add(brewKey);
-  const before = await readTrace(brewKey);
-  waiting.delete(brewKey);
-  disconnectScale(brewKey);
-  const source = sourceOf(brewKey, choice, before);
-  if (source) scales.set(brewKey, new BenchScale(brewKey, source, JSON.stringify(choice), before));
+async function connectScale(brew: BenchBrew, choice: ScaleChoice): Promise<void> {
+  const choiceKey = JSON.stringify(choice);
+  if (wanted.get(brew.key) === choiceKey) return;
+  // What the scale before it heard is written down before it is read again.
+  disconnectScale(brew.key);
+  wanted.set(brew.key, choiceKey);
+  const before = await readTrace(brew.key);
+  const source = await sourceOf(brew, choice, before);
+  // Another may have been chosen meanwhile.
+  if (wanted.get(brew.key) !== choiceKey) return;
+  wanted.delete(brew.key);
+  if (source) scales.set(brew.key, new BenchScale(brew.key, source, choiceKey, before));
   tellOfChange();
 }
 
@@ -58,6 +66,7 @@ export function benchScaleOf(brewKey: string): BenchScale | null {
 }
 
 export function disconnectScale(brewKey: string): void {
+  wanted.delete(brewKey);
   scales.get(brewKey)?.disconnect();
   scales.delete(brewKey);
   tellOfChange();
@@ -86,15 +95,16 @@ const subscribe = (listener: () => void) => {
 };
 
 /** The scale of a brew, connected while the choice stands; `null` where it is marked by hand. */
-export function useBenchScale(brewKey: string, choice: ScaleChoice): BenchScale | null {
-  const scale = useSyncExternalStore(subscribe, () => scales.get(brewKey) ?? null);
-  const choiceKey = JSON.stringify(choice);
+export function useBenchScale(brew: BenchBrew): BenchScale | null {
+  const { key } = brew;
+  const scale = useSyncExternalStore(subscribe, () => scales.get(key) ?? null);
+  const choiceKey = JSON.stringify(brew.scale);
+  const connect = useEffectEvent((choice: ScaleChoice) => void connectScale(brew, choice));
   useEffect(() => {
     const chosen = JSON.parse(choiceKey) as ScaleChoice;
-    const connected = scales.get(brewKey);
-    if (chosen.kind === 'none') disconnectScale(brewKey);
-    else if (connected?.choiceKey !== choiceKey) void connectScale(brewKey, chosen);
-  }, [brewKey, choiceKey]);
+    if (chosen.kind === 'none') disconnectScale(key);
+    else if (scales.get(key)?.choiceKey !== choiceKey) connect(chosen);
+  }, [key, choiceKey]);
   return scale;
 }
 

@@ -57,7 +57,7 @@ export function useBenchBrew(brew: BenchBrew): BenchState {
   const isStarted = brew.run.marks.length > 0;
   const isRunning = isStarted && brew.run.marks.length < steps.length;
   const lastMarkMs = brew.run.marks.at(-1)?.atMs ?? 0;
-  const scale = useBenchScale(key, brew.scale);
+  const scale = useBenchScale(brew);
   const scaleView = useScaleView(scale);
   // A scale that reads ten times a second is clock enough: two clocks would draw everything twice.
   const isTicking = isRunning && scaleView?.status !== 'reading';

@@ -1,14 +1,13 @@
 import { describe, expect, it } from 'vitest';
-import { BREWER_CLASSES, lotPrior, PAPER_PER_M, valueOf } from '@vendu/core';
-import { brewItem, PLAN } from '../testing/fixtures';
+import { lotPrior, valueOf } from '@vendu/core';
+import { BREW_KIT, brewItem, PLAN } from '../testing/fixtures';
 import { brewRecordOf } from './brewRecord';
 import { Forecaster } from './forecaster';
 
-const KIT = { brewer: BREWER_CLASSES.cone, paperPerM: PAPER_PER_M.ordinary, ambientC: 21, elevationM: 0 };
 function learned(brewCount: number): Forecaster {
   const forecaster = new Forecaster();
   const brews = Array.from({ length: brewCount }, () => brewRecordOf(brewItem()));
-  expect(forecaster.learn({ kit: KIT, prior: lotPrior({}), brews, roastAgeDays: 9 })).toBeNull();
+  expect(forecaster.learn({ kit: BREW_KIT, prior: lotPrior({}), brews, roastAgeDays: 9 })).toBeNull();
   return forecaster;
 }
 

@@ -26,6 +26,7 @@ import {
   type Forgiveness,
   type Knowledge,
   type LastBrew,
+  type LearnedFactors,
   type Limits,
   type LotCalibration,
   type LotPrior,
@@ -92,6 +93,11 @@ export class Forecaster {
       ...(roastAgeDays === null ? {} : { roastAgeDays }),
     };
     return null;
+  }
+
+  /** @returns what the lot is like, as far as its brews have taught */
+  factors(): LearnedFactors {
+    return this.learned().calibration.factors;
   }
 
   /**

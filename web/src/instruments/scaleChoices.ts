@@ -1,9 +1,9 @@
-import type { HandName, ScaleBench } from '@vendu/core';
+import type { HandName, ScaleBench, SimulatedBed } from '@vendu/core';
 
 /** How the water is read on one bench. */
 export type ScaleChoice =
   | { kind: 'none' }
-  | { kind: 'simulated'; hand: HandName; bench: ScaleBench }
+  | { kind: 'simulated'; hand: HandName; bench: ScaleBench; bed?: SimulatedBed }
   | { kind: 'serial' }
   | { kind: 'feed' };
 
@@ -23,4 +23,8 @@ export const SCALE_CHOICES: { words: string; choice: ScaleChoice }[] = [
     words: 'simulated scale, battery dying',
     choice: { kind: 'simulated', hand: 'usual', bench: 'dying' },
   },
+  ...(['clogging', 'racing'] as const).map((bed) => ({
+    words: `simulated scale, ${bed} bed`,
+    choice: { kind: 'simulated', hand: 'usual', bench: 'quiet', bed } as const,
+  })),
 ];

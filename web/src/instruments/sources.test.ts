@@ -1,6 +1,15 @@
 // @vitest-environment jsdom
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import type { InstrumentReading, ScaleReading } from '@vendu/core';
+import {
+  calibrateLot,
+  conditionsOfPlan,
+  simulatedBrewer,
+  valueOf,
+  type InstrumentReading,
+  type ScaleReading,
+  type Trace,
+} from '@vendu/core';
+import { BREW_KIT, PLAN } from '../testing/fixtures';
 import { feedSource } from './feedSource';
 import { lineCutter } from './lines';
 import { hasSerial, serialSource } from './serialSource';
@@ -124,12 +133,13 @@ describe('the simulated scale', () => {
 
   it('shows ten readings a second, pours when told, and goes on from what stood on it', () => {
     const heard = listener();
-    const source = simulatedScaleSource({ hand: 'steady', bench: 'quiet', seed: 3, alreadyG: 40 });
+    const before = { atMs: [Date.now() - 2000, Date.now() - 1000], massG: [0, 40] };
+    const source = simulatedScaleSource({ hand: 'steady', bench: 'quiet', seed: 3, before, brewer: null });
     const stop = source.start(heard);
     vi.advanceTimersByTime(1000);
     expect(heard.readings).toHaveLength(10);
     expect(Math.abs((heard.readings.at(-1)?.massG ?? 0) - 40)).toBeLessThan(0.5);
-    source.pour?.({ toTotalG: 140, flowGps: 10 });
+    source.pour?.({ toTotalG: 140, flowGps: 10, kettleC: 94 });
     vi.advanceTimersByTime(15_000);
     expect(Math.abs((heard.readings.at(-1)?.massG ?? 0) - 140)).toBeLessThan(2);
     stop();
@@ -140,10 +150,64 @@ describe('the simulated scale', () => {
 
   it('dies within a minute when its battery does', () => {
     const heard = listener();
-    simulatedScaleSource({ hand: 'usual', bench: 'dying', seed: 3 }).start(heard);
+    simulatedScaleSource({ hand: 'usual', bench: 'dying', seed: 3, brewer: null }).start(heard);
     vi.advanceTimersByTime(120_000);
     expect(heard.readings.length).toBeGreaterThan(100);
     expect(heard.readings.length).toBeLessThan(700);
+  });
+
+  /** Two pours onto a brewer, the page loaded anew between them where there was a before. */
+  function brewed(before?: Trace) {
+    const heard = listener();
+    const atMs: number[] = [];
+    const source = simulatedScaleSource({
+      hand: 'steady',
+      bench: 'quiet',
+      seed: 3,
+      ...(before ? { before } : {}),
+      brewer: valueOf(
+        simulatedBrewer({
+          conditions: conditionsOfPlan({ plan: PLAN, kit: BREW_KIT }),
+          factors: valueOf(calibrateLot({ brews: [] })).factors,
+        }),
+      ),
+    });
+    source.start({
+      onReading: (reading) => {
+        atMs.push(Date.now());
+        heard.onReading(reading);
+      },
+      onTrouble: heard.onTrouble,
+    });
+    return { source, trace: () => ({ atMs, massG: heard.readings.map(({ massG }) => massG) }) };
+  }
+
+  it('shows its brewer: water stands on the bed, drains, and what goes into the air is off the scale', () => {
+    const { source, trace } = brewed();
+    expect(source.seen?.()).toMatchObject({ aboveBedG: 0, beverageG: 0 });
+    source.pour?.({ toTotalG: 240, flowGps: 10, kettleC: 96 });
+    vi.advanceTimersByTime(25_000);
+    const standing = source.seen?.();
+    expect(standing?.waterMm).toBeGreaterThan((standing?.bedMm ?? 0) + 10);
+    const fullG = Math.max(...trace().massG);
+    vi.advanceTimersByTime(300_000);
+    const drained = source.seen?.();
+    expect(drained?.aboveBedG).toBeLessThan(1.5);
+    // Creep of the scale, 0.05 g a minute, is not what is missing.
+    expect(fullG - (trace().massG.at(-1) ?? 0)).toBeGreaterThan(0.1);
+    expect(drained?.evaporatedG).toBeGreaterThan(0.4);
+  });
+
+  it('finds its brewer as it was when the page was loaded anew', () => {
+    const whole = brewed();
+    whole.source.pour?.({ toTotalG: 120, flowGps: 10, kettleC: PLAN.kettleC });
+    vi.advanceTimersByTime(20_000);
+    const again = brewed(whole.trace());
+    vi.advanceTimersByTime(100);
+    const [then, now] = [whole.source.seen?.(), again.source.seen?.()];
+    expect(Math.abs((now?.aboveBedG ?? 99) - (then?.aboveBedG ?? 0))).toBeLessThan(1.5);
+    expect(Math.abs((now?.beverageG ?? 99) - (then?.beverageG ?? 0))).toBeLessThan(1.5);
+    expect(Math.abs((again.trace().massG.at(-1) ?? 0) - (whole.trace().massG.at(-1) ?? 9))).toBeLessThan(0.4);
   });
 });
 

@@ -1,4 +1,4 @@
-import type { InstrumentReading, ScaleReading } from '@vendu/core';
+import type { Agitating, BrewerSeen, InstrumentReading, ScaleReading } from '@vendu/core';
 
 export interface InstrumentListener<R> {
   onReading: (reading: R) => void;
@@ -13,9 +13,19 @@ export interface InstrumentSource<R> {
   start: (listener: InstrumentListener<R>) => () => void;
 }
 
+/** What somebody does at a brewer that has to be told to a stand-in. */
+export interface AskedPour {
+  toTotalG: number;
+  flowGps: number;
+  kettleC: number;
+}
+
 export interface ScaleSource extends InstrumentSource<ScaleReading> {
   /** Somebody begins to pour to a total: a stand-in has to be told, a scale is not. */
-  pour?: (asked: { toTotalG: number; flowGps: number }) => void;
+  pour?: (asked: AskedPour) => void;
+  agitate?: (kind: Agitating) => void;
+  /** What there is to see of a stand-in's brewer; `null` where it has none. A real one is looked at. */
+  seen?: () => BrewerSeen | null;
 }
 
 /** Temperature of the water in the kettle, C. */

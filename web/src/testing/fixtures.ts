@@ -1,4 +1,12 @@
-import { brewResult, lotPrior, USUAL_SCHOOLS, type BrewPlan } from '@vendu/core';
+import {
+  BREWER_CLASSES,
+  brewResult,
+  lotPrior,
+  PAPER_PER_M,
+  USUAL_SCHOOLS,
+  type BrewKit,
+  type BrewPlan,
+} from '@vendu/core';
 import type { BrewListItem, BrewView, RecipeVersionView, RecipeView } from '@vendu/contract';
 
 // Small true-to-shape objects for component tests; every test changes only what it is about.
@@ -13,6 +21,13 @@ export const PLAN: BrewPlan = {
     { startS: 40, amountG: 100, flowGps: 8, agitation: 'none', isBloom: false },
     { startS: 75, amountG: 110, flowGps: 8, agitation: 'none', isBloom: false },
   ],
+};
+
+export const BREW_KIT: BrewKit = {
+  brewer: BREWER_CLASSES.cone,
+  paperPerM: PAPER_PER_M.ordinary,
+  ambientC: 21,
+  elevationM: 0,
 };
 
 export function version(changes: Partial<RecipeVersionView> = {}): RecipeVersionView {
