@@ -247,7 +247,7 @@ export { formatSigned } from './quantity/signed.js';
 export { addedAgitation, kettleReadsC } from './bench/benchEvents.js';
 export { afterBrew, type AfterBrewClock, type AfterBrewTask } from './bench/afterBrew.js';
 export { isCupDue, type CupRule } from './bench/cupChanges.js';
-export { drainOutlook, worryAtS, type DrainOutlook } from './bench/drainWatch.js';
+export { drainOutlook, drainToCome, worryAtS, type DrainOutlook } from './bench/drainWatch.js';
 export { correctionAfter, leadOf, withTotalsMoved, type Correction, type Lead } from './bench/liveBrew.js';
 export { preparationOf, type Preparation, type PreparationTask } from './bench/preparation.js';
 export { totalsFromTrace } from './bench/totalsFromTrace.js';

@@ -41,7 +41,10 @@ describe('a brew off the bench', () => {
   it('comes with trace, events and kit, stored once and opened unchanged', async () => {
     const key = randomUUID();
     const trace = longTrace();
-    const events = [{ kind: 'kettle-read', atS: 44, figure: 93.5, text: '' }];
+    const events = [
+      { kind: 'not-prepared', atS: 0, figure: null, text: 'paper not rinsed' },
+      { kind: 'kettle-read', atS: 44, figure: 93.5, text: '' },
+    ];
     const sent = brewOf(recipe, { trace, events, scale: 'Left scale' });
     const first = (await app.barista.put(`/api/brews/by-key/${key}`).send(sent).expect(200)).body as BrewView;
     const again = (await app.barista.put(`/api/brews/by-key/${key}`).send(sent).expect(200)).body as BrewView;
@@ -49,7 +52,12 @@ describe('a brew off the bench', () => {
     expect(first).toMatchObject({
       events,
       hasTrace: true,
-      kit: { brewer: recipe.brewerName, paper: recipe.paperName, scale: 'Left scale' },
+      kit: {
+        lab: { name: 'Ninth Mole Coffee', place: 'Port Ossel', elevationM: 12, roomC: 21 },
+        brewer: recipe.brewerName,
+        paper: recipe.paperName,
+        scale: 'Left scale',
+      },
     });
     const reopened = await app.secondBarista.get(`/api/brews/${first.id}/trace`).expect(200);
     expect((reopened.body as { trace: Trace }).trace).toEqual(trace);

@@ -31,8 +31,10 @@ export class TraceDto implements Trace {
   massG!: number[];
 }
 
-/** With what a brew was made, by the names things had then. */
+/** Where and with what a brew was made, by the names things had then. */
 export interface BrewKitNames {
+  /** Left out in records older than this. */
+  lab?: { name: string; place: string; elevationM: number; roomC: number };
   brewer: string;
   paper: string;
   grinder: string;

@@ -1,5 +1,6 @@
-/** What may happen during a brew beside its steps. */
+/** What may happen around a brew beside its steps; what was left out before it stands at its start. */
 export const BENCH_EVENTS = [
+  'not-prepared',
   'agitated',
   'cup-changed',
   'kettle-read',

@@ -1,3 +1,5 @@
+import { normalAbove } from '../statistics/normalAbove.js';
+
 /** What the drain of a running brew looks like. */
 export type DrainOutlook = 'on-plan' | 'late' | 'stall' | 'early' | 'rush';
 
@@ -39,4 +41,15 @@ export function drainOutlook({
   if (share > OFF_SHARE) return 'late';
   if (share < -FAR_SHARE) return 'rush';
   return share < -OFF_SHARE ? 'early' : 'on-plan';
+}
+
+/**
+ * When a brew that has not drained yet will: what was forecast, less all of it that is past.
+ *
+ * @param expected - when it drains and how surely, s, by what was known when it was forecast
+ * @param elapsedS - on the clock of the brew now
+ */
+export function drainToCome({ value, sd }: { value: number; sd: number }, elapsedS: number) {
+  const left = normalAbove({ mean: value, sd, bound: elapsedS });
+  return { value: left.mean, low: left.quantile(0.05), high: left.quantile(0.95) };
 }

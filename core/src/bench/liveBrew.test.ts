@@ -6,7 +6,7 @@ import { PLAN as plan } from '../testing/brews.js';
 import { afterBrew } from './afterBrew.js';
 import { benchSteps } from './benchSteps.js';
 import { isCupDue } from './cupChanges.js';
-import { drainOutlook, worryAtS } from './drainWatch.js';
+import { drainOutlook, drainToCome, worryAtS } from './drainWatch.js';
 import { correctionAfter, leadOf, planAsGoing, withTotalsMoved } from './liveBrew.js';
 import { HANDS } from '../instruments/hands.js';
 import { simulatedScale } from '../instruments/simulatedScale.js';
@@ -117,6 +117,19 @@ describe('the watch on the drain', () => {
     [160, 260, 'stall'],
   ] as const)('a plan of 160 s expected at %s after %s s is %s', (expectedS, elapsedS, outlook) => {
     expect(drainOutlook({ plannedS: 160, expectedS, elapsedS })).toBe(outlook);
+  });
+
+  it('is forecast for what is still to come, and never for what is past', () => {
+    const expected = { value: 165, sd: 12 };
+    expect(drainToCome(expected, 60)).toMatchObject({ value: 165 });
+    let beforeS = 165;
+    for (const elapsedS of [150, 165, 180, 240, 600]) {
+      const { low, value, high } = drainToCome(expected, elapsedS);
+      expect(low).toBeGreaterThan(elapsedS);
+      expect(value).toBeGreaterThan(Math.max(low, beforeS));
+      expect(high).toBeGreaterThan(value);
+      beforeS = value;
+    }
   });
 
   it('worries after a quarter more, or past what was forecast', () => {

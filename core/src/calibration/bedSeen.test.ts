@@ -74,6 +74,18 @@ describe('what the bed shows while a brew runs', () => {
     );
   });
 
+  it('never has the water gone before it was seen to stand, and never goes back', () => {
+    const shownS = bedShowsS(1, 200);
+    const looks = [10, 30, 60, 100].map((lateS) => ({ atS: shownS + lateS, shows: false }));
+    let beforeS = drainOf(calibration).value;
+    for (const count of [1, 2, 3, 4]) {
+      const { value } = after(...looks.slice(0, count));
+      expect(value).toBeGreaterThan(looks[count - 1]?.atS ?? Infinity);
+      expect(value).toBeGreaterThanOrEqual(beforeS);
+      beforeS = value;
+    }
+  });
+
   it('does not take a bed that has shown for long for a slow one, unless somebody saw its water stand', () => {
     const late = { atS: bedShowsS(1, 200) + 40, shows: true };
     expect(after(late)).toEqual(drainOf(calibration));

@@ -3,6 +3,7 @@ import { simulateBrew } from '../brewModel/simulateBrew.js';
 import type { BenchEvent } from '../bench/benchEvents.js';
 import type { LotCalibration } from './calibrateLot.js';
 import { FACTORS, lotFactorsOf, type BrewConditions, type LearnedFactors } from './conditions.js';
+import { normalAbove } from '../statistics/normalAbove.js';
 import { MODEL_ERROR } from './discrepancy.js';
 
 /** What somebody saw of the water above the bed: that the bed shows, or that water still stands on it. */
@@ -21,8 +22,6 @@ export function bedSeenIn(events: readonly BenchEvent[]): BedSeen[] {
 
 /** An eye on the bed, as a share of the time from the end of the pour (assumed). */
 const EYE_SD = 0.12;
-/** Water that still stands is taken to stand for this share longer (assumed). */
-const STANDS_ON = 0.15;
 /** How often something is amiss in a brew - paper sealed, wrong setting, fines - and how far it goes (assumed). */
 const AMISS = { probability: 0.1, lnSd: 0.6 };
 /** Less than this above the bed is a wet bed, g. */
@@ -35,6 +34,7 @@ const ROUNDS = 3;
 /** No bed is slower or faster than the lot's by more (assumed). */
 const FARTHEST_LN = Math.log(6);
 const LONGEST_S = 900;
+const LEAST_VARIANCE = 1e-12;
 
 /**
  * The calibration of a lot with what was seen of the running brew: when the water of a pour was gone, or that it still
@@ -42,9 +42,9 @@ const LONGEST_S = 900;
  * how likely is which follows from how far off it is (two hypotheses by Bayes' rule, the drain time linear in the
  * flow near each, as in an iterated extended Kalman filter).
  *
- * A bed that shows may have shown for long: later than its time it is news only where somebody saw the water of that
- * pour stand before. Water that stands is news only past its time. What was seen while a pour still ran, or of water
- * that the bed drinks up at once, says nothing.
+ * Water that stands past its time says that the end is still to come, and no more: the later it stands, the more that
+ * is. A bed that shows may have shown for long: later than its time it is news only where somebody saw the water of
+ * that pour stand before. What was seen while a pour still ran, or of water that the bed drinks up at once, says nothing.
  */
 export function withBedSeen({
   calibration,
@@ -83,10 +83,10 @@ function learnedFrom(
   const wasWatched = before.some(({ atS, shows }) => !shows && atS > pouredS);
   const isNews = seen.shows ? seenAfterS < modelledS || wasWatched : seenAfterS > modelledS;
   if (!isNews) return calibration;
-  const observed = Math.log(seenAfterS * (seen.shows ? 1 : 1 + STANDS_ON));
   const usualVar = (calibration.lnCovariance[FLOW]?.[FLOW] ?? 0) + MODEL_ERROR.drawdown ** 2;
-  const asLot = filtered({ lnInterval, startLn, observed, variance: usualVar });
-  const amiss = filtered({ lnInterval, startLn, observed, variance: usualVar + AMISS.lnSd ** 2 });
+  const look = seen.shows ? shownAt(Math.log(seenAfterS)) : standingAt(Math.log(seenAfterS));
+  const asLot = filtered({ lnInterval, startLn, look, variance: usualVar });
+  const amiss = filtered({ lnInterval, startLn, look, variance: usualVar + AMISS.lnSd ** 2 });
   const [wLot, wAmiss] = [asLot.likelihood * (1 - AMISS.probability), amiss.likelihood * AMISS.probability];
   const share = wAmiss / (wLot + wAmiss);
   const lnFlow = asLot.mean * (1 - share) + amiss.mean * share;
@@ -100,33 +100,64 @@ function learnedFrom(
   };
 }
 
+/** What a look tells of the interval it was taken in: where it lies now, and how probable the look was. */
+type Look = (expected: { mean: number; variance: number }) => {
+  mean: number;
+  variance: number;
+  likelihood: number;
+};
+
+/** The bed shows: the interval is over about now. */
+function shownAt(lnSeen: number): Look {
+  return ({ mean, variance }) => {
+    const spread = variance + EYE_SD ** 2;
+    const missed = lnSeen - mean;
+    return {
+      mean: mean + (variance / spread) * missed,
+      variance: (variance * EYE_SD ** 2) / spread,
+      likelihood: Math.exp(-(missed ** 2) / (2 * spread)) / Math.sqrt(spread),
+    };
+  };
+}
+
+/** Water stands: the interval is longer than this. */
+function standingAt(lnSeen: number): Look {
+  return ({ mean, variance }) => {
+    const left = normalAbove({ mean, sd: Math.sqrt(variance), bound: lnSeen });
+    return { mean: left.mean, variance: left.variance, likelihood: left.probability };
+  };
+}
+
 /** One hypothesis: where the flow is, how surely, and how well it explains what was seen. */
 function filtered({
   lnInterval,
   startLn,
-  observed,
+  look,
   variance,
 }: {
   lnInterval: (lnFlow: number) => number;
   startLn: number;
-  observed: number;
+  look: Look;
   variance: number;
 }) {
   let mean = startLn;
-  let slope = 1;
-  let missed = 0;
+  let varianceLeft = variance;
+  let likelihood = 0;
   for (let round = 0; round < ROUNDS; round++) {
-    slope = (lnInterval(mean + DIFFERENCE) - lnInterval(mean - DIFFERENCE)) / (2 * DIFFERENCE);
-    missed = observed - lnInterval(mean) - slope * (startLn - mean);
-    const gain = (variance * slope) / (slope ** 2 * variance + EYE_SD ** 2);
-    mean = Math.min(startLn + FARTHEST_LN, Math.max(startLn - FARTHEST_LN, startLn + gain * missed));
+    const slope = (lnInterval(mean + DIFFERENCE) - lnInterval(mean - DIFFERENCE)) / (2 * DIFFERENCE);
+    const expected = {
+      mean: lnInterval(mean) + slope * (startLn - mean),
+      // A bed that no flow moves tells nothing of it.
+      variance: Math.max(LEAST_VARIANCE, slope ** 2 * variance),
+    };
+    const looked = look(expected);
+    const perInterval = (variance * slope) / expected.variance;
+    mean = startLn + perInterval * (looked.mean - expected.mean);
+    mean = Math.min(startLn + FARTHEST_LN, Math.max(startLn - FARTHEST_LN, mean));
+    varianceLeft = variance - perInterval ** 2 * (expected.variance - looked.variance);
+    ({ likelihood } = looked);
   }
-  const spread = slope ** 2 * variance + EYE_SD ** 2;
-  return {
-    mean,
-    variance: (variance * EYE_SD ** 2) / spread,
-    likelihood: Math.exp(-(missed ** 2) / (2 * spread)) / Math.sqrt(spread),
-  };
+  return { mean, variance: varianceLeft, likelihood };
 }
 
 /** When the water of the last pour before a moment is gone from above the bed, s. */

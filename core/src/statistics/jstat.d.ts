@@ -3,7 +3,10 @@ declare module 'jstat' {
   interface JStat {
     binomial: { cdf(successes: number, trials: number, probability: number): number };
     studentt: { inv(probability: number, degreesOfFreedom: number): number };
-    normal: { cdf(value: number, mean: number, standardDeviation: number): number };
+    normal: {
+      cdf(value: number, mean: number, standardDeviation: number): number;
+      inv(probability: number, mean: number, standardDeviation: number): number;
+    };
     chisquare: { cdf(value: number, degreesOfFreedom: number): number };
   }
   const jStat: JStat;

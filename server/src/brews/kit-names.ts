@@ -2,6 +2,7 @@ import type { BrewKitNames } from '@vendu/contract';
 import { grinderView } from '../kit/kit-views.js';
 import { BrewerModel } from '../kit/brewer.model.js';
 import { GrinderModel } from '../kit/grinder.model.js';
+import type { HouseModel } from '../kit/house.model.js';
 import { KettleModel } from '../kit/kettle.model.js';
 import { PaperModel } from '../kit/paper.model.js';
 import { WaterModel } from '../kit/water.model.js';
@@ -12,10 +13,16 @@ import type { RecipeModel } from '../recipes/recipe.model.js';
 /** What a recipe has to be loaded with for the names of its kit. */
 export const WITH_KIT = [BrewerModel, PaperModel, GrinderModel, WaterModel, KettleModel];
 
-/** With what a version is brewed, by the names that things have now. */
-export function kitNames(recipe: RecipeModel, { plan }: RecipeVersionModel, scale: string): BrewKitNames {
+/** Where and with what a version is brewed, by the names that things have now. */
+export function kitNames(
+  recipe: RecipeModel,
+  { plan }: RecipeVersionModel,
+  { name, place, elevationM, roomC }: Pick<HouseModel, 'name' | 'place' | 'elevationM' | 'roomC'>,
+  scale: string,
+): BrewKitNames {
   const { brewer, paper, grinder, water, kettle } = recipe;
   return {
+    lab: { name, place, elevationM, roomC },
     brewer: brewer.name,
     paper: paper.name,
     grinder: `${grinder.name}, ${grinder.burrSet}`,

@@ -2,6 +2,7 @@ import { Injectable } from '@nestjs/common';
 import { Sequelize } from 'sequelize-typescript';
 import { traceFault } from '@vendu/core';
 import type { PutBrewDto } from '@vendu/contract';
+import { HouseModel } from '../kit/house.model.js';
 import { refreshLotProgress } from '../lots/lot-progress.js';
 import { LotModel } from '../lots/lot.model.js';
 import { RoastBatchModel } from '../lots/roast-batch.model.js';
@@ -28,6 +29,7 @@ export class StoreBrewService {
     const known = await BrewModel.findOne({ where: { clientKey } });
     if (known) return known.id;
     const { version, recipe, batch } = await this.origin(brew);
+    const house = await HouseModel.findByPk(1, { rejectOnEmpty: true });
     const fault = brew.trace && traceFault(brew.trace);
     if (fault) {
       throw invalidField({ field: 'field' in fault ? fault.field : 'trace', message: fault.message });
@@ -50,7 +52,7 @@ export class StoreBrewService {
           steps: brew.steps,
           isSimulated: brew.isSimulated,
           events: brew.events.map((event) => ({ ...event })),
-          kit: kitNames(recipe, version, brew.scale),
+          kit: kitNames(recipe, version, house, brew.scale),
           note: brew.note,
         },
         { transaction },

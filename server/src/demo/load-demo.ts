@@ -290,7 +290,7 @@ async function loadBrew({
       plan,
       steps: invented.steps,
       events,
-      kit: kitNames(recipe, version, 'Bench scale'),
+      kit: kitNames(recipe, version, HOUSE, 'Bench scale'),
       doseG: plan.doseG,
       waterG: invented.waterG === planWaterG(plan) ? null : invented.waterG,
       beverageG: invented.beverageG,

@@ -12,11 +12,14 @@ export function readDraft(key: string): unknown {
   }
 }
 
-export function writeDraft(key: string, value: unknown): void {
+/** @returns whether this device has it now */
+export function writeDraft(key: string, value: unknown): boolean {
   try {
     localStorage.setItem(PREFIX + key, JSON.stringify(value));
+    return true;
   } catch {
     // A full or forbidden storage must not stop the work; the draft then lives as long as the page.
+    return false;
   }
 }
 

@@ -3,6 +3,7 @@ import { useDispatch, useSelector } from 'react-redux';
 import { api } from '../api/api';
 import { benchApi } from '../bench/benchApi';
 import { benchSlice, keptBench } from '../bench/benchSlice';
+import { noteKeeping } from '../bench/deviceKeeping';
 import { keepOnServer } from '../bench/runningSync';
 import { readDraft, writeDraft } from './draft';
 
@@ -33,7 +34,7 @@ export function createStore() {
   store.subscribe(() => {
     const { bench } = store.getState();
     if (bench === last) return;
-    writeDraft(BENCH_DRAFT, (last = bench));
+    noteKeeping({ marks: writeDraft(BENCH_DRAFT, (last = bench)) });
     tellServer();
   });
   tellServer();

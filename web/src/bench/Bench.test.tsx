@@ -3,7 +3,7 @@ import { act, fireEvent, screen } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { useAppSelector } from '../app/store';
 import { PLAN } from '../testing/fixtures';
-import { renderPart, standInServer } from '../testing/renderPart';
+import { problem, renderPart, standInServer } from '../testing/renderPart';
 import { Bench } from './Bench';
 import { brewLaidOut, selectBrews, stepMarked, type LaidOutBrew } from './benchSlice';
 
@@ -92,6 +92,19 @@ describe('the bench before the clock', () => {
     expect(benchBrew(store)?.prepared).toEqual(['water', 'tare', 'rinse']);
     fireEvent.click(screen.getByRole('button', { name: /Tare/ }));
     expect(benchBrew(store)?.prepared).toEqual(['water', 'rinse']);
+  });
+
+  it('leaves the next thing out by S, says so, and lets a tap make up for it', () => {
+    const { store } = laidOutBench();
+    press('p');
+    press('s');
+    press('s');
+    expect(benchBrew(store)).toMatchObject({ prepared: ['water'], leftOut: ['rinse', 'discard'] });
+    expect(screen.getByRole('button', { name: /Discard/ }).textContent).toContain('left out');
+    fireEvent.click(screen.getByRole('button', { name: /Discard/ }));
+    expect(benchBrew(store)).toMatchObject({ prepared: ['water', 'discard'], leftOut: ['rinse'] });
+    press('p');
+    expect(benchBrew(store)?.prepared).toContain('weigh');
   });
 });
 
@@ -280,9 +293,26 @@ describe('a thermometer in the kettle', () => {
   });
 });
 
+describe('what is safe where', () => {
+  it('is said as it is: a storage that is full is no place', async () => {
+    standInServer({ [`PUT running-brews/${key}`]: problem('unavailable', 'The database does not answer.') });
+    const full = vi.spyOn(Storage.prototype, 'setItem').mockImplementation(() => {
+      throw new DOMException('full', 'QuotaExceededError');
+    });
+    startedBench();
+    expect(screen.getByText(/in this page only/).className).toContain('text-alarm');
+    full.mockRestore();
+    standInServer({ [`PUT running-brews/${key}`]: { body: { seq: 1 } } });
+    press(' ');
+    expect(await screen.findByText(/on this device/)).toBeTruthy();
+  });
+});
+
 describe('the bench when it is drained', () => {
-  function drain() {
-    const rendered = startedBench();
+  function drain(before?: () => void) {
+    const rendered = laidOutBench();
+    before?.();
+    press(' ');
     for (const seconds of [6, 36, 34, 84]) {
       pass(seconds);
       press(' ');
@@ -304,7 +334,10 @@ describe('the bench when it is drained', () => {
       [`PUT brews/by-key/${key}`]: { body: { id: 21 } },
       [`PUT running-brews/${key}`]: { body: { seq: 1 } },
     });
-    const { store } = drain();
+    const { store } = drain(() => {
+      press('p');
+      press('s');
+    });
     vi.useRealTimers();
     const field = screen.getByLabelText('Bloom, scale showed');
     fireEvent.focus(field);
@@ -316,6 +349,7 @@ describe('the bench when it is drained', () => {
       recipeVersionId: 11,
       roastBatchId: 4,
       startedAt: START.toISOString(),
+      events: [{ kind: 'not-prepared', atS: 0, figure: null, text: 'paper not rinsed' }],
       steps: [
         { stepIndex: 0, atS: 0, skipped: false, totalG: 43 },
         { stepIndex: 1, atS: 6, totalG: null },

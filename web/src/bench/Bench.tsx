@@ -3,6 +3,7 @@ import { Link } from 'react-router';
 import { useDraft } from '../app/draft';
 import { useAppDispatch, useAppSelector } from '../app/store';
 import { useShortcut } from '../ui/useShortcut';
+import { BenchButton } from './BenchButton';
 import { BenchFooter } from './BenchFooter';
 import { BenchPanel } from './BenchPanel';
 import { brewActivated, selectActiveKey, type BenchBrew } from './benchSlice';
@@ -19,19 +20,21 @@ export function Bench({ brews }: { brews: readonly BenchBrew[] }) {
     const brew = brews[index];
     if (brew) dispatch(brewActivated({ key: brew.key }));
   };
+  useShortcut('d', () => setDark(!isDark));
+  useShortcut('m', () => setMuted(!isMuted));
   useShortcut('1', brews.length > 1 ? () => activate(0) : null);
   useShortcut('2', brews.length > 1 ? () => activate(1) : null);
   if (!active) return null;
   const isCompact = brews.length > 1;
   return (
     <main data-theme={isDark ? 'dark' : 'light'} className="flex min-h-dvh flex-col bg-sheet text-ink">
-      <header className="flex items-baseline gap-5 border-b border-ink px-6 py-1.5 text-small">
+      <header className="flex items-center gap-2 border-b border-ink px-6 py-1 text-small">
         <Link to={`/recipes/${active.recipeId}`} className="whitespace-nowrap underline underline-offset-3">
           Leave, the clock goes on
         </Link>
-        {isCompact && (
-          <span className="ml-auto flex gap-2">
-            {brews.map(({ key, lotName, brewerName }, index) => (
+        <span className="ml-auto flex min-w-0 flex-wrap gap-2">
+          {isCompact &&
+            brews.map(({ key, lotName, brewerName }, index) => (
               <button
                 key={key}
                 type="button"
@@ -42,8 +45,13 @@ export function Bench({ brews }: { brews: readonly BenchBrew[] }) {
                 keys for {lotName}, {brewerName} ({index + 1})
               </button>
             ))}
-          </span>
-        )}
+          <BenchButton shortcut="M" aria-pressed={isMuted} onClick={() => setMuted(!isMuted)}>
+            {isMuted ? 'Sound off' : 'Sound on'}
+          </BenchButton>
+          <BenchButton shortcut="D" aria-pressed={isDark} onClick={() => setDark(!isDark)}>
+            {isDark ? 'Light' : 'Dark'}
+          </BenchButton>
+        </span>
       </header>
       <div className={isCompact ? 'grid grow grid-cols-2' : 'flex grow'}>
         {brews.map((brew) => (
@@ -56,15 +64,7 @@ export function Bench({ brews }: { brews: readonly BenchBrew[] }) {
           />
         ))}
       </div>
-      <BenchFooter
-        key={active.key}
-        brew={active}
-        isDark={isDark}
-        isMuted={isMuted}
-        onMuted={() => setMuted(!isMuted)}
-        onDark={() => setDark(!isDark)}
-        onDone={setAnnounced}
-      />
+      <BenchFooter key={active.key} brew={active} onDone={setAnnounced} />
       <p role="status" className="sr-only">
         {announced}
       </p>

@@ -26,16 +26,12 @@ import { stepWords } from './stepWords';
 
 interface BenchFooterProps {
   brew: BenchBrew;
-  isDark: boolean;
-  onDark: () => void;
-  isMuted: boolean;
-  onMuted: () => void;
   /** Says aloud what was done. */
   onDone: (words: string) => void;
 }
 
 /** The big targets and the keys, for the brew they act on. */
-export function BenchFooter({ brew, isDark, onDark, isMuted, onMuted, onDone }: BenchFooterProps) {
+export function BenchFooter({ brew, onDone }: BenchFooterProps) {
   const dispatch = useAppDispatch();
   const noteField = useRef<HTMLTextAreaElement>(null);
   const { key, run } = brew;
@@ -81,8 +77,6 @@ export function BenchFooter({ brew, isDark, onDark, isMuted, onMuted, onDone }: 
   useShortcut('t', isRunning ? () => agitated('stir') : null);
   useShortcut('l', canLift ? lift : null);
   useShortcut('n', () => noteField.current?.focus());
-  useShortcut('d', onDark);
-  useShortcut('m', onMuted);
   return (
     <footer className="sticky bottom-0 mt-2 flex flex-wrap items-center gap-2 border-t border-ink bg-sheet px-6 py-2">
       {!isDone && (
@@ -90,7 +84,7 @@ export function BenchFooter({ brew, isDark, onDark, isMuted, onMuted, onDone }: 
           {isStarted && next ? `${doingOf(next)} now` : 'Start with the first pour'}
         </BenchButton>
       )}
-      {!isDone && (
+      {isRunning && (
         <BenchButton shortcut="S" disabled={!canSkip} onClick={() => goOn(true)}>
           Left out
         </BenchButton>
@@ -122,19 +116,9 @@ export function BenchFooter({ brew, isDark, onDark, isMuted, onMuted, onDone }: 
         disabled={!isStarted}
         onChange={(event) => dispatch(noteWritten({ key, note: event.target.value }))}
         onKeyDown={(event) => event.key === 'Escape' && event.currentTarget.blur()}
-        placeholder={
-          isStarted
-            ? 'N: note of level, bed, stream; Escape returns to the keys'
-            : 'notes open when the clock runs'
-        }
-        className="h-12 min-w-60 grow resize-none rounded-edge border border-edge bg-raised px-3 py-3 text-body text-ink placeholder:text-quiet"
+        placeholder={isStarted ? 'N: note; Escape leaves it' : 'notes open when the clock runs'}
+        className="h-12 min-w-44 grow resize-none rounded-edge border border-edge bg-raised px-3 py-3 text-body text-ink placeholder:text-quiet"
       />
-      <BenchButton shortcut="M" aria-pressed={isMuted} onClick={onMuted}>
-        {isMuted ? 'Sound off' : 'Sound on'}
-      </BenchButton>
-      <BenchButton shortcut="D" aria-pressed={isDark} onClick={onDark}>
-        {isDark ? 'Light' : 'Dark'}
-      </BenchButton>
     </footer>
   );
 }

@@ -58,9 +58,8 @@ export function BenchPanel({ brew, isActive, isCompact, isMuted }: BenchPanelPro
             {brew.brewerName}, version {brew.versionNumber}
           </span>
           <span className="reading ml-auto flex shrink-0 gap-4 whitespace-nowrap">
-            <span className="text-water">
-              {plan.doseG} g {formatRatio(planRatio(plan))}
-            </span>
+            <span>{plan.doseG} g</span>
+            <span className="text-water">{formatRatio(planRatio(plan))}</span>
             <span className="text-temperature">{plan.kettleC} °C</span>
             <span>
               {brew.grinderSetting === null ? `${plan.grindUm} µm` : `grind ${brew.grinderSetting}`}
@@ -119,7 +118,14 @@ export function BenchPanel({ brew, isActive, isCompact, isMuted }: BenchPanelPro
           label="The plan as a staircase, with what was poured drawn over it"
         />
         {!isCompact && <ScaleReadout bench={bench} />}
-        {moment.phase !== 'done' && <DrainWatch plan={plan} drain={drain} elapsedS={moment.elapsedS} />}
+        {moment.phase !== 'done' && (
+          <DrainWatch
+            plan={plan}
+            drain={drain}
+            elapsedS={moment.elapsedS}
+            poursLeft={bench.steps.slice(brew.run.marks.length).some(({ kind }) => kind === 'pour')}
+          />
+        )}
         {isStarted ? (
           !isCompact && <StepList brew={brew} plan={plan} done={done} />
         ) : (

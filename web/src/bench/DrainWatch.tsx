@@ -1,14 +1,34 @@
-import { drainOutlook, formatDuration, worryAtS, type BrewPlan, type DrainOutlook } from '@vendu/core';
+import {
+  drainOutlook,
+  drainToCome,
+  formatDuration,
+  worryAtS,
+  type BrewPlan,
+  type DrainOutlook,
+} from '@vendu/core';
 import type { DrainForecast } from '../board/forecaster';
 import { Notice } from '../ui/Notice';
 
-/** What a drain off its plan asks for while there is time. */
-const ADVICE: Record<Exclude<DrainOutlook, 'on-plan'>, string> = {
-  late: 'Late. Pour low and gently from here, no more swirls; coarser next time.',
-  stall:
-    'A stall. Do not pour onto a standing level: stir once, or lift the paper a little to let air out. Coarser next time.',
-  early: 'Early. Pour slower from here, so that the water stays longer; finer next time.',
-  rush: 'A rush: the water runs through. Pour slower and in smaller parts from here; finer next time.',
+/** What a drain off its plan asks for: while there is water to pour, and once it is all in. */
+const ADVICE: Record<Exclude<DrainOutlook, 'on-plan'>, { pouring: string; poured: string }> = {
+  late: {
+    pouring: 'Late. Pour low and gently from here, no more swirls; coarser next time.',
+    poured: 'Late. No more swirls; let it run, or lift the brewer (L). Coarser next time.',
+  },
+  stall: {
+    pouring:
+      'A stall. Do not pour onto a standing level: stir once, or lift the paper a little to let air out. Coarser next time.',
+    poured:
+      'A stall. Stir once, or lift the paper a little to let air out; else lift the brewer (L) and read what is in the cup. Coarser next time.',
+  },
+  early: {
+    pouring: 'Early. Pour slower from here, so that the water stays longer; finer next time.',
+    poured: 'Early. All the water is in, nothing slows it now; finer next time.',
+  },
+  rush: {
+    pouring: 'A rush: the water runs through. Pour slower and in smaller parts from here; finer next time.',
+    poured: 'A rush: the water ran through. Read and taste it all the same; finer next time.',
+  },
 };
 
 /** When the brew will drain as it is going, when to worry, and what to do while something can still be done. */
@@ -16,12 +36,16 @@ export function DrainWatch({
   plan,
   drain,
   elapsedS,
+  poursLeft,
 }: {
   plan: BrewPlan;
   drain: DrainForecast | null;
   elapsedS: number;
+  /** Some water is still to be poured. */
+  poursLeft: boolean;
 }) {
-  const expected = drain?.asSeen ?? null;
+  // The bed has not drained, or it would have been marked: what is past is no forecast.
+  const expected = drain && drainToCome(drain.asSeen, elapsedS);
   // By the lot, not by what was seen: a stall that is coming is no reason to worry later.
   const worryS = worryAtS({
     drawdownS: plan.drawdownS,
@@ -51,7 +75,9 @@ export function DrainWatch({
           <span className="reading">{formatDuration(worryS)}</span>
         </span>
       </p>
-      {outlook !== 'on-plan' && <Notice tone="alarm">{ADVICE[outlook]}</Notice>}
+      {outlook !== 'on-plan' && (
+        <Notice tone="alarm">{ADVICE[outlook][poursLeft ? 'pouring' : 'poured']}</Notice>
+      )}
     </div>
   );
 }

@@ -1,5 +1,5 @@
 import { useNavigate } from 'react-router';
-import { afterBrew, type StepDone } from '@vendu/core';
+import { afterBrew, type PreparationTask, type StepDone } from '@vendu/core';
 import { troubleOf } from '../api/problem';
 import { useAppDispatch } from '../app/store';
 import { usePutBrewMutation } from '../brews/brewsApi';
@@ -33,7 +33,11 @@ export function Finish({ brew, done }: { brew: BenchBrew; done: readonly StepDon
         roastBatchId: brew.roastBatchId,
         startedAt: new Date(startMs).toISOString(),
         steps: [...done],
-        events: [...brew.events, ...brew.moved.map((move) => movedEvent(move, done))],
+        events: [
+          ...brew.leftOut.map(notPreparedEvent),
+          ...brew.events,
+          ...brew.moved.map((move) => movedEvent(move, done)),
+        ],
         trace: to === 0 ? null : { atMs: trace.atMs.slice(0, to), massG: trace.massG.slice(0, to) },
         scale: benchScaleOf(brew.key)?.source.name ?? '',
         isSimulated:
@@ -86,6 +90,21 @@ export function Finish({ brew, done }: { brew: BenchBrew; done: readonly StepDon
       </div>
     </div>
   );
+}
+
+const LEFT_OUT_WORDS: Record<PreparationTask, string> = {
+  water: 'kettle not at temperature',
+  rinse: 'paper not rinsed',
+  discard: 'rinse water not discarded',
+  weigh: 'dose not weighed',
+  grind: 'grinder not set',
+  level: 'bed not shaken flat',
+  'chill-ball': 'no chilled ball',
+  tare: 'scale not tared',
+};
+
+function notPreparedEvent(task: PreparationTask) {
+  return { kind: 'not-prepared' as const, atS: 0, figure: null, text: LEFT_OUT_WORDS[task] };
 }
 
 /** A correction of totals, at the pour before which it was made. */

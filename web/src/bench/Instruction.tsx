@@ -34,17 +34,17 @@ export function Instruction({
         {figure && (
           <span className={classes('reading', !isFlashing && 'text-water')}>
             <span className="text-[0.55em] font-normal">to </span>
-            {figure}
+            <span className="[word-spacing:-0.3em]">{figure}</span>
           </span>
         )}
       </p>
-      <div className={isCompact ? 'flex flex-wrap items-baseline gap-x-6' : ''}>
+      <div className="flex flex-wrap items-baseline gap-x-8">
         {dueInS !== null && (
-          <p className={classes('reading leading-tight font-semibold', size)}>
+          <p className={classes('reading leading-tight font-semibold [word-spacing:-0.3em]', size)}>
             {dueInS >= 0 ? `in ${Math.ceil(dueInS)} s` : `late ${Math.floor(-dueInS)} s`}
           </p>
         )}
-        <p className="reading mt-1 text-title">
+        <p className="reading text-title">
           {next.kind === 'pour' && <span className="mr-6">+{next.amountG} g</span>}
           at {formatDuration(next.plannedS)}
         </p>

@@ -19,18 +19,20 @@ export function MissOffer({
   useShortcut('k', isActive ? () => answer(0) : null);
   useShortcut('c', isActive ? () => answer(moveByG) : null);
   return (
-    <div role="group" aria-label="A pour missed its total" className="mt-2 border-l-4 border-alarm pl-3">
-      <p className="mb-2 text-large font-semibold">
+    <div
+      role="group"
+      aria-label="A pour missed its total"
+      className="mt-2 flex flex-wrap items-center gap-3 border-l-4 border-alarm pl-3"
+    >
+      <p className="text-large font-semibold">
         {Math.abs(overG)} g {overG > 0 ? 'over' : 'short'}. Next total:
       </p>
-      <div className="flex flex-wrap gap-3">
-        <BenchButton shortcut="K" onClick={() => answer(0)}>
-          keep {keepTotalG} g
-        </BenchButton>
-        <BenchButton shortcut="C" onClick={() => answer(moveByG)}>
-          correct to {keepAmountG} g
-        </BenchButton>
-      </div>
+      <BenchButton shortcut="K" onClick={() => answer(0)}>
+        keep {keepTotalG} g
+      </BenchButton>
+      <BenchButton shortcut="C" onClick={() => answer(moveByG)}>
+        correct to {keepAmountG} g
+      </BenchButton>
     </div>
   );
 }

@@ -1,6 +1,6 @@
 import { useAppDispatch, useAppSelector } from '../app/store';
 import { useLazyRunningTraceQuery, useRunningBrewsQuery } from './benchApi';
-import { brewPutBack, selectBrews, type BenchBrew } from './benchSlice';
+import { brewPutBack, keptBrew, selectBrews } from './benchSlice';
 import { keepTrace } from './traceStore';
 
 const ASKED_EVERY_MS = 30_000;
@@ -14,7 +14,7 @@ export function OtherBenches() {
   const others = data.filter(({ key }) => !here.some((brew) => brew.key === key));
 
   async function goOnHere(key: string, state: string) {
-    const brew = JSON.parse(state) as BenchBrew;
+    const brew = keptBrew(JSON.parse(state));
     const startMs = brew.run.marks[0]?.atMs ?? 0;
     // Without its curve a brew goes on all the same.
     const { data: kept } = await askTrace(key);

@@ -3,26 +3,27 @@ import { useAppDispatch } from '../app/store';
 import { AdditionsNote } from '../lots/AdditionsNote';
 import { classes } from '../ui/classes';
 import { useShortcut } from '../ui/useShortcut';
-import { taskPrepared, type BenchBrew } from './benchSlice';
+import { taskLeftOut, taskPrepared, type BenchBrew } from './benchSlice';
 
-/** What to have ready before the clock starts: ticked by P or a tap, or left as it is. */
+/** What to have ready before the clock starts: ticked by P or a tap, left out by S, or passed over. */
 export function Preparation({ brew, isActive }: { brew: BenchBrew; isActive: boolean }) {
   const dispatch = useAppDispatch();
   const tasks = preparationOf(brew);
-  const next = tasks.find(({ task }) => !brew.prepared.includes(task));
-  useShortcut(
-    'p',
-    isActive && next ? () => dispatch(taskPrepared({ key: brew.key, task: next.task })) : null,
-  );
+  const next = tasks.find(({ task }) => !brew.prepared.includes(task) && !brew.leftOut.includes(task));
+  const answerNext = (answer: typeof taskPrepared | typeof taskLeftOut) =>
+    isActive && next ? () => dispatch(answer({ key: brew.key, task: next.task })) : null;
+  useShortcut('p', answerNext(taskPrepared));
+  useShortcut('s', answerNext(taskLeftOut));
   return (
     <div>
       <h2 className="heading mb-2">
         Before the clock{' '}
-        <span className="font-normal text-quiet">P ticks the next; the clock starts without</span>
+        <span className="font-normal text-quiet">P ticks the next, S leaves it out; Space starts anyway</span>
       </h2>
       <ol className="grid grid-cols-2 gap-x-6">
         {tasks.map((each) => {
           const isReady = brew.prepared.includes(each.task);
+          const isLeftOut = brew.leftOut.includes(each.task);
           return (
             <li key={each.task}>
               <button
@@ -38,10 +39,11 @@ export function Preparation({ brew, isActive }: { brew: BenchBrew; isActive: boo
                     isReady ? 'border-ink bg-ink text-sheet' : 'border-edge',
                   )}
                 >
-                  {isReady && '✓'}
+                  {isReady ? '✓' : isLeftOut ? '–' : each === next && 'P'}
                 </span>
-                <span className={isReady ? 'text-quiet' : ''}>
+                <span className={isReady || isLeftOut ? 'text-quiet' : ''}>
                   <TaskWords task={each} brew={brew} />
+                  {isLeftOut && <b className="ml-2 text-alarm">left out</b>}
                 </span>
               </button>
             </li>

@@ -1,17 +1,35 @@
 import { memo } from 'react';
+import { classes } from '../ui/classes';
 import type { BenchBrew } from './benchSlice';
+import { useDeviceKeeping } from './deviceKeeping';
 import { useSafety } from './runningSync';
 
 /** What of a running brew is safe where. */
 export const SafetyLine = memo(function SafetyLine({ brew }: { brew: BenchBrew }) {
-  const safety = useSafety(brew);
+  const isOnServer = useSafety(brew) === 'on-server';
+  const isHere = useDeviceKeeping();
   if (brew.run.marks.length === 0) return null;
   return (
-    <p className="text-small text-quiet">
-      {safety === 'on-server'
-        ? 'Marks and notes: on this device and on the server.'
-        : 'Marks and notes: on this device; the server does not have the last of them yet.'}
-      {brew.scale.kind !== 'none' && ' The curve: on this device; on the server up to the last mark.'}
+    <p
+      className={classes(
+        'text-small',
+        isHere.marks || isOnServer ? 'text-quiet' : 'font-semibold text-alarm',
+      )}
+    >
+      {marksWords(isHere.marks, isOnServer)}
+      {brew.scale.kind !== 'none' &&
+        ` The curve: ${isHere.curve ? 'on this device' : 'in this page'}; on the server up to the last mark.`}
     </p>
   );
 });
+
+function marksWords(isHere: boolean, isOnServer: boolean): string {
+  if (isHere) {
+    return isOnServer
+      ? 'Marks and notes: on this device and on the server.'
+      : 'Marks and notes: on this device; the server does not have the last of them yet.';
+  }
+  return isOnServer
+    ? 'Marks and notes: on the server; the storage of this browser is full or closed.'
+    : 'Marks and notes: in this page only, since the storage of this browser is full or closed and the server does not answer. Keep it open.';
+}

@@ -1,5 +1,6 @@
 import { GAP_MS, type ScaleReading, type Trace } from '@vendu/core';
 import type { ScaleSource } from '../instruments/sources';
+import { noteKeeping } from './deviceKeeping';
 import { keepPiece, PIECE } from './traceStore';
 
 type ScaleStatus = 'waiting' | 'reading' | 'silent';
@@ -110,7 +111,7 @@ export class BenchScale {
       void keepPiece(this.brewKey, from / PIECE, {
         atMs: this.atMs.slice(from, to),
         massG: this.massG.slice(from, to),
-      });
+      }).then((curve) => noteKeeping({ curve }));
     }
     this.keptCount = this.atMs.length;
   }

@@ -1,6 +1,7 @@
 // @vitest-environment jsdom
 import { beforeEach, describe, expect, it } from 'vitest';
 import { runningTotalsG } from '@vendu/core';
+import { writeDraft } from '../app/draft';
 import { createStore } from '../app/store';
 import { PLAN } from '../testing/fixtures';
 import { standInServer } from '../testing/renderPart';
@@ -69,6 +70,14 @@ describe('the bench on this device', () => {
         ],
       },
     });
+  });
+
+  it('reads what an earlier version of the application kept', () => {
+    const store = createStore();
+    store.dispatch(brewLaidOut(LAID_OUT));
+    const { leftOut: _, thermometer: __, ...earlier } = brewIn(store) ?? {};
+    writeDraft('bench', { brews: [earlier], activeKey: key, after: [] });
+    expect(brewIn(createStore())).toMatchObject({ key, leftOut: [], thermometer: 'none' });
   });
 
   it('forgets the total of a mark that is taken back', () => {

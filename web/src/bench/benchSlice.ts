@@ -46,6 +46,8 @@ export interface BenchBrew {
   /** Misses that somebody has answered, by pour. */
   answered: number[];
   prepared: PreparationTask[];
+  /** What was left out on purpose before the clock; the record tells it. */
+  leftOut: PreparationTask[];
   events: BenchEvent[];
   scale: ScaleChoice;
   thermometer: ThermometerChoice;
@@ -58,7 +60,17 @@ export interface BenchBrew {
 /** A version put on the bench, before its clock runs. */
 export type LaidOutBrew = Omit<
   BenchBrew,
-  'run' | 'totalsG' | 'moved' | 'answered' | 'prepared' | 'events' | 'thermometer' | 'cups' | 'note' | 'seq'
+  | 'run'
+  | 'totalsG'
+  | 'moved'
+  | 'answered'
+  | 'prepared'
+  | 'leftOut'
+  | 'events'
+  | 'thermometer'
+  | 'cups'
+  | 'note'
+  | 'seq'
 >;
 
 /** A brew that is stored and still wants its sample read and its cups tasted. */
@@ -96,7 +108,7 @@ function changed(
   };
 }
 
-function without(state: BenchState, key: string): BenchState {
+function withoutBrew(state: BenchState, key: string): BenchState {
   const brews = state.brews.filter((brew) => brew.key !== key);
   return { ...state, brews, activeKey: brews[0]?.key ?? null };
 }
@@ -124,6 +136,7 @@ export const benchSlice = createSlice({
         scale: before?.scale ?? payload.scale,
         thermometer: before?.thermometer ?? 'none',
         prepared: before?.prepared ?? [],
+        leftOut: before?.leftOut ?? [],
         events: [],
         cups: before?.cups ?? { kind: 'none' },
         note: '',
@@ -153,10 +166,16 @@ export const benchSlice = createSlice({
         moved: payload.byG === 0 ? moved : [...moved, { fromPour: payload.pourNumber + 1, byG: payload.byG }],
       })),
     taskPrepared: (state: BenchState, { payload }: OfBrew<{ task: PreparationTask }>) =>
-      changed(state, payload.key, ({ prepared }) => ({
+      changed(state, payload.key, ({ prepared, leftOut }) => ({
         prepared: prepared.includes(payload.task)
-          ? prepared.filter((each) => each !== payload.task)
+          ? without(prepared, payload.task)
           : [...prepared, payload.task],
+        leftOut: without(leftOut, payload.task),
+      })),
+    taskLeftOut: (state: BenchState, { payload }: OfBrew<{ task: PreparationTask }>) =>
+      changed(state, payload.key, ({ prepared, leftOut }) => ({
+        prepared: without(prepared, payload.task),
+        leftOut: [...without(leftOut, payload.task), payload.task],
       })),
     eventNoted: (state: BenchState, { payload }: OfBrew<{ event: BenchEvent }>) =>
       changed(state, payload.key, ({ events }) => ({ events: [...events, payload.event] })),
@@ -172,7 +191,7 @@ export const benchSlice = createSlice({
       changed(state, payload.key, () => ({ cups: payload.cups })),
     noteWritten: (state: BenchState, { payload }: OfBrew<{ note: string }>) =>
       changed(state, payload.key, () => ({ note: payload.note })),
-    brewCleared: (state: BenchState, { payload }: OfBrew): BenchState => without(state, payload.key),
+    brewCleared: (state: BenchState, { payload }: OfBrew): BenchState => withoutBrew(state, payload.key),
     /** Puts a cleared brew back, or one that another device had on its bench. */
     brewPutBack: (state: BenchState, { payload }: PayloadAction<BenchBrew>): BenchState => ({
       ...state,
@@ -183,7 +202,7 @@ export const benchSlice = createSlice({
       activeKey: payload.key,
     }),
     brewStored: (state: BenchState, { payload }: OfBrew<{ after: AfterBrew }>): BenchState => ({
-      ...without(state, payload.key),
+      ...withoutBrew(state, payload.key),
       after: [...state.after, payload.after],
     }),
     afterDone: (
@@ -213,6 +232,7 @@ export const {
   totalWritten,
   missAnswered,
   taskPrepared,
+  taskLeftOut,
   eventNoted,
   eventTakenBack,
   scaleChosen,
@@ -241,15 +261,23 @@ export function doneSteps({ run, totalsG }: Pick<BenchBrew, 'run' | 'totalsG'>):
   }));
 }
 
-const BY_HAND = { thermometer: 'none' } as const satisfies Partial<BenchBrew>;
+/** What brews laid out by an earlier version of the application do not tell. */
+const NOT_TOLD = { thermometer: 'none', leftOut: [] } satisfies Partial<BenchBrew>;
+
+/** A brew as it was kept on this device or on the server, whichever version kept it. */
+export function keptBrew(kept: unknown): BenchBrew {
+  return { ...NOT_TOLD, ...(kept as BenchBrew) };
+}
 
 /** What was on this device's bench, as far as this version of the application can read it. */
 export function keptBench(kept: unknown): BenchState | null {
   const state = kept as Partial<BenchState> | null;
   if (!Array.isArray(state?.brews)) return null;
-  // Brews of before there were thermometers are read by hand.
-  const brews = state.brews.map((brew): BenchBrew => ({ ...BY_HAND, ...brew }));
-  return { ...initialState, ...state, brews };
+  return { ...initialState, ...state, brews: state.brews.map(keptBrew) };
+}
+
+function without<T>(list: readonly T[], item: T): T[] {
+  return list.filter((each) => each !== item);
 }
 
 function withTotal(

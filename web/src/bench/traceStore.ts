@@ -10,8 +10,13 @@ function isOf(brewKey: string, key: IDBValidKey): key is PieceKey {
   return Array.isArray(key) && key[0] === 'trace' && key[1] === brewKey;
 }
 
-function isKept(): boolean {
-  return typeof indexedDB !== 'undefined';
+/** As with a draft: a full, closed or missing storage must not stop the brew. */
+async function attempt<T>(work: () => Promise<T>, otherwise: T): Promise<T> {
+  try {
+    return await work();
+  } catch {
+    return otherwise;
+  }
 }
 
 /** Readings in one piece: a minute at 10 Hz. */
@@ -25,25 +30,35 @@ export async function keepTrace(brewKey: string, { atMs, massG }: Trace): Promis
   }
 }
 
-export async function keepPiece(brewKey: string, place: number, piece: Trace): Promise<void> {
-  if (!isKept()) return;
-  await set(['trace', brewKey, place], piece);
+/** @returns whether this device has it now */
+export function keepPiece(brewKey: string, place: number, piece: Trace): Promise<boolean> {
+  return attempt(async () => {
+    await set(['trace', brewKey, place], piece);
+    return true;
+  }, false);
 }
 
 /** All that is kept of a brew's trace, in order. */
-export async function readTrace(brewKey: string): Promise<Trace> {
-  if (!isKept()) return { atMs: [], massG: [] };
-  const pieces = (await entries<IDBValidKey, Trace>())
-    .flatMap(([key, piece]) => (isOf(brewKey, key) ? [{ place: key[2], piece }] : []))
-    .sort((a, b) => a.place - b.place);
-  return {
-    atMs: pieces.flatMap(({ piece }) => piece.atMs),
-    massG: pieces.flatMap(({ piece }) => piece.massG),
-  };
+export function readTrace(brewKey: string): Promise<Trace> {
+  return attempt<Trace>(
+    async () => {
+      const pieces = (await entries<IDBValidKey, Trace>())
+        .flatMap(([key, piece]) => (isOf(brewKey, key) ? [{ place: key[2], piece }] : []))
+        .sort((a, b) => a.place - b.place);
+      return {
+        atMs: pieces.flatMap(({ piece }) => piece.atMs),
+        massG: pieces.flatMap(({ piece }) => piece.massG),
+      };
+    },
+    { atMs: [], massG: [] },
+  );
 }
 
-export async function dropTrace(brewKey: string): Promise<void> {
-  if (!isKept()) return;
-  const keys = (await entries<IDBValidKey, Trace>()).map(([key]) => key).filter((key) => isOf(brewKey, key));
-  await delMany(keys);
+export function dropTrace(brewKey: string): Promise<void> {
+  return attempt(async () => {
+    const keys = (await entries<IDBValidKey, Trace>())
+      .map(([key]) => key)
+      .filter((key) => isOf(brewKey, key));
+    await delMany(keys);
+  }, undefined);
 }

@@ -5,6 +5,7 @@ import { FittedStaircase } from '../staircase/FittedStaircase';
 import { useTraceQuery } from './brewsApi';
 
 const EVENT_WORDS: Record<BenchEventKind, string> = {
+  'not-prepared': '',
   agitated: '',
   'cup-changed': '',
   'kettle-read': '',
@@ -57,6 +58,7 @@ export function DoneStaircase({ brew }: { brew: BrewView }) {
             kit.water,
             kit.kettle,
             kit.scale === '' ? 'marked by hand' : kit.scale,
+            kit.lab ? `at ${kit.lab.name}, ${kit.lab.place}, room at ${kit.lab.roomC} °C` : null,
           ]
             .filter((each) => each !== null)
             .join(', ')}

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import {
   EXERCISES,
   EXERCISE_NAMES,
@@ -10,6 +10,7 @@ import {
 } from '@vendu/core';
 import { troubleOf } from '../api/problem';
 import { traceLine } from '../bench/traceLine';
+import { BrewerSection, brewerWords } from '../brewerSection/BrewerSection';
 import { useLotsQuery } from '../lots/lotsApi';
 import { FittedStaircase } from '../staircase/FittedStaircase';
 import { Button } from '../ui/Button';
@@ -18,14 +19,18 @@ import { TroubleNotice } from '../ui/Notice';
 import { HoldToPour } from './HoldToPour';
 import { Progress } from './Progress';
 import { ScoreFigures } from './ScoreFigures';
+import { practiceBrewer } from './practiceBrewer';
 import { usePracticeQuery, usePutPracticeMutation } from './practiceApi';
 import { usePouring } from './usePouring';
+import { usePracticeKit } from './usePracticeKit';
 
 const WORDS: Record<ExerciseName, { name: string; asked: string }> = {
   'hold-flow': { name: 'Hold the flow', asked: 'Pour 100 g in ten seconds, evenly.' },
   'hit-totals': { name: 'Hit the totals', asked: 'Four pours to their totals, each at its time.' },
   'follow-recipe': { name: 'Follow a recipe', asked: 'Pour a recipe of the house without coffee.' },
 };
+/** The brewer as it is drawn, px. */
+const BREWER_PX = 130;
 /** The scale is watched so long after the last pour, s. */
 const AFTER_S = 4;
 
@@ -74,7 +79,12 @@ export function PracticePage() {
       </div>
       {plan ? (
         // Lots that arrive late must not end a run that has begun.
-        <Exercise key={name === 'follow-recipe' ? recipe?.id : name} name={name} plan={plan} />
+        <Exercise
+          key={name === 'follow-recipe' ? recipe?.id : name}
+          name={name}
+          plan={plan}
+          recipeId={name === 'follow-recipe' ? (recipe?.id ?? null) : null}
+        />
       ) : (
         <p>No recipe yet: start one on a lot’s page, then it can be followed here.</p>
       )}
@@ -82,20 +92,36 @@ export function PracticePage() {
   );
 }
 
-function Exercise({ name, plan }: { name: ExerciseName; plan: BrewPlan }) {
+function Exercise({
+  name,
+  plan,
+  recipeId,
+}: {
+  name: ExerciseName;
+  plan: BrewPlan;
+  /** Of the recipe that is followed. */
+  recipeId: number | null;
+}) {
+  const kit = usePracticeKit(recipeId);
   const [put, { data, error, isLoading }] = usePutPracticeMutation();
   const { data: runs = [] } = usePracticeQuery();
   const lastsS = Math.ceil(Math.max(...plan.pours.map(pourEndS)) + AFTER_S);
-  const { pouring, held, hold, again } = usePouring(lastsS, (trace: Trace) => {
-    void put({
-      key: crypto.randomUUID(),
-      run: {
-        exercise: name,
-        plan: { ...plan, pours: plan.pours.map((pour) => ({ ...pour })) },
-        trace: { atMs: [...trace.atMs], massG: [...trace.massG] },
-      },
-    });
+  const { pouring, held, hold, again } = usePouring({
+    lastsS,
+    brewer: () => practiceBrewer(plan, kit),
+    onOver(trace: Trace) {
+      void put({
+        key: crypto.randomUUID(),
+        run: {
+          exercise: name,
+          plan: { ...plan, pours: plan.pours.map((pour) => ({ ...pour })) },
+          trace: { atMs: [...trace.atMs], massG: [...trace.massG] },
+        },
+      });
+    },
   });
+  const dry = useMemo(() => practiceBrewer(plan, kit)?.seen() ?? null, [plan, kit]);
+  const seen = pouring.seen ?? dry;
   const isOver = !pouring.isRunning && pouring.trace.atMs.length > 0;
   const asked = runningTotalsG(plan).find((totalG) => totalG > pouring.massG + 2);
   const score = isOver ? data?.[0]?.score : undefined;
@@ -133,7 +159,21 @@ function Exercise({ name, plan }: { name: ExerciseName; plan: BrewPlan }) {
           <HoldToPour held={held} onHeld={hold} />
         )}
       </div>
-      <Progress runs={runs.filter((run) => run.exercise === name)} />
+      <div className="flex flex-col gap-8">
+        {kit && seen && (
+          <section>
+            <h2 className="heading mb-3">In the brewer</h2>
+            <div className="flex items-end gap-5">
+              <BrewerSection geometry={kit.brewer} seen={seen} heightPx={BREWER_PX} />
+              <p className="text-small">
+                {brewerWords(kit.brewer, seen)}
+                <span className="block text-quiet">by the brew model, with {plan.doseG} g in it</span>
+              </p>
+            </div>
+          </section>
+        )}
+        <Progress runs={runs.filter((run) => run.exercise === name)} />
+      </div>
     </div>
   );
 }

@@ -2,6 +2,7 @@
 import { act, fireEvent, screen } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { PracticeView } from '@vendu/contract';
+import { BREW_KIT } from '../testing/fixtures';
 import { renderPart, standInServer } from '../testing/renderPart';
 import { PracticePage } from './PracticePage';
 
@@ -36,7 +37,24 @@ function pass(seconds: number) {
   }
 }
 
+const KIT = {
+  house: { roomC: 21, elevationM: 0 },
+  brewers: [{ id: 1, name: 'Cone', geometry: BREW_KIT.brewer, paperResistancePerM: BREW_KIT.paperPerM }],
+  papers: [],
+};
+
 describe('practice', () => {
+  it('shows what stands in the brewer that is poured into', async () => {
+    standInServer({ 'GET practice': { body: [] }, 'GET kit': { body: KIT } });
+    renderPart(<PracticePage />);
+    await vi.waitFor(() => screen.getByText('the bed is dry'));
+    fireEvent.keyDown(document.body, { key: ' ' });
+    pass(10);
+    const words = screen.getByText(/water stands \d+ mm over the bed/).textContent;
+    expect(Number(words.match(/(\d+) mm/)?.[1])).toBeGreaterThan(5);
+    fireEvent.keyUp(document.body, { key: ' ' });
+  });
+
   it('pours while Space is held, ends by itself, and sends what the scale saw', async () => {
     const sent: { path: string; body: unknown }[] = standInServer({ 'GET practice': { body: [] } });
     const { container } = renderPart(<PracticePage />);

@@ -1,5 +1,13 @@
 import { useEffect, useEffectEvent, useRef, useState } from 'react';
-import { FASTEST_GPS, normalDraw, seededRandom, tilted, type Trace } from '@vendu/core';
+import {
+  FASTEST_GPS,
+  normalDraw,
+  seededRandom,
+  tilted,
+  type BrewerSeen,
+  type SimulatedBrewer,
+  type Trace,
+} from '@vendu/core';
 
 /** The kettle moves this often, ms; the scale shows every second step. */
 const STEP_MS = 50;
@@ -16,6 +24,8 @@ interface Pouring {
   massG: number;
   flowGps: number;
   trace: Trace;
+  /** The brewer that is poured into; `null` before, or where there is none. */
+  seen: BrewerSeen | null;
 }
 
 const EMPTY: Pouring = {
@@ -24,23 +34,35 @@ const EMPTY: Pouring = {
   massG: 0,
   flowGps: 0,
   trace: { atMs: [], massG: [] },
+  seen: null,
 };
 
 /**
  * Pours simulated water onto a simulated scale: the clock starts when the hand first pours and ends by itself.
  *
+ * @param brewer - made anew for each run
  * @param onOver - gets what the scale saw
  */
-export function usePouring(lastsS: number, onOver: (trace: Trace) => void) {
+export function usePouring({
+  lastsS,
+  brewer,
+  onOver,
+}: {
+  lastsS: number;
+  brewer: () => SimulatedBrewer | null;
+  onOver: (trace: Trace) => void;
+}) {
   const [pouring, setPouring] = useState(EMPTY);
   const [held, setHeld] = useState<Held>(null);
   const hand = useRef<Held>(null);
   const tellOver = useEffectEvent(onOver);
+  const makeBrewer = useEffectEvent(brewer);
   const { isRunning } = pouring;
   useEffect(() => {
     if (!isRunning) return undefined;
     const startMs = Date.now();
     const random = seededRandom(startMs);
+    const into = makeBrewer();
     const atMs: number[] = [];
     const massG: number[] = [];
     let flowGps = 0;
@@ -55,6 +77,7 @@ export function usePouring(lastsS: number, onOver: (trace: Trace) => void) {
       pouredG += flowGps * stepS;
       step += 1;
       const elapsedMs = nowMs - startMs;
+      into?.pass({ toS: elapsedMs / 1000, pouredG });
       if (step % 2 === 0 && elapsedMs > (atMs.at(-1) ?? -1)) {
         atMs.push(elapsedMs);
         massG.push(Math.round((pouredG + normalDraw(random, { mean: 0, sd: NOISE_G })) * 10) / 10);
@@ -67,6 +90,7 @@ export function usePouring(lastsS: number, onOver: (trace: Trace) => void) {
         massG: massG.at(-1) ?? 0,
         flowGps,
         trace,
+        seen: into?.seen() ?? null,
       });
       if (isOver) tellOver({ atMs: [...atMs], massG: [...massG] });
     }, STEP_MS);
