@@ -66,7 +66,7 @@ export function BenchPanel({ brew, isActive, isCompact, isMuted }: BenchPanelPro
             </span>
           </span>
         </h1>
-        <div className="flex flex-wrap items-center gap-x-8">
+        <div className="flex flex-wrap items-center gap-x-6">
           <div
             role="timer"
             aria-label="Brew clock"
@@ -77,7 +77,17 @@ export function BenchPanel({ brew, isActive, isCompact, isMuted }: BenchPanelPro
           >
             {formatClock(moment.elapsedS)}
           </div>
-          {isCompact && <ScaleReadout bench={bench} />}
+          {bench.isCupDue && (
+            // Beside the clock, where nothing has to move for it.
+            <p role="alert" className="w-32 bg-alarm px-3 py-2 text-title leading-tight font-bold text-sheet">
+              Change the cup (F)
+            </p>
+          )}
+          {isCompact && (
+            <div className="w-full">
+              <ScaleReadout bench={bench} />
+            </div>
+          )}
         </div>
         {moment.phase === 'done' ? (
           <Finish brew={brew} done={done} />
@@ -92,15 +102,10 @@ export function BenchPanel({ brew, isActive, isCompact, isMuted }: BenchPanelPro
             />
           )
         )}
-        {bench.isCupDue && (
-          <p role="alert" className="mt-2 bg-alarm px-4 py-2 text-title font-bold text-sheet">
-            Change the cup (F)
-          </p>
-        )}
         {correction && <MissOffer brewKey={brew.key} correction={correction} isActive={isActive} />}
         <div className="flex flex-wrap items-center gap-x-6 gap-y-2 pt-3">
           {moment.phase === 'running' && <BedSeenButtons brew={brew} isActive={isActive} />}
-          {moment.phase !== 'done' && <StandInBrewer brew={brew} bench={bench} />}
+          {moment.phase !== 'done' && <StandInBrewer brew={brew} bench={bench} isCompact={isCompact} />}
           {moment.phase !== 'done' && <KettleReadout kettle={kettle} plan={plan} next={moment.next} />}
         </div>
         {moment.phase !== 'done' && !isCompact && (
@@ -112,7 +117,7 @@ export function BenchPanel({ brew, isActive, isCompact, isMuted }: BenchPanelPro
       <div className="flex min-w-0 flex-col gap-3">
         <FittedStaircase
           plan={plan}
-          height={isCompact ? 140 : 200}
+          height={isCompact ? 115 : 200}
           actual={bench.actual}
           nowS={moment.phase === 'running' ? moment.elapsedS : undefined}
           label="The plan as a staircase, with what was poured drawn over it"
