@@ -1,4 +1,6 @@
+import { createConnection } from 'mariadb';
 import { randomUUID } from 'node:crypto';
+import { setTimeout as sleep } from 'node:timers/promises';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { EXERCISES, HANDS, runningTotalsG, simulatedScale, type Trace } from '@vendu/core';
 import type { BrewView, LotView, PracticeView, Problem, RecipeView, RunningBrewView } from '@vendu/contract';
@@ -169,6 +171,24 @@ describe('a brew that is running', () => {
     await app.barista.put(`/api/running-brews/${key}`).send(running(1)).expect(200);
     await app.barista.put(`/api/brews/by-key/${key}`).send(brewOf(recipe)).expect(200);
     await app.barista.put(`/api/running-brews/${key}`).send(running(2)).expect(200);
+    expect((await all()).some((each) => each.key === key)).toBe(false);
+  });
+
+  it('is gone once it is stored, even where a change of it is on its way at the same moment', async () => {
+    const key = randomUUID();
+    await app.barista.put(`/api/running-brews/${key}`).send(running(1)).expect(200);
+    // A third hand on its row makes both wait, the storing first, so that they pass in the worst order.
+    const { name: database, ...access } = app.configuration.database;
+    const third = await createConnection({ ...access, database });
+    await third.query('START TRANSACTION');
+    await third.query('SELECT seq FROM running_brews WHERE client_key = ? FOR UPDATE', [key]);
+    const storing = app.barista.put(`/api/brews/by-key/${key}`).send(brewOf(recipe)).expect(200).then();
+    await sleep(300);
+    const late = app.barista.put(`/api/running-brews/${key}`).send(running(2)).expect(200).then();
+    await sleep(300);
+    await third.query('COMMIT');
+    await third.end();
+    await Promise.all([storing, late]);
     expect((await all()).some((each) => each.key === key)).toBe(false);
   });
 });

@@ -2,7 +2,6 @@ import { Injectable } from '@nestjs/common';
 import { Sequelize } from 'sequelize-typescript';
 import type { RunningBrewDto, RunningBrewView } from '@vendu/contract';
 import { traceFault, type Trace } from '@vendu/core';
-import { BrewModel } from '../brews/brew.model.js';
 import { PersonModel } from '../people/person.model.js';
 import { invalidField, notFound } from '../problem/problem-error.js';
 import { RunningBrewModel } from './running-brew.model.js';
@@ -41,17 +40,18 @@ export class RunningBrewsService {
    * undo one another, and nothing brings a brew back that is stored or cleared already.
    */
   async keep(key: string, brew: RunningBrewDto, person: PersonModel): Promise<{ seq: number }> {
-    if ((await BrewModel.count({ where: { clientKey: key } })) > 0) return { seq: brew.seq };
     const fault = brew.trace && traceFault(brew.trace);
     if (fault) {
       throw invalidField({ field: 'field' in fault ? fault.field : 'trace', message: fault.message });
     }
     const trace = brew.trace && JSON.stringify({ atMs: brew.trace.atMs, massG: brew.trace.massG });
+    // Looked up by the statement that writes: a brew that is being stored at this moment is waited for.
     await this.sequelize.query(
       `INSERT INTO running_brews
         (client_key, lot_name, brewer_name, seq, state, trace, brewed_by, created_at, updated_at)
-      VALUES
-        (:key, :lotName, :brewerName, :seq, :state, :trace, :personId, UTC_TIMESTAMP(3), UTC_TIMESTAMP(3))
+      SELECT
+        :key, :lotName, :brewerName, :seq, :state, :trace, :personId, UTC_TIMESTAMP(3), UTC_TIMESTAMP(3)
+      FROM DUAL WHERE NOT EXISTS (SELECT 1 FROM brews WHERE client_key = :key)
       ON DUPLICATE KEY UPDATE
         state = IF(VALUES(seq) > seq, VALUES(state), state),
         trace = IF(VALUES(seq) > seq, VALUES(trace), trace),
