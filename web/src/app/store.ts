@@ -24,11 +24,12 @@ export function createStore() {
     ...(kept ? { preloadedState: { bench: kept } } : {}),
   });
   function tellServer() {
-    keepOnServer(
-      () => store.getState().bench.brews,
-      async (key, brew) =>
+    keepOnServer(() => store.getState().bench.brews, {
+      keep: async (key, brew) =>
         !('error' in (await store.dispatch(benchApi.endpoints.keepRunning.initiate({ key, brew })))),
-    );
+      clear: async (key) =>
+        !('error' in (await store.dispatch(benchApi.endpoints.clearRunning.initiate(key)))),
+    });
   }
   let last = store.getState().bench;
   store.subscribe(() => {

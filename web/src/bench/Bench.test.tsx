@@ -2,29 +2,11 @@
 import { act, fireEvent, screen } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { useAppSelector } from '../app/store';
-import { PLAN } from '../testing/fixtures';
+import { LAID_OUT, PLAN } from '../testing/fixtures';
 import { problem, renderPart, standInServer } from '../testing/renderPart';
 import { Bench } from './Bench';
-import { brewLaidOut, selectBrews, stepMarked, type LaidOutBrew } from './benchSlice';
+import { brewLaidOut, selectBrews, stepMarked } from './benchSlice';
 
-const LAID_OUT: LaidOutBrew = {
-  key: '4f6b1f0e-7c0b-4b52-9a53-7d9c2f3a1b10',
-  lotId: 3,
-  lotName: 'Ridge',
-  additions: 'mango pulp',
-  recipeId: 7,
-  brewerName: 'Cone',
-  paper: 'white',
-  rinseG: 100,
-  grinderName: 'Grinder',
-  grinderSetting: 5.2,
-  recipeVersionId: 11,
-  versionNumber: 2,
-  roastBatchId: 4,
-  plan: PLAN,
-  ground: null,
-  scale: { kind: 'none' },
-};
 const START = new Date('2026-11-23T10:00:00Z');
 
 beforeEach(() => {

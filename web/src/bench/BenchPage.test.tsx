@@ -2,36 +2,11 @@
 import { act, screen } from '@testing-library/react';
 import { Route, Routes } from 'react-router';
 import { describe, expect, it } from 'vitest';
-import { PLAN, recipe, version } from '../testing/fixtures';
+import { LAID_OUT, recipe, version } from '../testing/fixtures';
 import { renderPart, standInServer } from '../testing/renderPart';
 import { BenchPage } from './BenchPage';
-import {
-  brewLaidOut,
-  markUndone,
-  selectBrews,
-  stepMarked,
-  taskPrepared,
-  type LaidOutBrew,
-} from './benchSlice';
+import { brewLaidOut, markUndone, selectBrews, stepMarked, taskPrepared } from './benchSlice';
 
-const LAID_OUT: LaidOutBrew = {
-  key: '4f6b1f0e-7c0b-4b52-9a53-7d9c2f3a1b10',
-  lotId: 3,
-  lotName: 'Ridge',
-  additions: '',
-  recipeId: 7,
-  brewerName: 'Cone',
-  paper: 'white',
-  rinseG: 100,
-  grinderName: 'Grinder',
-  grinderSetting: 5.2,
-  recipeVersionId: 11,
-  versionNumber: 1,
-  roastBatchId: 4,
-  plan: PLAN,
-  ground: null,
-  scale: { kind: 'none' },
-};
 const KIT = { house: {}, brewers: [], grinders: [], papers: [], kettles: [], waters: [], instruments: [] };
 
 function open(address: string) {

@@ -8,15 +8,14 @@ import { USUAL_ROOM_C } from '../kit/usualRoom';
 import { Button } from '../ui/Button';
 import { TroubleNotice } from '../ui/Notice';
 import { offerUndo } from '../ui/offerUndo';
-import { useClearRunningMutation } from './benchApi';
 import { BenchButton } from './BenchButton';
 import { benchScaleOf, disconnectScale, forgetScale, recordedTrace } from './benchScales';
 import { brewCleared, brewPutBack, brewStored, type BenchBrew } from './benchSlice';
+import { noteCleared } from './runningSync';
 
 /** The clock has stopped: write down what the scale showed, then store the brew. */
 export function Finish({ brew, done }: { brew: BenchBrew; done: readonly StepDone[] }) {
   const [put, { error, isLoading }] = usePutBrewMutation();
-  const [clearRunning] = useClearRunningMutation();
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
   const startMs = brew.run.marks[0]?.atMs ?? 0;
@@ -64,8 +63,8 @@ export function Finish({ brew, done }: { brew: BenchBrew; done: readonly StepDon
   }
   function clear() {
     disconnectScale(brew.key);
+    noteCleared(brew.key);
     dispatch(brewCleared({ key: brew.key }));
-    void clearRunning(brew.key);
     void navigate(`/recipes/${brew.recipeId}`);
     offerUndo('Bench cleared, brew not stored', () => {
       dispatch(brewPutBack(brew));

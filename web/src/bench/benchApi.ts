@@ -22,4 +22,4 @@ export const benchApi = api.injectEndpoints({
   }),
 });
 
-export const { useRunningBrewsQuery, useLazyRunningTraceQuery, useClearRunningMutation } = benchApi;
+export const { useRunningBrewsQuery, useLazyRunningTraceQuery } = benchApi;

@@ -3,7 +3,7 @@ import { beforeEach, describe, expect, it } from 'vitest';
 import { runningTotalsG } from '@vendu/core';
 import { writeDraft } from '../app/draft';
 import { createStore } from '../app/store';
-import { PLAN } from '../testing/fixtures';
+import { LAID_OUT, PLAN } from '../testing/fixtures';
 import { standInServer } from '../testing/renderPart';
 import {
   afterDone,
@@ -20,28 +20,9 @@ import {
   selectBrews,
   stepMarked,
   totalWritten,
-  type LaidOutBrew,
 } from './benchSlice';
 
-const key = '4f6b1f0e-7c0b-4b52-9a53-7d9c2f3a1b10';
-const LAID_OUT: LaidOutBrew = {
-  key,
-  lotId: 1,
-  lotName: 'Lot',
-  additions: '',
-  recipeId: 1,
-  brewerName: 'Cone',
-  paper: 'white',
-  rinseG: 100,
-  grinderName: 'Grinder',
-  grinderSetting: 5,
-  recipeVersionId: 3,
-  versionNumber: 2,
-  roastBatchId: 4,
-  plan: PLAN,
-  ground: null,
-  scale: { kind: 'none' },
-};
+const { key } = LAID_OUT;
 const brewIn = (store: ReturnType<typeof createStore>) => selectBrews(store.getState())[0];
 
 beforeEach(() => {

@@ -5,25 +5,36 @@ import type { BenchBrew } from './benchSlice';
 
 /** What the server has of a brew that runs here. */
 export type Safety = 'here' | 'on-server';
-/** Sends one state of a brew; whether the server has it now. */
-type Send = (key: string, brew: RunningBrewDto) => Promise<boolean>;
+/** The two things the server is told of a running brew; each answers whether the server has taken it. */
+export interface Server {
+  keep: (key: string, brew: RunningBrewDto) => Promise<boolean>;
+  clear: (key: string) => Promise<boolean>;
+}
 
 /** A server that did not answer is asked again after so long, ms. */
 const AGAIN_MS = 2000;
 
 const acknowledged = new Map<string, number>();
-const sending = new Set<string>();
+/** Cleared off the bench, which the server may not know yet. */
+const cleared = new Set<string>();
+const telling = new Set<string>();
 const listeners = new Set<() => void>();
 
+/** A brew is taken off the bench without being stored. */
+export function noteCleared(key: string): void {
+  cleared.add(key);
+}
+
 /**
- * Tells the server of every change of every brew that runs here, the newest state only, until it has it. The
- * device's own copy is written first and is what the brew goes on with.
+ * Tells the server of every change of every brew that runs here, the newest state only, and of what was cleared, one
+ * after the other until it has it. The device's own copy is written first and is what the brew goes on with.
  */
-export function keepOnServer(brews: () => readonly BenchBrew[], send: Send): void {
-  for (const brew of brews()) {
-    if (brew.run.marks.length > 0 && isAhead(brew) && !sending.has(brew.key)) {
-      void sendUntilKept(brew.key, brews, send);
-    }
+export function keepOnServer(brews: () => readonly BenchBrew[], server: Server): void {
+  const ahead = brews()
+    .filter((brew) => brew.run.marks.length > 0 && isAhead(brew))
+    .map(({ key }) => key);
+  for (const key of new Set([...ahead, ...cleared])) {
+    if (!telling.has(key)) void tellUntilTaken(key, brews, server);
   }
 }
 
@@ -32,21 +43,33 @@ function isAhead({ key, seq }: BenchBrew): boolean {
   return (acknowledged.get(key) ?? -1) < seq;
 }
 
-async function sendUntilKept(key: string, brews: () => readonly BenchBrew[], send: Send): Promise<void> {
-  sending.add(key);
-  for (
-    let brew = brews().find((each) => each.key === key);
-    brew && isAhead(brew);
-    brew = brews().find((each) => each.key === key)
-  ) {
-    if (await send(key, runningBrewOf(brew))) {
-      acknowledged.set(key, brew.seq);
-      for (const listener of listeners) listener();
+async function tellUntilTaken(
+  key: string,
+  brews: () => readonly BenchBrew[],
+  { keep, clear }: Server,
+): Promise<void> {
+  telling.add(key);
+  for (;;) {
+    const brew = brews().find((each) => each.key === key);
+    // Put back, it is not cleared any more.
+    if (brew) cleared.delete(key);
+    let isTaken;
+    if (brew && isAhead(brew)) {
+      isTaken = await keep(key, runningBrewOf(brew));
+      if (isTaken) acknowledged.set(key, brew.seq);
+    } else if (cleared.has(key)) {
+      isTaken = await clear(key);
+      if (isTaken) {
+        cleared.delete(key);
+        acknowledged.delete(key);
+      }
     } else {
-      await new Promise((resolve) => setTimeout(resolve, AGAIN_MS));
+      break;
     }
+    if (isTaken) for (const listener of listeners) listener();
+    else await new Promise((resolve) => setTimeout(resolve, AGAIN_MS));
   }
-  sending.delete(key);
+  telling.delete(key);
 }
 
 function runningBrewOf(brew: BenchBrew): RunningBrewDto {

@@ -8,6 +8,7 @@ import {
   type BrewPlan,
 } from '@vendu/core';
 import type { BrewListItem, BrewView, RecipeVersionView, RecipeView } from '@vendu/contract';
+import type { LaidOutBrew } from '../bench/benchSlice';
 
 // Small true-to-shape objects for component tests; every test changes only what it is about.
 
@@ -28,6 +29,26 @@ export const BREW_KIT: BrewKit = {
   paperPerM: PAPER_PER_M.ordinary,
   ambientC: 21,
   elevationM: 0,
+};
+
+/** A version on the bench before its clock runs. */
+export const LAID_OUT: LaidOutBrew = {
+  key: '4f6b1f0e-7c0b-4b52-9a53-7d9c2f3a1b10',
+  lotId: 3,
+  lotName: 'Ridge',
+  additions: 'mango pulp',
+  recipeId: 7,
+  brewerName: 'Cone',
+  paper: 'white',
+  rinseG: 100,
+  grinderName: 'Grinder',
+  grinderSetting: 5.2,
+  recipeVersionId: 11,
+  versionNumber: 2,
+  roastBatchId: 4,
+  plan: PLAN,
+  ground: null,
+  scale: { kind: 'none' },
 };
 
 export function version(changes: Partial<RecipeVersionView> = {}): RecipeVersionView {
