@@ -29,8 +29,8 @@ module.exports = {
       name: 'web-features-behind-ui',
       comment: 'the design system knows no feature',
       severity: 'error',
-      from: { path: '^web/src/(ui|staircase|extractionMap)/', pathNot: '\\.test\\.tsx?$' },
-      to: { path: '^web/src/', pathNot: '^web/src/(ui|staircase|extractionMap|api/problem)' },
+      from: { path: '^web/src/(ui|staircase|extractionMap|brewerSection)/', pathNot: '\\.test\\.tsx?$' },
+      to: { path: '^web/src/', pathNot: '^web/src/(ui|staircase|extractionMap|brewerSection|api/problem)' },
     },
     {
       name: 'no-circles',
