@@ -14,7 +14,7 @@ export interface InstrumentSource<R> {
 }
 
 /** What somebody does at a brewer that has to be told to a stand-in. */
-export interface AskedPour {
+interface AskedPour {
   toTotalG: number;
   flowGps: number;
   kettleC: number;
