@@ -159,7 +159,7 @@ test('a bed that clogs is seen before it stalls, and told while something can st
 
 test('water that runs through is seen early, and told as a rush', async ({ page }) => {
   const recipe = await startRecipe(page, 'Rush');
-  await layOut(page, recipe, 'simulated scale, racing bed');
+  await layOut(page, recipe, 'simulated scale, fast-draining bed');
   await page.keyboard.press('Space');
   await brewUntil(page, /Pour 3/);
   await page.keyboard.press('Space');

@@ -39,7 +39,7 @@ export interface SimulatedBrewer {
  * How the bed of a stand-in differs from its lot: its resistance to flow, in times the lot's. Sizes so that a usual
  * recipe stalls in the one and runs through the other (assumed).
  */
-const SIMULATED_BEDS = { usual: 1, clogging: 3, racing: 0.3 } as const;
+const SIMULATED_BEDS = { usual: 1, clogging: 3, 'fast-draining': 0.3 } as const;
 export type SimulatedBed = keyof typeof SIMULATED_BEDS;
 
 /** The model is stepped no coarser than for display, s. */

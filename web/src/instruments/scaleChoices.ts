@@ -23,7 +23,7 @@ export const SCALE_CHOICES: { words: string; choice: ScaleChoice }[] = [
     words: 'simulated scale, battery dying',
     choice: { kind: 'simulated', hand: 'usual', bench: 'dying' },
   },
-  ...(['clogging', 'racing'] as const).map((bed) => ({
+  ...(['clogging', 'fast-draining'] as const).map((bed) => ({
     words: `simulated scale, ${bed} bed`,
     choice: { kind: 'simulated', hand: 'usual', bench: 'quiet', bed } as const,
   })),

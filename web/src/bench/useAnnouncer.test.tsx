@@ -1,0 +1,69 @@
+// @vitest-environment jsdom
+import { renderHook } from '@testing-library/react';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { useAnnouncer } from './useAnnouncer';
+
+/** The tones that were sounded, Hz. */
+let sounded: number[];
+
+beforeEach(() => {
+  sounded = [];
+  vi.stubGlobal(
+    'AudioContext',
+    class {
+      currentTime = 0;
+      destination = {};
+      createOscillator() {
+        const oscillator = {
+          frequency: { value: 0 },
+          connect: (next: object) => next,
+          start: () => sounded.push(oscillator.frequency.value),
+          stop: () => undefined,
+        };
+        return oscillator;
+      }
+      createGain() {
+        const gain = { setValueAtTime: () => undefined, exponentialRampToValueAtTime: () => undefined };
+        return { gain, connect: (next: object) => next };
+      }
+    },
+  );
+});
+afterEach(() => vi.unstubAllGlobals());
+
+type Asked = Parameters<typeof useAnnouncer>[0];
+
+function follow(isMuted = false) {
+  const before: Asked = { dueInS: 30, stepIndex: 1, isMuted };
+  const page = renderHook<unknown, Asked>(useAnnouncer, { initialProps: before });
+  return (dueInS: number | null, stepIndex = 1) => page.rerender({ dueInS, stepIndex, isMuted });
+}
+
+describe('the call of a step', () => {
+  it('is a low tone before it is due and a high one when it is, each once', () => {
+    const at = follow();
+    for (const dueInS of [3.1, 2.9, 2, 1, 0, -0.5, -1]) at(dueInS);
+    expect(sounded).toHaveLength(2);
+    expect(sounded[0]).toBeLessThan(sounded[1] ?? 0);
+    at(2.5, 2);
+    expect(sounded).toHaveLength(3);
+  });
+
+  it('is not made for what is long past, before the clock, or with the sound off', () => {
+    const late = follow();
+    late(-20, 2);
+    late(null, 3);
+    const muted = follow(true);
+    for (const dueInS of [2, 0]) muted(dueInS);
+    expect(sounded).toEqual([]);
+  });
+
+  it('does not stop a brew on a machine without sound', () => {
+    vi.stubGlobal('AudioContext', undefined);
+    const at = follow();
+    expect(() => {
+      at(2);
+      at(0);
+    }).not.toThrow();
+  });
+});
