@@ -216,6 +216,20 @@ describe('what the bed shows', () => {
   });
 });
 
+describe('a choice of instrument', () => {
+  it('gives the keys back when a finger made it, and keeps them for a keyboard', () => {
+    laidOutBench();
+    const select = screen.getByLabelText<HTMLSelectElement>('Split into');
+    select.focus();
+    fireEvent.keyDown(select, { key: 'ArrowDown' });
+    fireEvent.change(select, { target: { value: 1 } });
+    expect(document.activeElement).toBe(select);
+    fireEvent.pointerDown(select);
+    fireEvent.change(select, { target: { value: 2 } });
+    expect(document.activeElement).toBe(document.body);
+  });
+});
+
 describe('a thermometer in the kettle', () => {
   const chooseThermometer = (words: string) => {
     const select = screen.getByLabelText<HTMLSelectElement>('Kettle is read by');

@@ -58,6 +58,7 @@ export const StepList = memo(function StepList({
               {row.step.kind === 'pour' && row.doneS !== null && (
                 <QuantityField
                   labelHidden
+                  leavesOnEnter
                   label={`${stepWords(row.step).doing}, scale showed`}
                   quantity={within(GRAMS, { label: 'Total on the scale', min: 0, max: 5000 })}
                   value={row.doneTotalG}
@@ -71,6 +72,7 @@ export const StepList = memo(function StepList({
               {row.step.kind === 'pour' && row.doneS !== null && (
                 <QuantityField
                   labelHidden
+                  leavesOnEnter
                   label={`${stepWords(row.step).doing}, kettle was`}
                   quantity={within(CELSIUS, { label: 'Kettle', min: 20, max: 100 })}
                   value={kettleAt(brew, row.doneS)}

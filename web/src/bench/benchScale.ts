@@ -92,7 +92,9 @@ export class BenchScale {
     if (now <= (this.atMs.at(-1) ?? 0)) return;
     this.atMs.push(now);
     this.massG.push(massG);
-    this.show({ status: 'reading', massG, batteryPercent: batteryPercent ?? null, trouble: '' });
+    // A scale need not tell its charge with every reading.
+    const charge = batteryPercent ?? this.view.batteryPercent;
+    this.show({ status: 'reading', massG, batteryPercent: charge, trouble: '' });
   }
 
   private watch(): void {

@@ -41,6 +41,18 @@ describe('a quantity field', () => {
     expect(field).toHaveProperty('value', '900');
   });
 
+  it('gives the keys back on Enter where it is asked to, but not while something is wrong', async () => {
+    render(
+      <QuantityField label="Total" quantity={GRAMS} value={null} onCommit={() => undefined} leavesOnEnter />,
+    );
+    const field = screen.getByLabelText('Total');
+    await userEvent.type(field, 'about{Enter}');
+    expect(document.activeElement).toBe(field);
+    await userEvent.clear(field);
+    await userEvent.type(field, '251{Enter}');
+    expect(document.activeElement).toBe(document.body);
+  });
+
   it('goes back on Escape and follows a value that changes elsewhere', async () => {
     const { rerender } = render(
       <QuantityField label="Dose" quantity={GRAMS} value={16} onCommit={() => undefined} />,

@@ -18,6 +18,8 @@ interface QuantityFieldProps {
   placeholder?: string;
   /** In tables the column's head is the visible label. */
   labelHidden?: boolean;
+  /** Where the page has keys of its own: Enter gives them back once the figure is taken. */
+  leavesOnEnter?: boolean;
   className?: string;
 }
 
@@ -36,6 +38,7 @@ export function QuantityField({
   hint,
   placeholder,
   labelHidden,
+  leavesOnEnter = false,
   className,
 }: QuantityFieldProps) {
   const shown = value === null ? '' : quantity.format(value);
@@ -51,31 +54,33 @@ export function QuantityField({
     }
   }, [shown]);
 
-  function commit() {
+  /** @returns whether nothing is left to say about it */
+  function commit(): boolean {
     isEditing.current = false;
     if (text === shown) {
       setComplaint(undefined);
-      return;
+      return true;
     }
     if (text.trim() === '' && onClear) {
       setComplaint(undefined);
       onClear();
-      return;
+      return true;
     }
     const parsed = quantity.parse(text);
     if (!parsed.ok) {
       setComplaint(parsed.message);
-      return;
+      return false;
     }
     onCommit?.(parsed.value);
     const refused = onOffer?.(parsed.value);
     setComplaint(refused);
     // What was refused stays as typed; what was taken is written in the house's form.
     if (!refused) setText(quantity.format(parsed.value));
+    return !refused;
   }
 
   function onKeyDown({ key, currentTarget }: KeyboardEvent<HTMLInputElement>) {
-    if (key === 'Enter') commit();
+    if (key === 'Enter' && commit() && leavesOnEnter) currentTarget.blur();
     if (key === 'Escape') {
       isEditing.current = false;
       setText(shown);
