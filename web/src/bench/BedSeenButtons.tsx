@@ -1,4 +1,4 @@
-import { benchMoment, benchSteps, formatDuration, type BenchEventKind } from '@vendu/core';
+import { benchMoment, benchSteps, formatClock, type BenchEventKind } from '@vendu/core';
 import { useAppDispatch } from '../app/store';
 import { useShortcut } from '../ui/useShortcut';
 import { BenchButton } from './BenchButton';
@@ -34,7 +34,7 @@ export function BedSeenButtons({ brew, isActive }: { brew: BenchBrew; isActive: 
       {last && (
         <span className="text-quiet">
           {last.kind === 'bed-shows' ? 'bed showed' : 'water stood'} at{' '}
-          <span className="reading">{formatDuration(Math.round(last.atS))}</span>
+          <span className="reading">{formatClock(last.atS)}</span>
         </span>
       )}
     </span>

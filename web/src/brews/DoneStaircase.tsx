@@ -1,4 +1,4 @@
-import { actualStaircase, formatDuration, type BenchEventKind } from '@vendu/core';
+import { actualStaircase, formatClock, type BenchEventKind } from '@vendu/core';
 import type { BrewView } from '@vendu/contract';
 import { traceLine } from '../bench/traceLine';
 import { FittedStaircase } from '../staircase/FittedStaircase';
@@ -68,8 +68,7 @@ export function DoneStaircase({ brew }: { brew: BrewView }) {
         <ul className="mt-2 flex flex-wrap gap-x-5 text-small">
           {brew.events.map(({ kind, atS, figure, text }, index) => (
             <li key={index}>
-              <span className="reading text-time">{formatDuration(Math.round(atS))}</span>{' '}
-              {eventWords(kind, text)}
+              <span className="reading text-time">{formatClock(atS)}</span> {eventWords(kind, text)}
               {figure !== null && (
                 <span className="reading">
                   {' '}

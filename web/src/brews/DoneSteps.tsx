@@ -1,4 +1,4 @@
-import { formatDuration, planAgainstActual } from '@vendu/core';
+import { formatClock, formatDuration, planAgainstActual } from '@vendu/core';
 import type { BrewView, CorrectionView } from '@vendu/contract';
 import { troubleOf } from '../api/problem';
 import { stepWords } from '../bench/stepWords';
@@ -43,7 +43,8 @@ export function DoneSteps({ brew }: { brew: BrewView }) {
                       labelHidden
                       label={`${words} was at`}
                       quantity={within(CLOCK, { label: 'Time', min: 0, max: 7200 })}
-                      value={Math.round(doneS)}
+                      // As the clock showed it when it was marked.
+                      value={Math.floor(doneS)}
                       onCommit={(atS) => save({ atS, totalG: doneTotalG })}
                     />
                   )}
@@ -77,7 +78,7 @@ function firstMarked(corrections: readonly CorrectionView[], stepIndex: number):
   const first = (field: CorrectionView['field']) =>
     corrections.find((each) => each.field === field)?.fromValue ?? null;
   const [atS, totalG] = [first(`step.${stepIndex}.atS`), first(`step.${stepIndex}.totalG`)];
-  return [atS === null ? null : formatDuration(Math.round(atS)), totalG === null ? null : `${totalG} g`]
+  return [atS === null ? null : formatClock(atS), totalG === null ? null : `${totalG} g`]
     .filter((each) => each !== null)
     .join(', ');
 }

@@ -1,4 +1,11 @@
-import { formatDuration, formatSigned, OUTCOMES, type BrewOutcome, type OutcomeOf } from '@vendu/core';
+import {
+  formatClock,
+  formatDuration,
+  formatSigned,
+  OUTCOMES,
+  type BrewOutcome,
+  type OutcomeOf,
+} from '@vendu/core';
 import type { BrewView } from '@vendu/contract';
 import { classes } from '../ui/classes';
 import { departureWords } from './departureWords';
@@ -10,6 +17,8 @@ interface OutcomeWords {
   digits: number;
   /** A figure with the precision of its instrument. */
   show: (value: number) => string;
+  /** The same as it was measured. */
+  showMeasured?: (value: number) => string;
 }
 
 const WORDS: Record<OutcomeOf, OutcomeWords> = {
@@ -33,6 +42,8 @@ const WORDS: Record<OutcomeOf, OutcomeWords> = {
     unit: 's',
     digits: 0,
     show: (value) => formatDuration(Math.round(value)),
+    // As the clock showed it when it was marked, to the hundredth that the record keeps.
+    showMeasured: (value) => formatClock(Math.round(value * 100) / 100),
   },
 };
 const SHOWN = ['tdsPercent', 'yieldPercent', 'drawdownS'] as const satisfies (typeof OUTCOMES)[number][];
@@ -80,7 +91,7 @@ export function OutcomePanel({ brew, outcome }: { brew: BrewView; outcome: BrewO
         </thead>
         <tbody>
           {SHOWN.map((each) => {
-            const { label, hue, unit, digits, show } = WORDS[each];
+            const { label, hue, unit, digits, show, showMeasured = show } = WORDS[each];
             const left = remainder[each];
             return (
               <tr key={each}>
@@ -97,7 +108,7 @@ export function OutcomePanel({ brew, outcome }: { brew: BrewView; outcome: BrewO
                   <td className={classes(CELL, 'reading', hue)}>{show(asDone[each].value)}</td>
                 )}
                 <td className={classes(CELL, 'reading font-semibold', hue)}>
-                  {left ? show(asDone[each].value + left.missedBy) : '–'}
+                  {left ? showMeasured(asDone[each].value + left.missedBy) : '–'}
                 </td>
                 <td className={CELL}>
                   {left ? (

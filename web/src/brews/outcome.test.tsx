@@ -58,6 +58,19 @@ describe('a brew beside its forecast', () => {
     expect(screen.getByText(/Look at the grinder setting/)).toBeTruthy();
   });
 
+  it('shows a drain as the clock did when it was marked', () => {
+    const marked = { ...outcome.remainder, drawdownS: { missedBy: 41.6, isWithinBand: false } };
+    renderPart(<OutcomePanel brew={brew} outcome={{ ...outcome, remainder: marked }} />);
+    expect(screen.getByRole('row', { name: /Drained/ }).textContent).toContain('3:19');
+    // A sum of figures that is 200 s but for rounding is 3:20.
+    const whole = {
+      ...outcome.remainder,
+      drawdownS: { missedBy: 199.99999999999997 - 158, isWithinBand: true },
+    };
+    renderPart(<OutcomePanel brew={brew} outcome={{ ...outcome, remainder: whole }} />);
+    expect(screen.getAllByRole('row', { name: /Drained/ })[1]?.textContent).toContain('3:20');
+  });
+
   it('names each departure in the figures of the brew', () => {
     expect(departureWords('dose', { ...brew, doseG: 16.4 })).toBe('dose 16.4 g for 16 g');
     expect(departureWords('totals', brew)).toMatch(/^totals off by [+−0-9., –]+ g$/);

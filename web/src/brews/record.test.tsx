@@ -95,6 +95,12 @@ describe('what was marked', () => {
     await expect.poll(() => sent[0]?.body).toEqual({ revision: 2, atS: 2, totalG: 41 });
   });
 
+  it('shows a time as the clock did, not the second after it', () => {
+    const brew = brewView({ steps: [{ stepIndex: 0, atS: 0.9, skipped: false, totalG: 41 }] });
+    renderPart(<DoneSteps brew={brew} />);
+    expect(screen.getByLabelText('Bloom was at')).toHaveProperty('value', '0:00');
+  });
+
   it('comes off the scale where there was one, with the kit and what else happened', async () => {
     standInServer({ 'GET brews/21/trace': { body: { trace: { atMs: [0, 100, 200], massG: [0, 1, 2] } } } });
     renderPart(
