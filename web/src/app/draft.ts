@@ -23,6 +23,13 @@ export function writeDraft(key: string, value: unknown): boolean {
   }
 }
 
+/** Tells when another page of this device has written a draft. */
+export function onDraftWritten(key: string, tell: () => void): void {
+  addEventListener('storage', (event) => {
+    if (event.key === PREFIX + key) tell();
+  });
+}
+
 export function dropDraft(key: string): void {
   localStorage.removeItem(PREFIX + key);
 }

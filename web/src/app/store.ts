@@ -2,10 +2,10 @@ import { combineReducers, configureStore } from '@reduxjs/toolkit';
 import { useDispatch, useSelector } from 'react-redux';
 import { api } from '../api/api';
 import { benchApi } from '../bench/benchApi';
-import { benchSlice, keptBench } from '../bench/benchSlice';
+import { benchSlice, benchTakenUp, keptBench } from '../bench/benchSlice';
 import { noteKeeping } from '../bench/deviceKeeping';
 import { keepOnServer } from '../bench/runningSync';
-import { readDraft, writeDraft } from './draft';
+import { onDraftWritten, readDraft, writeDraft } from './draft';
 
 const rootReducer = combineReducers({
   [api.reducerPath]: api.reducer,
@@ -37,6 +37,11 @@ export function createStore() {
     if (bench === last) return;
     noteKeeping({ marks: writeDraft(BENCH_DRAFT, (last = bench)) });
     tellServer();
+  });
+  // One bench to a device: what another of its pages does there is done here too, or one would undo the other.
+  onDraftWritten(BENCH_DRAFT, () => {
+    const written = keptBench(readDraft(BENCH_DRAFT));
+    if (written) store.dispatch(benchTakenUp(written));
   });
   tellServer();
   return store;

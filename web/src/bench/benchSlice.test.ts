@@ -61,6 +61,20 @@ describe('the bench on this device', () => {
     expect(brewIn(createStore())).toMatchObject({ key, leftOut: [], thermometer: 'none' });
   });
 
+  it('is one bench for all pages of the device', () => {
+    const [here, there] = [createStore(), createStore()];
+    here.dispatch(brewLaidOut(LAID_OUT));
+    here.dispatch(stepMarked({ key, atMs: 1000 }));
+    // The browser tells the other pages; the one that wrote hears nothing.
+    dispatchEvent(new StorageEvent('storage', { key: 'vendu.draft.bench' }));
+    expect(brewIn(there)?.run.marks).toHaveLength(1);
+    there.dispatch(stepMarked({ key, atMs: 6000 }));
+    dispatchEvent(new StorageEvent('storage', { key: 'vendu.draft.bench' }));
+    expect(brewIn(here)?.run.marks).toHaveLength(2);
+    dispatchEvent(new StorageEvent('storage', { key: 'vendu.draft.lots' }));
+    expect(brewIn(createStore())).toEqual(brewIn(here));
+  });
+
   it('forgets the total of a mark that is taken back', () => {
     const store = createStore();
     store.dispatch(brewLaidOut(LAID_OUT));

@@ -144,6 +144,8 @@ export const benchSlice = createSlice({
       };
       return { ...state, brews: [...started, laidOut], activeKey: laidOut.key };
     },
+    /** The bench as another page of this device has it. */
+    benchTakenUp: (_: BenchState, { payload }: PayloadAction<BenchState>): BenchState => payload,
     brewActivated: (state: BenchState, { payload }: OfBrew): BenchState => ({
       ...state,
       activeKey: payload.key,
@@ -226,6 +228,7 @@ export const benchSlice = createSlice({
 
 export const {
   brewLaidOut,
+  benchTakenUp,
   brewActivated,
   stepMarked,
   markUndone,
