@@ -4,6 +4,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { useAppSelector } from '../app/store';
 import { LAID_OUT, PLAN } from '../testing/fixtures';
 import { problem, renderPart, standInServer } from '../testing/renderPart';
+import { standInSound } from '../testing/standInSound';
 import { Bench } from './Bench';
 import { brewLaidOut, selectBrews, stepMarked } from './benchSlice';
 
@@ -156,30 +157,7 @@ describe('the bench running', () => {
   });
 
   it('sounds a warning and a call for each step, once, unless it is muted', () => {
-    const tones: number[] = [];
-    vi.stubGlobal(
-      'AudioContext',
-      class {
-        currentTime = 0;
-        destination = {};
-        createOscillator() {
-          const frequency = { value: 0 };
-          return {
-            frequency,
-            connect: (to: unknown) => to,
-            start: () => tones.push(frequency.value),
-            stop: () => undefined,
-          };
-        }
-        createGain() {
-          const ramp = () => undefined;
-          return {
-            gain: { setValueAtTime: ramp, exponentialRampToValueAtTime: ramp },
-            connect: (to: unknown) => to,
-          };
-        }
-      },
-    );
+    const tones = standInSound();
     startedBench();
     pass(1);
     press(' ');

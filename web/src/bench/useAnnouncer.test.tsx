@@ -1,33 +1,13 @@
 // @vitest-environment jsdom
 import { renderHook } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { standInSound } from '../testing/standInSound';
 import { useAnnouncer } from './useAnnouncer';
 
-/** The tones that were sounded, Hz. */
 let sounded: number[];
 
 beforeEach(() => {
-  sounded = [];
-  vi.stubGlobal(
-    'AudioContext',
-    class {
-      currentTime = 0;
-      destination = {};
-      createOscillator() {
-        const oscillator = {
-          frequency: { value: 0 },
-          connect: (next: object) => next,
-          start: () => sounded.push(oscillator.frequency.value),
-          stop: () => undefined,
-        };
-        return oscillator;
-      }
-      createGain() {
-        const gain = { setValueAtTime: () => undefined, exponentialRampToValueAtTime: () => undefined };
-        return { gain, connect: (next: object) => next };
-      }
-    },
-  );
+  sounded = standInSound();
 });
 afterEach(() => vi.unstubAllGlobals());
 
