@@ -37,7 +37,12 @@ export function BenchPanel({ brew, isActive, isCompact, isMuted }: BenchPanelPro
   const { plan, moment, done, isStarted, correction } = bench;
   const drain = useDrainForecast(brew, plan, done);
   const kettle = useKettle(brew, plan, done);
-  useAnnouncer({ dueInS: moment.dueInS, stepIndex: brew.run.marks.length, isMuted });
+  useAnnouncer({
+    dueInS: moment.dueInS,
+    stepIndex: brew.run.marks.length,
+    isCupDue: bench.isCupDue,
+    isMuted,
+  });
   const isFlashing = moment.dueInS !== null && moment.dueInS <= FLASH_AHEAD_S && moment.phase === 'running';
   return (
     <section

@@ -14,9 +14,10 @@ afterEach(() => vi.unstubAllGlobals());
 type Asked = Parameters<typeof useAnnouncer>[0];
 
 function follow(isMuted = false) {
-  const before: Asked = { dueInS: 30, stepIndex: 1, isMuted };
+  const before: Asked = { dueInS: 30, stepIndex: 1, isCupDue: false, isMuted };
   const page = renderHook<unknown, Asked>(useAnnouncer, { initialProps: before });
-  return (dueInS: number | null, stepIndex = 1) => page.rerender({ dueInS, stepIndex, isMuted });
+  return (dueInS: number | null, stepIndex = 1, isCupDue = false) =>
+    page.rerender({ dueInS, stepIndex, isCupDue, isMuted });
 }
 
 describe('the call of a step', () => {
@@ -36,6 +37,15 @@ describe('the call of a step', () => {
     const muted = follow(true);
     for (const dueInS of [2, 0]) muted(dueInS);
     expect(sounded).toEqual([]);
+  });
+
+  it('is another tone for a cup, once for each that is due', () => {
+    const at = follow();
+    for (const isCupDue of [true, true, false, true]) at(20, 1, isCupDue);
+    expect(sounded).toHaveLength(2);
+    expect(new Set(sounded).size).toBe(1);
+    at(2);
+    expect(new Set(sounded).size).toBe(2);
   });
 
   it('does not stop a brew on a machine without sound', () => {
