@@ -46,7 +46,9 @@ test('the lab’s own pages', async ({ page }) => {
     ['brew', '/brews/3'],
   ] as const) {
     await page.goto(path);
-    // The forecast is worked out after the page is there.
+    // Both are worked out after the page is there.
+    if (name === 'starting-recipe')
+      await page.getByRole('heading', { name: 'Why each figure is what it is' }).waitFor();
     if (name === 'brew') await page.getByRole('heading', { name: 'Forecast and result' }).waitFor();
     await shoot(page, name);
   }

@@ -122,7 +122,7 @@ function StartSheet({ lot, kit }: { lot: LotView; kit: KitView }) {
         />
       </div>
       <TroubleNotice trouble={troubleOf(error) ?? troubleOf(startError)} />
-      {preview && <PreviewSheet {...{ preview, lot, aim, onSwitch }} />}
+      {preview ? <PreviewSheet {...{ preview, lot, aim, onSwitch }} /> : !error && <Loading />}
     </>
   );
 }

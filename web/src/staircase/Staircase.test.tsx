@@ -24,6 +24,17 @@ describe('the staircase', () => {
     );
   });
 
+  it('writes what is done to the bed clear of the axis, however low the drawing is', () => {
+    for (const height of [300, 115]) {
+      const { unmount } = render(<Staircase plan={PLAN} width={560} height={height} label="Plan" />);
+      const word = [...drawn().querySelectorAll('text')].find(({ textContent }) => textContent === 'swirl');
+      const times = [...drawn().querySelectorAll('text')].find(({ textContent }) => textContent === '0:00');
+      // Times stand 18 px under the axis.
+      expect(Number(word?.getAttribute('y'))).toBeLessThan(Number(times?.getAttribute('y')) - 18);
+      unmount();
+    }
+  });
+
   it('rises and never falls, from left to right', () => {
     render(<Staircase plan={PLAN} width={800} height={300} label="Plan" />);
     const points = corners(drawn().querySelector('path.stroke-water'));

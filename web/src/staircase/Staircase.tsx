@@ -24,6 +24,9 @@ interface StaircaseProps {
 
 /** Closer than this two time labels would run into each other, px. */
 const LABEL_WIDTH_PX = 34;
+/** What a word under a step needs, and how wide a total with its unit is, px. */
+const AGITATION_ROOM_PX = 20;
+const TOTAL_WIDTH_PX = 46;
 const ROOM_S = 30;
 const MARGIN = { top: 22, right: 46, bottom: 26, left: 44 };
 
@@ -79,6 +82,8 @@ export function Staircase({ plan, width, height, actual, nowS, behind, label }: 
       {plan.pours.map((pour, index) => {
         const totalG = totals[index] ?? 0;
         const endX = x(pourEndS(pour));
+        // Under its step, or beside its total where the step is low.
+        const isLow = floor - y(totalG) < AGITATION_ROOM_PX;
         return (
           <g key={index}>
             <line x1={x(pour.startS)} x2={x(pour.startS)} y1={floor} y2={floor + 5} className="stroke-time" />
@@ -101,7 +106,11 @@ export function Staircase({ plan, width, height, actual, nowS, behind, label }: 
               <tspan className="text-[11px] font-normal"> g</tspan>
             </text>
             {pour.agitation !== 'none' && (
-              <text x={endX + 4} y={y(totalG) + 15} className="fill-quiet text-[11px]">
+              <text
+                x={endX + (isLow ? TOTAL_WIDTH_PX : 4)}
+                y={y(totalG) + (isLow ? -7 : 15)}
+                className="fill-quiet text-[11px]"
+              >
                 {pour.agitation}
               </text>
             )}
