@@ -66,13 +66,13 @@ test('a zero check is written down and is then no longer due', async ({ page }) 
 test('a lead moves the house, and the starting recipe says which school spoke', async ({ page }) => {
   await signIn(page, 'lead');
   await page.goto('/schools');
-  await page.getByRole('radio', { name: /lift the brewer/ }).check();
+  await page.getByRole('radio', { name: /lift the brewer/ }).click();
   await expect(page.getByText('Stand changed')).toBeVisible();
   await page.goto('/lots/5/start');
   await expect(page.getByText('the house lifts the brewer at a set time')).toBeVisible();
   await expect(page.getByText('(school: End)')).toBeVisible();
   await page.goto('/schools');
-  await page.getByRole('radio', { name: /let it drain/ }).check();
+  await page.getByRole('radio', { name: /let it drain/ }).click();
   await expect(page.getByRole('radio', { name: /let it drain/ })).toBeChecked();
   await page.goto('/lots/5/start');
   await expect(page.getByText('Rough ranges')).toBeVisible();
