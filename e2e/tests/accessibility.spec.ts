@@ -62,9 +62,17 @@ test('axe finds nothing on the bench, ready, running in the light and in the dar
   const recipe = await startRecipe(page, 'Bench for all');
   await page.goto(benchPath(recipe));
   await expect(page.getByText('Before the clock')).toBeVisible();
+  await page.keyboard.press('s');
+  await expect(page.getByText('left out')).toBeVisible();
   await expectClean(page);
+  // With all that can be on it: a stand-in with its brewer, a kettle, and a cup to be changed.
+  await page.getByLabel('Water is read by').selectOption({ label: 'simulated scale, usual hand' });
+  await page.getByLabel('Kettle is read by').selectOption({ label: 'simulated thermometer' });
+  await page.getByLabel('Split into').selectOption({ label: 'a cup every 10 s' });
+  await page.getByRole('heading', { name: 'Bench for all' }).click();
+  await expect(page.getByText('simulated brewer')).toBeVisible();
   await page.keyboard.press('Space');
-  await expect(page.getByRole('button', { name: /Swirl now/ })).toBeVisible();
+  await expect(page.getByText('Change the cup (F)')).toBeVisible({ timeout: 15_000 });
   await expectClean(page);
   await page.keyboard.press('d');
   await expectClean(page);

@@ -2,7 +2,7 @@ import { Link, useParams } from 'react-router';
 import { troubleOf } from '../api/problem';
 import { AdditionsNote } from '../lots/AdditionsNote';
 import { Button, ButtonLink } from '../ui/Button';
-import { dayAndTimeOf } from '../ui/dates';
+import { dayAndTimeOf, dayOf } from '../ui/dates';
 import { Loading } from '../ui/Loading';
 import { Notice } from '../ui/Notice';
 import { offerUndoOf } from '../ui/offerUndo';
@@ -39,7 +39,8 @@ export function BrewPage() {
           </p>
           <h1 className="text-title font-bold">Brew {brew.number}</h1>
           <p className="caption">
-            {brew.brewedBy}, {dayAndTimeOf(brew.startedAt)}, {brew.roastAgeDays} days after the roast
+            {brew.brewedBy}, {dayAndTimeOf(brew.startedAt)}, {brew.roastAgeDays} days after the roast of{' '}
+            {dayOf(brew.roastedOn)}
           </p>
           <AdditionsNote additions={brew.lot.additions} />
         </div>
