@@ -11,6 +11,8 @@ export interface MovedWater {
   pastBed: number;
 }
 
+/** Less water than this in the bed is none, kg: no drop is so small, and no figure can be divided by it. */
+const DRY_KG = 1e-12;
 // Scratch of the sweep through the cells, reused since steps never run side by side.
 const MOST_CELLS = 16;
 const rates = new Float64Array(POOLS);
@@ -40,7 +42,7 @@ export function moveSolutes(
   }: { stepS: number; flows: Flows; moved: MovedWater; slurryC: number; agitation: number },
 ): void {
   // A bed that is still dry has nothing to move, and no water to share it out in.
-  if (state.poresKg <= 0 && moved.fromAbove <= 0) return;
+  if (state.poresKg < DRY_KG && stepS * moved.fromAbove < DRY_KG) return;
   const { cells } = setup.model;
   const { grainSolute, grainSoluteAtStart, poreSolute, aboveSolute, cupSolute, aboveKg } = state;
   const unreached = unreachedShare(setup, state);

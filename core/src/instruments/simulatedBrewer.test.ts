@@ -95,6 +95,32 @@ describe('the simulated brewer', () => {
     expect(standIn.seen().beverageG).toBeGreaterThanOrEqual(before.beverageG);
   });
 
+  it.each([
+    ['less than a drop in a moment', [{ toS: 1e-3, pouredG: 2.475e-321 }]],
+    [
+      'all its water in no time',
+      [
+        { toS: 5e-324, pouredG: 240 },
+        { toS: 1, pouredG: 240 },
+      ],
+    ],
+    ['more than a scale shows', [{ toS: 1, pouredG: 1e308 }]],
+    [
+      'nothing for a while',
+      [
+        { toS: 1, pouredG: 0 },
+        { toS: 2, pouredG: 50 },
+      ],
+    ],
+  ])('stays finite with %s', (_, looks) => {
+    const standIn = brewer();
+    for (const look of looks) standIn.pass(look);
+    standIn.pass({ toS: 60, pouredG: 240 });
+    const seen = standIn.seen();
+    expect(Object.values(seen).every(Number.isFinite)).toBe(true);
+    expect(seen.beverageG + seen.aboveBedG).toBeGreaterThan(150);
+  });
+
   it('sleeps through a night at once', () => {
     const standIn = brewer();
     standIn.pass({ toS: 60, pouredG: 200 });

@@ -27,7 +27,7 @@ export interface SimulatedBrewer {
    * Lets time pass while somebody pours evenly.
    *
    * @param toS - until when, on the brewer's clock; earlier than it stands, or at no moment at all, nothing happens
-   * @param pouredG - water poured by then, in all
+   * @param pouredG - water poured by then, in all; nothing happens either where it is more than a scale shows
    * @param kettleC - of that water; the plan's unless given
    */
   pass: (until: { toS: number; pouredG: number; kettleC?: number }) => void;
@@ -46,6 +46,9 @@ export type SimulatedBed = keyof typeof SIMULATED_BEDS;
 const STEP_S = 0.25;
 /** After so long without a look nothing moves any more, s: a page that slept for a night is not stepped through it. */
 const LONGEST_S = 3600;
+/** Water that came in less time than a clock tells comes with the next look, s; and no scale shows more, g. */
+const SHORTEST_S = 1e-3;
+const MOST_G = 10_000;
 
 /**
  * A brewer with coffee in it, by the brew model, that takes its water as it comes. A stand-in to try the bench and to
@@ -75,7 +78,7 @@ export function simulatedBrewer({
   let outflowGps = 0;
   return success({
     pass({ toS, pouredG, kettleC = input.kettleC }) {
-      if (!Number.isFinite(toS) || !Number.isFinite(pouredG) || toS <= state.atS) return;
+      if (!(toS - state.atS >= SHORTEST_S && toS < Infinity && Math.abs(pouredG) <= MOST_G)) return;
       const lengthS = Math.min(LONGEST_S, toS - state.atS);
       const steps = Math.ceil(lengthS / STEP_S);
       const inflowKgPerS = Math.max(0, pouredG - takenG) / 1000 / lengthS;
