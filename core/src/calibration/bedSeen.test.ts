@@ -86,6 +86,15 @@ describe('what the bed shows while a brew runs', () => {
     }
   });
 
+  it('answers a look at any time, an hour after too', () => {
+    for (const atS of [96.7, 120, 600, 3600, 36_000]) {
+      for (const shows of [true, false]) {
+        const { value, sd } = after({ atS: 95, shows: false }, { atS, shows });
+        expect(Number.isFinite(value) && sd > 0).toBe(true);
+      }
+    }
+  });
+
   it('does not take a bed that has shown for long for a slow one, unless somebody saw its water stand', () => {
     const late = { atS: bedShowsS(1, 200) + 40, shows: true };
     expect(after(late)).toEqual(drainOf(calibration));

@@ -88,7 +88,8 @@ function learnedFrom(
   const asLot = filtered({ lnInterval, startLn, look, variance: usualVar });
   const amiss = filtered({ lnInterval, startLn, look, variance: usualVar + AMISS.lnSd ** 2 });
   const [wLot, wAmiss] = [asLot.likelihood * (1 - AMISS.probability), amiss.likelihood * AMISS.probability];
-  const share = wAmiss / (wLot + wAmiss);
+  // What neither can explain is amiss.
+  const share = wLot + wAmiss > 0 ? wAmiss / (wLot + wAmiss) : 1;
   const lnFlow = asLot.mean * (1 - share) + amiss.mean * share;
   const variance =
     (asLot.variance + (asLot.mean - lnFlow) ** 2) * (1 - share) +
