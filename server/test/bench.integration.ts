@@ -159,7 +159,10 @@ describe('a brew that is running', () => {
     await keep({ ...running(2), trace: { atMs: [0], massG: [0] } }).expect(200);
     expect(await traceOf()).toEqual(trace);
     expect((await all()).find((each) => each.key === key)).not.toHaveProperty('trace');
-    const refused = await keep({ ...running(4), trace: { atMs: [0, 0], massG: [0, 1] } }).expect(422);
+    // A page that hears no scale tells of a mark, and takes no curve away.
+    await keep(running(4)).expect(200);
+    expect(await traceOf()).toEqual(trace);
+    const refused = await keep({ ...running(5), trace: { atMs: [0, 0], massG: [0, 1] } }).expect(422);
     expect(problemOf(refused).errors[0]?.message).toContain('sample 1');
     expect(await traceOf()).toEqual(trace);
     await app.barista.get(`/api/running-brews/${randomUUID()}/trace`).expect(404);

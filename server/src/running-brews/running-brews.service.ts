@@ -45,7 +45,8 @@ export class RunningBrewsService {
       throw invalidField({ field: 'field' in fault ? fault.field : 'trace', message: fault.message });
     }
     const trace = brew.trace && JSON.stringify({ atMs: brew.trace.atMs, massG: brew.trace.massG });
-    // Looked up by the statement that writes: a brew that is being stored at this moment is waited for.
+    // Looked up by the statement that writes: a brew that is being stored at this moment is waited for. A page that
+    // hears no scale takes no curve away.
     await this.sequelize.query(
       `INSERT INTO running_brews
         (client_key, lot_name, brewer_name, seq, state, trace, brewed_by, created_at, updated_at)
@@ -54,7 +55,7 @@ export class RunningBrewsService {
       FROM DUAL WHERE NOT EXISTS (SELECT 1 FROM brews WHERE client_key = :key)
       ON DUPLICATE KEY UPDATE
         state = IF(VALUES(seq) > seq, VALUES(state), state),
-        trace = IF(VALUES(seq) > seq, VALUES(trace), trace),
+        trace = IF(VALUES(seq) > seq, COALESCE(VALUES(trace), trace), trace),
         updated_at = IF(VALUES(seq) > seq, VALUES(updated_at), updated_at),
         seq = GREATEST(seq, VALUES(seq))`,
       { replacements: { key, ...brew, trace, personId: person.id } },

@@ -32,16 +32,22 @@ export function createStore() {
     });
   }
   let last = store.getState().bench;
+  let isTakingUp = false;
   store.subscribe(() => {
     const { bench } = store.getState();
-    if (bench === last) return;
+    if (bench === last || isTakingUp) return;
     noteKeeping({ marks: writeDraft(BENCH_DRAFT, (last = bench)) });
     tellServer();
   });
   // One bench to a device: what another of its pages does there is done here too, or one would undo the other.
   onDraftWritten(BENCH_DRAFT, () => {
     const written = keptBench(readDraft(BENCH_DRAFT));
-    if (written) store.dispatch(benchTakenUp(written));
+    if (!written) return;
+    // Not written back: the page that wrote it may have gone on since, and tells the server itself.
+    isTakingUp = true;
+    store.dispatch(benchTakenUp(written));
+    isTakingUp = false;
+    last = store.getState().bench;
   });
   tellServer();
   return store;

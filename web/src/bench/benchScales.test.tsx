@@ -140,7 +140,11 @@ describe('the scale of a brew', () => {
     page.unmount();
   });
 
-  it('keeps every reading where another scale is taken in the middle', async () => {
+  it.each([
+    ['', false],
+    [', and this device can keep nothing', true],
+  ])('keeps every reading where another scale is taken in the middle%s', async (_, full) => {
+    isFull = full;
     const brew = brewWith(DYING);
     const page = onPage(brew);
     await pass(20.4);

@@ -48,10 +48,11 @@ export function seedOf(brewKey: string): number {
 async function connectScale(brew: BenchBrew, choice: ScaleChoice): Promise<void> {
   const choiceKey = JSON.stringify(choice);
   if (wanted.get(brew.key) === choiceKey) return;
-  // What the scale before it heard is written down before it is read again.
+  // What the scale before it heard goes on with the new one, whether this device could write it down or not.
+  const heard = scales.get(brew.key)?.traceFrom(0);
   disconnectScale(brew.key);
   wanted.set(brew.key, choiceKey);
-  const before = await readTrace(brew.key);
+  const before = heard ?? (await readTrace(brew.key));
   const source = await sourceOf(brew, choice, before);
   // Another may have been chosen meanwhile.
   if (wanted.get(brew.key) !== choiceKey) return;

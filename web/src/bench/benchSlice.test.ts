@@ -75,6 +75,18 @@ describe('the bench on this device', () => {
     expect(brewIn(createStore())).toEqual(brewIn(here));
   });
 
+  it('does not write back what another page wrote, which may have gone on since', () => {
+    const here = createStore();
+    here.dispatch(brewLaidOut(LAID_OUT));
+    // As another version of the application would write it: the same bench, in another order.
+    const written = JSON.stringify({ after: [], activeKey: key, brews: selectBrews(here.getState()) });
+    localStorage.setItem('vendu.draft.bench', written);
+    dispatchEvent(new StorageEvent('storage', { key: 'vendu.draft.bench' }));
+    expect(localStorage.getItem('vendu.draft.bench')).toBe(written);
+    here.dispatch(stepMarked({ key, atMs: 1000 }));
+    expect(brewIn(createStore())?.run.marks).toHaveLength(1);
+  });
+
   it('forgets the total of a mark that is taken back', () => {
     const store = createStore();
     store.dispatch(brewLaidOut(LAID_OUT));
