@@ -25,8 +25,7 @@ export function environmentOf(settings: ApplicationSettings): Record<string, str
   const { database, secrets } = settings;
   return {
     VENDU_PORT: String(settings.port),
-    VENDU_DB_HOST: '127.0.0.1',
-    VENDU_DB_PORT: String(database.port),
+    VENDU_DB_SOCKET: database.socket,
     VENDU_DB_NAME: settings.databaseName,
     VENDU_DB_USER: database.user,
     VENDU_DB_PASSWORD: database.password,
@@ -38,11 +37,11 @@ export function environmentOf(settings: ApplicationSettings): Record<string, str
 }
 
 /** Migrates the schema and, in demo mode, loads the demo data when there is none. */
-export async function prepareDatabase(settings: ApplicationSettings): Promise<void> {
+export async function prepareDatabase(settings: ApplicationSettings, { dumps }: ProfilePaths): Promise<void> {
   await step('bringing the schema and the demo data up to date', async () => {
     const done = await execa('node', ['server/dist/prepare-database.js'], {
       cwd: ROOT,
-      env: environmentOf(settings),
+      env: { ...environmentOf(settings), VENDU_DUMP_FOLDER: dumps },
       reject: false,
       all: true,
     });

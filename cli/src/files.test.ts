@@ -1,11 +1,11 @@
-import { mkdirSync, mkdtempSync, rmSync, statSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { mkdirSync, mkdtempSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { tmpdir, userInfo } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, describe, expect, it } from 'vitest';
 import { hashOf } from './build.js';
 import { stopLeftover } from './mariadb.js';
 import { profilePaths } from './paths.js';
-import { endOrphanedServer, findRunning } from './running.js';
+import { claim, endOrphanedServer, findRunning } from './running.js';
 import { ensureSecrets } from './secrets.js';
 
 const root = mkdtempSync(join(tmpdir(), 'vendu-files-'));
@@ -13,10 +13,19 @@ afterAll(() => rmSync(root, { recursive: true }));
 
 describe('the paths of a profile', () => {
   it('keep profiles apart, and a socket short enough for the system', () => {
-    expect(profilePaths('demo', '/srv').socket).toBe('/srv/.vendu/demo/mariadb.sock');
+    expect(profilePaths('demo', '/srv').socket).toBe('/srv/.vendu/demo/database/mariadb.sock');
     const deep = `/srv/${'deep/'.repeat(40)}`;
     expect(profilePaths('demo', deep).socket.length).toBeLessThan(100);
     expect(profilePaths('demo', deep).socket).not.toBe(profilePaths('test', deep).socket);
+  });
+
+  it('put the database where its own user may enter, when that is another one', () => {
+    const closed = join(root, 'closed');
+    mkdirSync(closed, { mode: 0o700 });
+    const { folder, home } = profilePaths('demo', closed);
+    expect(folder).toBe(join(closed, '.vendu/demo'));
+    // As anybody but root the database runs as whoever starts it, who may enter.
+    expect(home.startsWith('/var/lib/vendu/')).toBe(userInfo().uid === 0);
   });
 });
 
@@ -26,7 +35,19 @@ describe('secrets', () => {
     const made = ensureSecrets(file);
     expect(ensureSecrets(file)).toEqual(made);
     expect(ensureSecrets(join(root, 'b', 'secrets.json'))).not.toEqual(made);
+    expect(new Set(Object.values(made)).size).toBe(3);
     expect(statSync(file).mode & 0o077).toBe(0);
+  });
+});
+
+describe('secrets of an older version', () => {
+  it('stay as they are, and what was not made then is added', () => {
+    const file = join(root, 'old.json');
+    writeFileSync(file, JSON.stringify({ databasePassword: 'p', sessionSecret: 's' }));
+    const added = ensureSecrets(file);
+    expect(added).toMatchObject({ databasePassword: 'p', sessionSecret: 's' });
+    expect(added.databaseRootPassword.length).toBeGreaterThan(40);
+    expect(ensureSecrets(file)).toEqual(added);
   });
 });
 
@@ -44,16 +65,28 @@ describe('the stamp of a build', () => {
 });
 
 describe('what a killed run leaves', () => {
-  it('is no run, and its pid file and socket are cleared without touching a stranger’s process', async () => {
+  it('is no run, and its socket is cleared without touching a stranger’s process', async () => {
     const paths = profilePaths('demo', join(root, 'left'));
     mkdirSync(paths.folder, { recursive: true });
     // This very process: alive, but neither a demo nor a database of that folder.
     writeFileSync(paths.running, JSON.stringify({ pid: process.pid, url: '', serverPid: process.pid }));
-    writeFileSync(paths.databasePid, String(process.pid));
+    mkdirSync(paths.databaseFolder, { recursive: true });
     writeFileSync(paths.socket, '');
     expect(findRunning(paths)).toBeNull();
     expect(await endOrphanedServer(paths)).toBe(false);
     expect(await stopLeftover(paths)).toBe(false);
     expect(() => statSync(paths.socket)).toThrow();
+  });
+});
+
+describe('a profile', () => {
+  it('is one run’s at a time, and is not kept by the note of a killed one', () => {
+    const paths = profilePaths('demo', join(root, 'claimed'));
+    expect(claim(paths, { url: 'first', serverPid: null })).toBeNull();
+    // The note names this process, which is no run of Vendu: as good as killed.
+    expect(claim(paths, { url: 'second', serverPid: null })).toBeNull();
+    expect(JSON.parse(readFileSync(paths.running, 'utf8'))).toMatchObject({ url: 'second' });
+    writeFileSync(paths.running, '{"pid": 1');
+    expect(findRunning(paths)).toBeNull();
   });
 });

@@ -1,18 +1,21 @@
-import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { chownSync, existsSync, mkdirSync, readFileSync, readdirSync, rmSync, statSync } from 'node:fs';
 import { userInfo } from 'node:os';
-import { delimiter } from 'node:path';
+import { delimiter, join } from 'node:path';
 import { execa, type ResultPromise } from 'execa';
-import getPort, { portNumbers } from 'get-port';
-import { createConnection } from 'mariadb';
 import { setTimeout as sleep } from 'node:timers/promises';
+import { closeDoors } from './databaseAccounts.js';
 import type { ProfilePaths } from './paths.js';
 import { Trouble } from './report.js';
+import type { Secrets } from './secrets.js';
+import { databaseUser } from './systemUser.js';
 
-/** A running private MariaDB, listening on loopback only. */
+/** A running private MariaDB. It listens on a socket that only its own system user and root can reach, never on TCP. */
 export interface Database {
-  port: number;
+  socket: string;
+  /** The application's account, and what it may enter by. */
   user: string;
   password: string;
+  rootPassword: string;
   stop: () => Promise<void>;
   /** Ends it without warning, as a power cut would. */
   kill: () => Promise<void>;
@@ -21,36 +24,36 @@ export interface Database {
 const USER = 'vendu';
 const START_TIMEOUT_MS = 40_000;
 const STOP_TIMEOUT_MS = 20_000;
+/** A statement that waits longer for somebody else's lock gives up, and is tried again. */
+const LOCK_WAIT_S = 5;
 /** Debian keeps the server's programs where only root's PATH looks. */
 const PATH_WITH_SBIN = ['/usr/sbin', '/usr/local/sbin', process.env['PATH'] ?? ''].join(delimiter);
+/** Nothing in it that another system user could not read. */
+const NEUTRAL_FOLDER = '/';
 
 /**
  * Starts the profile's MariaDB, making its data folder first when there is none. What a killed server
- * left behind (pid file, socket, even the process itself) is cleared away.
- *
- * @param wantedPort - a free one unless given
+ * left behind (socket, even the process itself) is cleared away, and accounts that nobody needs are dropped.
  */
-export async function startDatabase(
-  paths: ProfilePaths,
-  password: string,
-  wantedPort?: number,
-): Promise<Database> {
-  await initialise(paths);
+export async function startDatabase(paths: ProfilePaths, secrets: Secrets): Promise<Database> {
   await stopLeftover(paths);
-  const port = wantedPort ?? (await getPort({ port: portNumbers(33_070, 33_270), host: '127.0.0.1' }));
-  const server = execa('mariadbd', serverArguments(paths, port), {
+  await moveIn(paths);
+  await initialise(paths);
+  const server = execa('mariadbd', serverArguments(paths), {
     env: { PATH: PATH_WITH_SBIN },
+    cwd: NEUTRAL_FOLDER,
     stdio: 'ignore',
     reject: false,
     // Ctrl-C in the terminal must reach us alone: we stop the database after its last client.
     detached: true,
   });
   await untilItAnswers(server, paths);
-  await grantAccess(paths, password);
+  await closeDoors(paths.socket, { user: USER, ...secrets });
   return {
-    port,
+    socket: paths.socket,
     user: USER,
-    password,
+    password: secrets.databasePassword,
+    rootPassword: secrets.databaseRootPassword,
     stop: () => stopServer(server),
     kill: async () => {
       server.kill('SIGKILL');
@@ -59,63 +62,73 @@ export async function startDatabase(
   };
 }
 
-/** Empties (or makes) a database of the server. */
-export async function recreateDatabase({ port, user, password }: Database, name: string): Promise<void> {
-  const connection = await createConnection({ host: '127.0.0.1', port, user, password });
-  try {
-    await connection.query(`DROP DATABASE IF EXISTS \`${name}\``);
-    await connection.query(`CREATE DATABASE \`${name}\``);
-  } finally {
-    await connection.end();
-  }
+/** Takes what a profile has off the disk, its database too. */
+export function removeProfile({ folder, home }: ProfilePaths): void {
+  for (const each of new Set([folder, home])) rmSync(each, { recursive: true, force: true });
 }
 
-/** Makes a database of the server when there is none of this name. */
-export async function ensureDatabase({ port, user, password }: Database, name: string): Promise<void> {
-  const connection = await createConnection({ host: '127.0.0.1', port, user, password });
-  try {
-    await connection.query(`CREATE DATABASE IF NOT EXISTS \`${name}\``);
-  } finally {
-    await connection.end();
-  }
-}
-
-async function initialise({ folder, dataFolder }: ProfilePaths): Promise<void> {
-  if (existsSync(`${dataFolder}/mysql`)) return;
+/** Brings the folders to where they belong now, and gives them to whom the database runs as. */
+async function moveIn({ folder, home, dataFolder, databaseFolder }: ProfilePaths): Promise<void> {
+  const { uid, gid, name } = databaseUser();
   mkdirSync(folder, { recursive: true });
+  mkdirSync(home, { recursive: true });
+  const before = join(folder, 'data');
+  if (before !== dataFolder && existsSync(before) && !existsSync(dataFolder)) {
+    await execa('mv', [before, dataFolder]);
+  }
+  for (const own of [databaseFolder, temporaryFolder(databaseFolder), filesFolder(databaseFolder)]) {
+    mkdirSync(own, { recursive: true, mode: 0o700 });
+    chownSync(own, uid, gid);
+  }
+  if (existsSync(dataFolder) && statSync(dataFolder).uid !== uid) {
+    await execa('chown', ['-R', `${name}:`, dataFolder]);
+  }
+}
+
+async function initialise({ dataFolder }: ProfilePaths): Promise<void> {
+  if (existsSync(`${dataFolder}/mysql`)) return;
   const made = await execa(
     'mariadb-install-db',
     [
       '--no-defaults',
-      `--user=${userInfo().username}`,
+      `--user=${databaseUser().name}`,
       `--datadir=${dataFolder}`,
       '--auth-root-authentication-method=normal',
       '--skip-test-db',
       '--skip-name-resolve',
     ],
-    { env: { PATH: PATH_WITH_SBIN }, reject: false, all: true },
+    { env: { PATH: PATH_WITH_SBIN }, cwd: NEUTRAL_FOLDER, reject: false, all: true },
   );
   if (made.failed) throw new Trouble(`MariaDB could not make its data folder:\n${made.all}`);
 }
 
-function serverArguments(paths: ProfilePaths, port: number): string[] {
+function serverArguments({ dataFolder, databaseFolder, socket, databaseLog }: ProfilePaths): string[] {
   return [
     // First, or the system's own settings would apply.
     '--no-defaults',
-    `--user=${userInfo().username}`,
-    `--datadir=${paths.dataFolder}`,
-    '--bind-address=127.0.0.1',
-    `--port=${port}`,
-    `--socket=${paths.socket}`,
-    `--pid-file=${paths.databasePid}`,
-    `--log-error=${paths.databaseLog}`,
+    `--user=${databaseUser().name}`,
+    `--datadir=${dataFolder}`,
+    '--skip-networking',
+    `--socket=${socket}`,
+    `--pid-file=${join(databaseFolder, 'mariadb.pid')}`,
+    `--log-error=${databaseLog}`,
+    `--tmpdir=${temporaryFolder(databaseFolder)}`,
+    // Statements that read or write files reach an empty folder of the database's own, and the client's none.
+    `--secure-file-priv=${filesFolder(databaseFolder)}`,
+    '--local-infile=0',
+    '--skip-symbolic-links',
     '--skip-name-resolve',
     '--skip-log-bin',
+    `--innodb-lock-wait-timeout=${LOCK_WAIT_S}`,
+    `--lock-wait-timeout=${LOCK_WAIT_S * 12}`,
     '--character-set-server=utf8mb4',
     '--collation-server=utf8mb4_unicode_ci',
     '--default-time-zone=+00:00',
   ];
 }
+
+const temporaryFolder = (databaseFolder: string) => join(databaseFolder, 'tmp');
+const filesFolder = (databaseFolder: string) => join(databaseFolder, 'files');
 
 /** Judges by an answer, never by the pid file. */
 async function untilItAnswers(server: ResultPromise, paths: ProfilePaths): Promise<void> {
@@ -144,20 +157,6 @@ async function answers(socket: string): Promise<boolean> {
   return !ping.failed || /access denied/i.test(ping.all);
 }
 
-/** Gives the application its user, and takes root's empty password away. Done once per data folder. */
-async function grantAccess({ socket }: ProfilePaths, password: string): Promise<void> {
-  const asRoot = (rootPassword: string) =>
-    createConnection({ socketPath: socket, user: 'root', password: rootPassword });
-  const connection = await asRoot(password).catch(() => asRoot(''));
-  try {
-    await connection.query(`CREATE USER IF NOT EXISTS '${USER}'@'127.0.0.1' IDENTIFIED BY '${password}'`);
-    await connection.query(`GRANT ALL ON *.* TO '${USER}'@'127.0.0.1'`);
-    await connection.query(`ALTER USER 'root'@'localhost' IDENTIFIED BY '${password}'`);
-  } finally {
-    await connection.end();
-  }
-}
-
 async function stopServer(server: ResultPromise): Promise<void> {
   server.kill('SIGTERM');
   const stopped = await Promise.race([
@@ -168,27 +167,51 @@ async function stopServer(server: ResultPromise): Promise<void> {
   await server;
 }
 
-/** Ends a server that still holds this data folder, and clears the files that a killed one leaves. */
-export async function stopLeftover({ databasePid, dataFolder, socket }: ProfilePaths): Promise<boolean> {
-  const pid = existsSync(databasePid) ? Number(readFileSync(databasePid, 'utf8')) : 0;
-  const isOurs = pid > 0 && commandLine(pid).includes(dataFolder);
-  if (isOurs) {
+/** Ends a server that still holds this data folder, and clears the socket that a killed one leaves. */
+export async function stopLeftover({ folder, dataFolder, socket }: ProfilePaths): Promise<boolean> {
+  // An older version had the data in the profile's folder, whoever could enter there.
+  const holders = serversOn([dataFolder, join(folder, 'data')]);
+  for (const pid of holders) {
     process.kill(pid, 'SIGTERM');
     const deadlineMs = Date.now() + STOP_TIMEOUT_MS;
-    while (commandLine(pid).includes(dataFolder)) {
+    while (serversOn([dataFolder, join(folder, 'data')]).includes(pid)) {
       if (Date.now() > deadlineMs) process.kill(pid, 'SIGKILL');
       await sleep(100);
     }
   }
-  rmSync(databasePid, { force: true });
   rmSync(socket, { force: true });
-  return isOurs;
+  return holders.length > 0;
 }
 
-function commandLine(pid: number): string {
+/** Processes, this user's or the database user's, that serve one of these data folders: judged by how they were called. */
+function serversOn(dataFolders: readonly string[]): number[] {
+  const own = [userInfo().uid, databaseUserId()];
+  return readdirSync('/proc')
+    .filter((name) => /^\d+$/.test(name))
+    .filter((pid) => {
+      const [program = '', ...words] = commandLine(pid);
+      return (
+        program.endsWith('mariadbd') &&
+        words.some((word) => dataFolders.includes(word.replace('--datadir=', ''))) &&
+        own.includes(statSync(`/proc/${pid}`, { throwIfNoEntry: false })?.uid ?? -1)
+      );
+    })
+    .map(Number);
+}
+
+/** Before the package is there, nothing runs as its user. */
+function databaseUserId(): number {
   try {
-    return readFileSync(`/proc/${pid}/cmdline`, 'utf8');
+    return databaseUser().uid;
   } catch {
-    return '';
+    return userInfo().uid;
+  }
+}
+
+function commandLine(pid: string): string[] {
+  try {
+    return readFileSync(`/proc/${pid}/cmdline`, 'utf8').split('\0');
+  } catch {
+    return [];
   }
 }

@@ -1,42 +1,42 @@
-import { createHash } from 'node:crypto';
-import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { databaseHome, socketOf } from './databaseHome.js';
 
 /** The checkout. */
 export const ROOT = join(dirname(fileURLToPath(import.meta.url)), '..', '..');
 
 /** Each way of running has a database and files of its own, so that tests run beside the demo. */
-export type Profile = 'demo' | 'dev' | 'test' | 'kill';
+export type Profile = 'demo' | 'dev' | 'test' | 'kill' | 'trust';
 
 export interface ProfilePaths {
   folder: string;
+  /** Where data and files of the database are: the folder above, or elsewhere where that cannot be. */
+  home: string;
   dataFolder: string;
+  /** Socket, log and temporary files of the database; its own system user's, closed to all others. */
+  databaseFolder: string;
   socket: string;
-  databasePid: string;
   databaseLog: string;
   serverLog: string;
+  /** Copies of the database, made before an upgrade changes it. */
+  dumps: string;
   secrets: string;
   running: string;
 }
 
-/** Unix sockets have room for about 107 characters of path; a little less is safe everywhere. */
-const LONGEST_SOCKET_PATH = 100;
-
 export function profilePaths(profile: Profile, root = ROOT): ProfilePaths {
   const folder = join(root, '.vendu', profile);
-  const socket = join(folder, 'mariadb.sock');
-  const short = join(
-    tmpdir(),
-    `vendu-${createHash('sha256').update(folder).digest('hex').slice(0, 12)}.sock`,
-  );
+  const home = databaseHome(folder);
+  const databaseFolder = join(home, 'database');
   return {
     folder,
-    dataFolder: join(folder, 'data'),
-    socket: socket.length > LONGEST_SOCKET_PATH ? short : socket,
-    databasePid: join(folder, 'mariadb.pid'),
-    databaseLog: join(folder, 'mariadb.log'),
+    home,
+    dataFolder: join(home, 'data'),
+    databaseFolder,
+    socket: socketOf(home),
+    databaseLog: join(databaseFolder, 'mariadb.log'),
     serverLog: join(folder, 'server.log'),
+    dumps: join(folder, 'dumps'),
     secrets: join(folder, 'secrets.json'),
     running: join(folder, 'running.json'),
   };

@@ -1,4 +1,4 @@
-import { existsSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { setTimeout as sleep } from 'node:timers/promises';
 import type { ProfilePaths } from './paths.js';
 
@@ -13,6 +13,29 @@ export interface Running {
 const STOP_TIMEOUT_MS = 40_000;
 const SERVER = 'server/dist/main.js';
 
+/**
+ * Takes a profile for this process: of two that start at the same moment one is told that the other was first.
+ *
+ * @returns `null` once it is ours, else the run that has it
+ */
+export function claim(paths: ProfilePaths, note: Omit<Running, 'pid'>): Running | null {
+  mkdirSync(paths.folder, { recursive: true });
+  const text = JSON.stringify({ pid: process.pid, ...note } satisfies Running);
+  for (;;) {
+    try {
+      writeFileSync(paths.running, text, { flag: 'wx' });
+      return null;
+    } catch (error) {
+      if (!(error instanceof Error && 'code' in error && error.code === 'EEXIST')) throw error;
+      const other = findRunning(paths);
+      if (other) return other;
+      // A killed run left it.
+      forgetRunning(paths);
+    }
+  }
+}
+
+/** Adds to what this process has noted of itself. */
 export function noteRunning({ running }: ProfilePaths, note: Omit<Running, 'pid'>): void {
   writeFileSync(running, JSON.stringify({ pid: process.pid, ...note } satisfies Running));
 }
@@ -47,8 +70,13 @@ export async function endOrphanedServer({ running }: ProfilePaths): Promise<bool
   return true;
 }
 
+/** A note that was cut off in the middle is none. */
 function readNote(running: string): Running | null {
-  return existsSync(running) ? (JSON.parse(readFileSync(running, 'utf8')) as Running) : null;
+  try {
+    return JSON.parse(readFileSync(running, 'utf8')) as Running;
+  } catch {
+    return null;
+  }
 }
 
 /** Alive, and the program we mean: process numbers are used again. */

@@ -1,5 +1,5 @@
 import type { Sequelize } from 'sequelize-typescript';
-import { migrate } from './database/migrate.js';
+import { migrate, type MigrateOptions } from './database/migrate.js';
 import { refreshLotProgress } from './lots/lot-progress.js';
 
 /**
@@ -7,8 +7,15 @@ import { refreshLotProgress } from './lots/lot-progress.js';
  *
  * @returns names of the steps taken now; empty when nothing was due
  */
-export async function bringUpToDate(sequelize: Sequelize): Promise<string[]> {
-  const steps = await migrate(sequelize);
-  if (steps.length > 0) await refreshLotProgress(sequelize);
-  return steps;
+export async function bringUpToDate(
+  sequelize: Sequelize,
+  { beforeUpgrade, afterwards }: MigrateOptions = {},
+): Promise<string[]> {
+  return migrate(sequelize, {
+    ...(beforeUpgrade ? { beforeUpgrade } : {}),
+    afterwards: async (steps) => {
+      if (steps.length > 0) await refreshLotProgress(sequelize);
+      await afterwards?.(steps);
+    },
+  });
 }

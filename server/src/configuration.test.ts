@@ -5,8 +5,8 @@ const SMALLEST = {
   VENDU_DB_PORT: '33070',
   VENDU_DB_NAME: 'vendu',
   VENDU_DB_USER: 'vendu',
-  VENDU_DB_PASSWORD: 'x',
-  VENDU_SESSION_SECRET: 'y',
+  VENDU_DB_PASSWORD: '4b7e1a90c2d6',
+  VENDU_SESSION_SECRET: '0123456789abcdef0123456789abcdef',
 };
 
 describe('the configuration', () => {
@@ -16,13 +16,28 @@ describe('the configuration', () => {
       isDemo: false,
       webRoot: null,
       signInsPerMinute: 20,
-      database: { host: '127.0.0.1', port: 33_070 },
+      database: { socketPath: null, host: '127.0.0.1', port: 33_070 },
     });
   });
 
   it.each(Object.keys(SMALLEST))('names %s when it is missing or empty', (name) => {
     expect(() => readConfiguration({ ...SMALLEST, [name]: '' })).toThrow(name);
     expect(() => readConfiguration({ ...SMALLEST, [name]: undefined })).toThrow(name);
+  });
+
+  it('takes a socket in place of host and port', () => {
+    const { VENDU_DB_PORT: _, ...rest } = SMALLEST;
+    expect(readConfiguration({ ...rest, VENDU_DB_SOCKET: '/run/db.sock' }).database.socketPath).toBe(
+      '/run/db.sock',
+    );
+  });
+
+  it.each([
+    ['VENDU_SESSION_SECRET', 'secret'],
+    ['VENDU_SESSION_SECRET', 'a'.repeat(64)],
+    ['VENDU_DB_PASSWORD', 'vendu'],
+  ])('does not start with a %s that can be guessed', (name, value) => {
+    expect(() => readConfiguration({ ...SMALLEST, [name]: value })).toThrow(`${name} can be guessed`);
   });
 
   it('refuses a port that is no number instead of guessing', () => {

@@ -1,7 +1,15 @@
 /** Settings read from the environment, once, checked. Names and defaults stand here and nowhere else. */
 export interface Configuration {
   port: number;
-  database: { host: string; port: number; name: string; user: string; password: string };
+  database: {
+    /** The database's socket on this machine; `null` where it is reached by host and port. */
+    socketPath: string | null;
+    host: string;
+    port: number;
+    name: string;
+    user: string;
+    password: string;
+  };
   sessionSecret: string;
   /** Demo mode offers the invented accounts on the sign-in page. */
   isDemo: boolean;
@@ -16,16 +24,18 @@ type Environment = Readonly<Record<string, string | undefined>>;
 
 /** @throws Error naming the variable that is missing or malformed; the server does not start half-configured */
 export function readConfiguration(environment: Environment): Configuration {
+  const socketPath = environment['VENDU_DB_SOCKET'] ?? null;
   return {
     port: wholeNumber(environment, 'VENDU_PORT', 4600),
     database: {
+      socketPath,
       host: environment['VENDU_DB_HOST'] ?? '127.0.0.1',
-      port: wholeNumber(environment, 'VENDU_DB_PORT'),
+      port: wholeNumber(environment, 'VENDU_DB_PORT', socketPath === null ? undefined : 0),
       name: required(environment, 'VENDU_DB_NAME'),
       user: required(environment, 'VENDU_DB_USER'),
-      password: required(environment, 'VENDU_DB_PASSWORD'),
+      password: secret(environment, 'VENDU_DB_PASSWORD', 12),
     },
-    sessionSecret: required(environment, 'VENDU_SESSION_SECRET'),
+    sessionSecret: secret(environment, 'VENDU_SESSION_SECRET', 32),
     isDemo: environment['VENDU_DEMO'] === '1',
     webRoot: environment['VENDU_WEB_ROOT'] ?? null,
     logLevel: environment['VENDU_LOG_LEVEL'] ?? 'info',
@@ -36,6 +46,19 @@ export function readConfiguration(environment: Environment): Configuration {
 function required(environment: Environment, name: string): string {
   const value = environment[name];
   if (value === undefined || value === '') throw new Error(`${name} is not set`);
+  return value;
+}
+
+/** A secret that can be guessed is none: too short, or of a handful of different characters. */
+const FEWEST_DIFFERENT = 8;
+
+function secret(environment: Environment, name: string, fewest: number): string {
+  const value = required(environment, name);
+  if (value.length < fewest || new Set(value).size < FEWEST_DIFFERENT) {
+    throw new Error(
+      `${name} can be guessed: it needs ${fewest} characters or more, ${FEWEST_DIFFERENT} of them different; try openssl rand -hex 32`,
+    );
+  }
   return value;
 }
 

@@ -1,4 +1,3 @@
-import { createConnection } from 'mariadb';
 import { randomUUID } from 'node:crypto';
 import { setTimeout as sleep } from 'node:timers/promises';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
@@ -6,6 +5,7 @@ import { EXERCISES, HANDS, runningTotalsG, simulatedScale, type Trace } from '@v
 import type { BrewView, LotView, PracticeView, Problem, RecipeView, RunningBrewView } from '@vendu/contract';
 import {
   brewOf,
+  connectTo,
   startRecipe,
   startTestApplication,
   storeBrew,
@@ -181,8 +181,7 @@ describe('a brew that is running', () => {
     const key = randomUUID();
     await app.barista.put(`/api/running-brews/${key}`).send(running(1)).expect(200);
     // A third hand on its row makes both wait, the storing first, so that they pass in the worst order.
-    const { name: database, ...access } = app.configuration.database;
-    const third = await createConnection({ ...access, database });
+    const third = await connectTo(app.configuration);
     await third.query('START TRANSACTION');
     await third.query('SELECT seq FROM running_brews WHERE client_key = ? FOR UPDATE', [key]);
     const storing = app.barista.put(`/api/brews/by-key/${key}`).send(brewOf(recipe)).expect(200).then();

@@ -1,13 +1,13 @@
-import { rmSync } from 'node:fs';
 import getPort from 'get-port';
 import { prepareDatabase, startServer, type ApplicationSettings } from '../application.js';
 import { build } from '../build.js';
 import { atEnd } from '../cleanup.js';
 import { ensureDebianPackages, MARIADB } from '../debian.js';
-import { ensureDatabase, startDatabase } from '../mariadb.js';
+import { ensureSchema } from '../databaseAccounts.js';
+import { removeProfile, startDatabase } from '../mariadb.js';
 import { profilePaths } from '../paths.js';
 import { step, Trouble } from '../report.js';
-import { endOrphanedServer, endRunning, findRunning, forgetRunning, noteRunning } from '../running.js';
+import { claim, endOrphanedServer, endRunning, findRunning, forgetRunning, noteRunning } from '../running.js';
 import { ensureSecrets } from '../secrets.js';
 
 /** Everything from a fresh checkout to a served application; runs until it is stopped. */
@@ -15,24 +15,22 @@ export async function demo({ port, reset }: { port: number; reset: boolean }): P
   const paths = profilePaths('demo');
   const url = `http://127.0.0.1:${port}`;
   const running = findRunning(paths);
-  if (running && !reset) {
-    console.log(`Vendu is running already at ${running.url}. ./vendu stop ends it.`);
-    return;
-  }
+  if (running && !reset) return sayRunning(running.url);
   if (running) await step('stopping the demo that runs', () => endRunning(paths));
   if (await endOrphanedServer(paths)) console.log('→ ended the server of a run that was killed');
   const free = await getPort({ port, host: '127.0.0.1' });
   if (free !== port) throw new Trouble(`Port ${port} is taken by another program; try --port ${port + 1}.`);
-  if (reset) rmSync(paths.folder, { recursive: true, force: true });
+  if (reset) removeProfile(paths);
+  const other = claim(paths, { url, serverPid: null });
+  if (other) return sayRunning(other.url);
+  atEnd(() => forgetRunning(paths));
 
   await ensureDebianPackages([MARIADB]);
   const secrets = ensureSecrets(paths.secrets);
   await build();
-  const database = await step('starting MariaDB on loopback', () =>
-    startDatabase(paths, secrets.databasePassword),
-  );
+  const database = await step('starting MariaDB', () => startDatabase(paths, secrets));
   atEnd(database.stop);
-  await ensureDatabase(database, 'vendu');
+  await ensureSchema(database, 'vendu');
   const settings: ApplicationSettings = {
     database,
     databaseName: 'vendu',
@@ -41,11 +39,14 @@ export async function demo({ port, reset }: { port: number; reset: boolean }): P
     isDemo: true,
     servesWeb: true,
   };
-  await prepareDatabase(settings);
+  await prepareDatabase(settings, paths);
   const server = await step('starting the server', () => startServer(settings, paths));
   atEnd(server.stop);
   noteRunning(paths, { url, serverPid: server.pid });
-  atEnd(() => forgetRunning(paths));
   console.log(`\nVendu is at ${url}. Ctrl-C stops it.`);
   await server.ended();
+}
+
+function sayRunning(url: string): void {
+  console.log(`Vendu is running, or being started, at ${url}. ./vendu stop ends it.`);
 }

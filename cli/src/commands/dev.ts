@@ -3,7 +3,8 @@ import getPort, { portNumbers } from 'get-port';
 import { environmentOf, prepareDatabase, type ApplicationSettings } from '../application.js';
 import { atEnd } from '../cleanup.js';
 import { ensureDebianPackages, MARIADB } from '../debian.js';
-import { ensureDatabase, startDatabase } from '../mariadb.js';
+import { ensureSchema } from '../databaseAccounts.js';
+import { startDatabase } from '../mariadb.js';
 import { profilePaths, ROOT } from '../paths.js';
 import { step } from '../report.js';
 import { ensureSecrets } from '../secrets.js';
@@ -15,11 +16,9 @@ export async function dev({ port }: { port: number }): Promise<void> {
   const secrets = ensureSecrets(paths.secrets);
   const local = { cwd: ROOT, preferLocal: true, stdio: 'inherit', reject: false } as const;
   await step('compiling', () => execa('tsc', ['-b'], local));
-  const database = await step('starting MariaDB on loopback', () =>
-    startDatabase(paths, secrets.databasePassword),
-  );
+  const database = await step('starting MariaDB', () => startDatabase(paths, secrets));
   atEnd(database.stop);
-  await ensureDatabase(database, 'vendu');
+  await ensureSchema(database, 'vendu');
   const apiPort = await getPort({ port: portNumbers(port + 1, port + 50), host: '127.0.0.1' });
   const settings: ApplicationSettings = {
     database,
@@ -29,7 +28,7 @@ export async function dev({ port }: { port: number }): Promise<void> {
     isDemo: true,
     servesWeb: false,
   };
-  await prepareDatabase(settings);
+  await prepareDatabase(settings, paths);
   const env = environmentOf(settings);
   const watchers = [
     execa('tsc', ['-b', '--watch', '--preserveWatchOutput'], local),

@@ -1,10 +1,10 @@
-import { rmSync } from 'node:fs';
 import getPort, { portNumbers } from 'get-port';
 import { prepareDatabase, type ApplicationSettings } from '../application.js';
 import { build } from '../build.js';
 import { ensureDebianPackages, MARIADB } from '../debian.js';
 import { killTest } from '../killTest/killTest.js';
-import { recreateDatabase, startDatabase } from '../mariadb.js';
+import { recreateSchema } from '../databaseAccounts.js';
+import { removeProfile, startDatabase } from '../mariadb.js';
 import { profilePaths } from '../paths.js';
 import { step } from '../report.js';
 import { ensureSecrets } from '../secrets.js';
@@ -17,12 +17,10 @@ const SAID_EVERY = 10;
 export async function kill({ kills }: { kills: number }): Promise<void> {
   const paths = profilePaths('kill');
   await ensureDebianPackages([MARIADB]);
-  rmSync(paths.folder, { recursive: true, force: true });
+  removeProfile(paths);
   const secrets = ensureSecrets(paths.secrets);
   await build();
-  const database = await step('starting MariaDB for the kills', () =>
-    startDatabase(paths, secrets.databasePassword),
-  );
+  const database = await step('starting MariaDB for the kills', () => startDatabase(paths, secrets));
   const settings: ApplicationSettings = {
     database,
     databaseName: 'vendu_kill',
@@ -31,12 +29,13 @@ export async function kill({ kills }: { kills: number }): Promise<void> {
     isDemo: true,
     servesWeb: false,
   };
-  await recreateDatabase(database, settings.databaseName);
-  await prepareDatabase(settings);
+  await recreateSchema(database, settings.databaseName);
+  await prepareDatabase(settings, paths);
   const report = await step(`${kills} kills at random moments`, () =>
     killTest({
       kills,
       settings,
+      secrets,
       paths,
       account: ACCOUNT,
       onKill: (count) => {

@@ -7,10 +7,11 @@ import type { Suite } from '../arguments.js';
 import { build } from '../build.js';
 import { atEnd } from '../cleanup.js';
 import { CHROMIUM, ensureDebianPackages, MARIADB } from '../debian.js';
-import { recreateDatabase, startDatabase, type Database } from '../mariadb.js';
+import { openSchemas, recreateSchema } from '../databaseAccounts.js';
+import { startDatabase, type Database } from '../mariadb.js';
 import { profilePaths, ROOT } from '../paths.js';
 import { step, Trouble } from '../report.js';
-import { findRunning, forgetRunning, noteRunning } from '../running.js';
+import { claim, forgetRunning } from '../running.js';
 import { ensureSecrets, type Secrets } from '../secrets.js';
 import { addTallies, closingLine, NOTHING, playwrightTally, vitestTally, type Tally } from '../tally.js';
 
@@ -45,9 +46,10 @@ const REPORTS = join(paths.folder, 'reports');
 
 /** Runs the suites named and prints one closing line over all of them. */
 export async function test({ suites }: { suites: readonly Suite[] }): Promise<void> {
-  if (findRunning(paths)) throw new Trouble('The tests are running already in this checkout.');
+  if (claim(paths, { url: '', serverPid: null })) {
+    throw new Trouble('The tests are running already in this checkout.');
+  }
   mkdirSync(REPORTS, { recursive: true });
-  noteRunning(paths, { url: '', serverPid: null });
   atEnd(() => forgetRunning(paths));
   await ensureDebianPackages([MARIADB, CHROMIUM]);
   await build();
@@ -63,7 +65,10 @@ const RUNNERS: Record<Suite, () => Promise<Tally>> = {
   checks: runChecks,
   unit: () => runVitest('unit', {}),
   integration: () =>
-    withDatabase((database, secrets) => runVitest('integration', integrationEnvironment(database, secrets))),
+    withDatabase(async (database, secrets) => {
+      await openSchemas(database, 'vendu_it_');
+      return runVitest('integration', integrationEnvironment(database, secrets));
+    }),
   e2e: () => withDatabase(runPlaywright),
 };
 
@@ -103,9 +108,7 @@ async function runVitest(project: string, env: Record<string, string>): Promise<
 
 async function withDatabase(run: (database: Database, secrets: Secrets) => Promise<Tally>): Promise<Tally> {
   const secrets = ensureSecrets(paths.secrets);
-  const database = await step('starting MariaDB for the tests', () =>
-    startDatabase(paths, secrets.databasePassword),
-  );
+  const database = await step('starting MariaDB for the tests', () => startDatabase(paths, secrets));
   atEnd(database.stop);
   try {
     return await run(database, secrets);
@@ -115,11 +118,11 @@ async function withDatabase(run: (database: Database, secrets: Secrets) => Promi
 }
 
 function integrationEnvironment(
-  { port, user, password }: Database,
+  { socket, user, password }: Database,
   { sessionSecret }: Secrets,
 ): Record<string, string> {
   return {
-    VENDU_DB_PORT: String(port),
+    VENDU_DB_SOCKET: socket,
     VENDU_DB_USER: user,
     VENDU_DB_PASSWORD: password,
     VENDU_SESSION_SECRET: sessionSecret,
@@ -139,8 +142,8 @@ async function runPlaywright(database: Database, secrets: Secrets): Promise<Tall
     servesWeb: true,
     extraEnv: { VENDU_SIGN_INS_PER_MINUTE: '1000' },
   };
-  await recreateDatabase(database, settings.databaseName);
-  await prepareDatabase(settings);
+  await recreateSchema(database, settings.databaseName);
+  await prepareDatabase(settings, paths);
   const server = await step('starting the server for the tests', () => startServer(settings, paths));
   atEnd(server.stop);
   try {

@@ -4,6 +4,7 @@ import { startServer, type ApplicationSettings, type Server } from '../applicati
 import { startDatabase, type Database } from '../mariadb.js';
 import type { ProfilePaths } from '../paths.js';
 import { Trouble } from '../report.js';
+import type { Secrets } from '../secrets.js';
 import { ask, brewUntil, MARKS, type DeviceBrew, type Ground } from './device.js';
 
 export interface KillReport {
@@ -19,6 +20,7 @@ export interface KillReport {
 interface KillTest {
   kills: number;
   settings: ApplicationSettings;
+  secrets: Secrets;
   paths: ProfilePaths;
   account: { email: string; password: string };
   onKill?: (count: number) => void;
@@ -31,7 +33,7 @@ const QUIET_MS = { least: 50, most: 900 };
  * Kills server or database, without warning and in the middle of whatever they do, while a device brews; starts
  * again what was killed; and counts afterwards what is missing or twice in the database. Ends both at the end.
  */
-export async function killTest({ kills, settings, paths, account, onKill }: KillTest): Promise<KillReport> {
+export async function killTest({ kills, settings, secrets, paths, account, onKill }: KillTest): Promise<KillReport> {
   let database = settings.database;
   let server = await startServer(settings, paths);
   const brews: DeviceBrew[] = [];
@@ -48,7 +50,7 @@ export async function killTest({ kills, settings, paths, account, onKill }: Kill
         server = await killServer(server, settings, paths);
       } else {
         report.databaseKills += 1;
-        database = await killDatabase(database, paths);
+        database = await killDatabase(database, paths, secrets);
       }
       marksLost += await lostMarks(ground, brews);
       onKill?.(kill + 1);
@@ -71,10 +73,10 @@ async function killServer(
   return startServer(settings, paths);
 }
 
-/** The same port again: the server goes on looking for its database there. */
-async function killDatabase(database: Database, paths: ProfilePaths): Promise<Database> {
+/** The same socket again: the server goes on looking for its database there. */
+async function killDatabase(database: Database, paths: ProfilePaths, secrets: Secrets): Promise<Database> {
   await database.kill();
-  return startDatabase(paths, database.password, database.port);
+  return startDatabase(paths, secrets);
 }
 
 async function signIn(port: number, account: KillTest['account']): Promise<Ground> {
@@ -127,13 +129,12 @@ async function runningBrews(ground: Ground): Promise<{ key: string; state: strin
 }
 
 async function counted(
-  { port, user, password }: Database,
+  { socket, user, password }: Database,
   databaseName: string,
   brews: readonly DeviceBrew[],
 ): Promise<Pick<KillReport, 'brewsBegun' | 'brewsLost' | 'brewsDoubled' | 'marksAcknowledged'>> {
   const connection = await createConnection({
-    host: '127.0.0.1',
-    port,
+    socketPath: socket,
     user,
     password,
     database: databaseName,

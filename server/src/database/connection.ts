@@ -7,6 +7,7 @@ export function connect({ database }: Pick<Configuration, 'database'>, models: M
     dialect: 'mariadb',
     host: database.host,
     port: database.port,
+    ...(database.socketPath === null ? {} : { dialectOptions: { socketPath: database.socketPath } }),
     database: database.name,
     username: database.user,
     password: database.password,

@@ -1,6 +1,6 @@
 import 'reflect-metadata';
 import type { NestExpressApplication } from '@nestjs/platform-express';
-import { createConnection } from 'mariadb';
+import { createConnection, type Connection } from 'mariadb';
 import { randomBytes, randomUUID } from 'node:crypto';
 import request from 'supertest';
 import type TestAgent from 'supertest/lib/agent.js';
@@ -79,15 +79,21 @@ async function agentsOf(app: NestExpressApplication) {
   };
 }
 
-async function administer({ database }: Configuration, statement: string): Promise<void> {
-  const connection = await createConnection({
-    host: database.host,
-    port: database.port,
-    user: database.user,
-    password: database.password,
-  });
+async function administer(configuration: Configuration, statement: string): Promise<void> {
+  const connection = await connectTo(configuration, '');
   await connection.query(statement);
   await connection.end();
+}
+
+/** A connection of the test's own, past the application. */
+export function connectTo({ database }: Configuration, name = database.name): Promise<Connection> {
+  const { socketPath, host, port, user, password } = database;
+  return createConnection({
+    ...(socketPath === null ? { host, port } : { socketPath }),
+    user,
+    password,
+    ...(name === '' ? {} : { database: name }),
+  });
 }
 
 /** The smallest lot that can be taken in. */
