@@ -58,7 +58,10 @@ async function open(connection: Connection, user: string, name: string): Promise
   await connection.query(`GRANT ALL ON \`${name.replaceAll('_', '\\_')}\`.* TO ?@localhost`, [user]);
 }
 
-async function asRoot({ socket, rootPassword }: Database, work: (connection: Connection) => Promise<unknown>) {
+async function asRoot(
+  { socket, rootPassword }: Database,
+  work: (connection: Connection) => Promise<unknown>,
+) {
   const connection = await firstThatOpens(socket, [rootPassword]);
   try {
     await work(connection);

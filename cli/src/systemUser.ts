@@ -24,7 +24,9 @@ export function systemUser(name: string): SystemUser {
     .find((each) => each.startsWith(`${name}:`));
   const [, , uid, gid] = line?.split(':') ?? [];
   if (uid === undefined || gid === undefined) {
-    throw new Trouble(`There is no system user “${name}”, whom the database runs as. Start Vendu as another user than root.`);
+    throw new Trouble(
+      `There is no system user “${name}”, whom the database runs as. Start Vendu as another user than root.`,
+    );
   }
   return { name, uid: Number(uid), gid: Number(gid) };
 }

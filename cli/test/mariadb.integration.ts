@@ -181,9 +181,9 @@ describe('its doors', () => {
     await asRoot(`ALTER USER root@localhost IDENTIFIED BY '${secrets.databasePassword}'`);
     await database?.stop();
     const running = await start();
-    expect(await asRoot('SELECT COUNT(*) AS count FROM mysql.user WHERE host <> "localhost" AND user <> "PUBLIC"')).toEqual([
-      { count: 0 },
-    ]);
+    expect(
+      await asRoot('SELECT COUNT(*) AS count FROM mysql.user WHERE host <> "localhost" AND user <> "PUBLIC"'),
+    ).toEqual([{ count: 0 }]);
     expect(await asApplication(running, 'SHOW TABLES IN kept')).toEqual([]);
   });
 });

@@ -1,6 +1,7 @@
 import 'reflect-metadata';
 
 export * from './problem.js';
+export * from './requestKey.js';
 export * from './validation/checkDto.js';
 export type { Choice, NumberRange, TextLength } from './validation/decorators.js';
 export * from './validation/fieldError.js';

@@ -15,6 +15,7 @@ export interface Problem {
 export const PROBLEM_KINDS = [
   'invalid-input',
   'not-json',
+  'not-readable',
   'too-large',
   'not-signed-in',
   'wrong-sign-in',
@@ -23,7 +24,9 @@ export const PROBLEM_KINDS = [
   'stale',
   'conflict',
   'too-many-requests',
+  'busy',
   'unavailable',
+  'unknown-outcome',
   'defect',
 ] as const;
 export type ProblemKind = (typeof PROBLEM_KINDS)[number];

@@ -263,6 +263,9 @@ export {
   type SimulatedBed,
   type SimulatedBrewer,
 } from './instruments/simulatedBrewer.js';
+export { storableTrace } from './instruments/storableTrace.js';
+export { cutTo, wellFormed } from './text/wellFormed.js';
+export { RECORD, storableRecord } from './bench/storableRecord.js';
 export { simulatedRefractometer } from './instruments/simulatedRefractometer.js';
 export { simulatedThermometer } from './instruments/simulatedThermometer.js';
 export { SCALE_BENCHES, simulatedScale, type ScaleBench } from './instruments/simulatedScale.js';

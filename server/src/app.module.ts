@@ -1,5 +1,6 @@
 import { Module, RequestMethod, type DynamicModule } from '@nestjs/common';
 import { LoggerModule } from 'nestjs-pino';
+import { CareModule } from './care/care.module.js';
 import { BrewsModule } from './brews/brews.module.js';
 import type { Configuration } from './configuration.js';
 import { CONFIGURATION } from './configuration.token.js';
@@ -12,6 +13,7 @@ import { PublicationsModule } from './publications/publications.module.js';
 import { RecipesModule } from './recipes/recipes.module.js';
 import { RunningBrewsModule } from './running-brews/running-brews.module.js';
 import { InstrumentFeedsModule } from './instrument-feeds/instrument-feeds.module.js';
+import { WritingModule } from './writing/writing.module.js';
 import { SessionModule } from './session/session.module.js';
 
 @Module({})
@@ -40,6 +42,7 @@ export class AppModule {
           forRoutes: [{ path: '{*splat}', method: RequestMethod.ALL }],
         }),
         DatabaseModule.on(configuration),
+        WritingModule,
         SessionModule,
         HealthModule,
         KitModule,
@@ -50,6 +53,7 @@ export class AppModule {
         RunningBrewsModule,
         InstrumentFeedsModule,
         PublicationsModule,
+        CareModule,
       ],
     };
   }

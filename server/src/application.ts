@@ -2,19 +2,22 @@ import 'reflect-metadata';
 import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import compression from 'compression';
+import express from 'express';
 import helmet from 'helmet';
 import { Logger } from 'nestjs-pino';
 import { AppModule } from './app.module.js';
 import type { Configuration } from './configuration.js';
 import { serveOpenApi } from './openapi/openapi.js';
+import { readJson } from './input/read-body.js';
 import { inputPipe } from './problem/input.pipe.js';
 import { ProblemFilter } from './problem/problem.filter.js';
 import { requestIdMiddleware } from './request-id.middleware.js';
+import { originMiddleware } from './session/origin.middleware.js';
 import { sessionMiddleware } from './session/session.middleware.js';
 import { siteMiddleware } from './site/site.middleware.js';
 
-/** Largest request body; the filter's message for 413 names the same figure. */
-const BODY_LIMIT = '1mb';
+/** A hundred lines of the longest. */
+const FEED_LIMIT = '24kb';
 
 const SECURITY_HEADERS = {
   contentSecurityPolicy: {
@@ -41,10 +44,15 @@ export async function createApplication(configuration: Configuration): Promise<N
   app.use(requestIdMiddleware);
   app.use(helmet(SECURITY_HEADERS));
   app.use(compression());
-  app.use(sessionMiddleware({ secret: configuration.sessionSecret }));
-  app.useBodyParser('json', { limit: BODY_LIMIT });
-  app.useBodyParser('text', { limit: BODY_LIMIT, type: ['text/plain', 'application/x-ndjson'] });
+  // The page before the session: a database that is down must not keep the application from opening.
   if (configuration.webRoot !== null) app.use(siteMiddleware(configuration.webRoot));
+  app.use('/api', originMiddleware);
+  app.use('/api', sessionMiddleware({ secret: configuration.sessionSecret }));
+  app.use('/api', readJson);
+  app.use(
+    '/api/instrument-feeds',
+    express.text({ limit: FEED_LIMIT, type: ['text/plain', 'application/x-ndjson'] }),
+  );
   app.setGlobalPrefix('api');
   app.useGlobalPipes(inputPipe());
   app.useGlobalFilters(new ProblemFilter());

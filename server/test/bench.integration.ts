@@ -1,6 +1,10 @@
 import { randomUUID } from 'node:crypto';
+import request from 'supertest';
+import { DEMO_ACCOUNTS } from '../src/demo/accounts.js';
 import { setTimeout as sleep } from 'node:timers/promises';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { subDays } from 'date-fns';
+import { RunningBrewModel } from '../src/running-brews/running-brew.model.js';
 import { EXERCISES, HANDS, runningTotalsG, simulatedScale, type Trace } from '@vendu/core';
 import type { BrewView, LotView, PracticeView, Problem, RecipeView, RunningBrewView } from '@vendu/contract';
 import {
@@ -67,22 +71,45 @@ describe('a brew off the bench', () => {
     expect(gramsLeftG).toBe(500 - (recipe.versions[0]?.plan.doseG ?? 0));
   });
 
-  it('is refused whole when a sample of its trace cannot be', async () => {
-    const key = randomUUID();
-    const trace = { atMs: [0, 100, 90], massG: [0, 1, 2] };
-    const response = await app.barista
-      .put(`/api/brews/by-key/${key}`)
-      .send(brewOf(recipe, { trace }))
-      .expect(422);
-    expect(problemOf(response).errors[0]?.message).toContain('sample 2');
-    const odd = await app.barista
-      .put(`/api/brews/by-key/${key}`)
-      .send(brewOf(recipe, { trace: { atMs: [0, 100], massG: [0, 'x'] } }))
-      .expect(422);
-    expect(problemOf(odd).errors[0]?.field).toBe('trace.massG.1');
-    const stored = await app.barista.put(`/api/brews/by-key/${key}`).send(brewOf(recipe)).expect(200);
-    expect((stored.body as BrewView).hasTrace).toBe(false);
+  it('is never refused for its curve: what of it cannot be is left out', async () => {
+    const storedTrace = async (trace: object) => {
+      const sent = brewOf(recipe, { trace });
+      const { id } = (await app.barista.put(`/api/brews/by-key/${randomUUID()}`).send(sent).expect(200))
+        .body as BrewView;
+      return ((await app.barista.get(`/api/brews/${id}/trace`)).body as { trace: Trace | null }).trace;
+    };
+    expect(await storedTrace({ atMs: [0, 100, 90, 200], massG: [0, 1, 2, 3] })).toEqual({
+      atMs: [0, 100, 200],
+      massG: [0, 1, 3],
+    });
+    expect(await storedTrace({ atMs: [0, 100], massG: [0, 'x'] })).toEqual({ atMs: [0], massG: [0] });
+    expect(await storedTrace({ atMs: ['x'], massG: [] })).toBeNull();
+    // A scale at 80 Hz that was left on for more than an hour.
+    const long = Array.from({ length: 60_000 }, (_, index) => index * 62.5);
+    const kept = await storedTrace({ atMs: long, massG: long.map((_, index) => index % 100) });
+    expect(kept?.atMs.length).toBeLessThanOrEqual(36_000);
+    expect(kept?.atMs.at(-1)).toBe(3_600_000);
   });
+
+  it('is stored with a note that was cut inside a character, and by a clock that is decades off', async () => {
+    const sent = brewOf(recipe, { note: 'sour \ud83c', startedAt: '2044-05-05T05:05:05.000Z' });
+    const brew = (await app.barista.put(`/api/brews/by-key/${randomUUID()}`).send(sent).expect(200))
+      .body as BrewView;
+    expect(brew.note).toBe('sour \ufffd');
+    expect(Math.abs(Date.parse(brew.startedAt) - Date.now())).toBeLessThan(3_600_000);
+    expect(brew.events).toEqual([
+      { kind: 'clock-off', atS: 0, figure: null, text: '2044-05-05T05:05:05.000Z' },
+    ]);
+  });
+
+  it.each(['2026-W05-1', '2026-034', '2026-02-01', '20260201T093000Z', '2026-02-30T10:00:00Z'])(
+    'names the start that is no moment: %s',
+    async (startedAt) => {
+      const sent = brewOf(recipe, { startedAt });
+      const response = await app.barista.put(`/api/brews/by-key/${randomUUID()}`).send(sent).expect(422);
+      expect(problemOf(response).errors).toMatchObject([{ field: 'startedAt' }]);
+    },
+  );
 
   it('has a misread time mended, with what was first marked kept', async () => {
     const brew = await storeBrew(app.barista, recipe);
@@ -162,11 +189,51 @@ describe('a brew that is running', () => {
     // A page that hears no scale tells of a mark, and takes no curve away.
     await keep(running(4)).expect(200);
     expect(await traceOf()).toEqual(trace);
-    const refused = await keep({ ...running(5), trace: { atMs: [0, 0], massG: [0, 1] } }).expect(422);
-    expect(problemOf(refused).errors[0]?.message).toContain('sample 1');
-    expect(await traceOf()).toEqual(trace);
     await app.barista.get(`/api/running-brews/${randomUUID()}/trace`).expect(404);
     await app.visitor.get(`/api/running-brews/${key}/trace`).expect(401);
+  });
+
+  it('is its device’s: another one is told, and has it once it says that it takes it over', async () => {
+    const key = randomUUID();
+    const [first, second] = [randomUUID(), randomUUID()];
+    const keep = (agent: TestApplication['barista'], body: object) =>
+      agent.put(`/api/running-brews/${key}`).send(body);
+    const clear = (agent: TestApplication['barista'], device: string) =>
+      agent.delete(`/api/running-brews/${key}`).query({ device });
+    const kept = async () => (await all()).find((each) => each.key === key);
+    await keep(app.barista, { ...running(2), device: first }).expect(200);
+    const over = await keep(app.secondBarista, { ...running(7, 'other'), device: second }).expect(409);
+    expect(problemOf(over)).toMatchObject({
+      type: '/problems/stale',
+      detail: 'Tamsin Ekelund goes on with this brew on another bench.',
+    });
+    expect(problemOf(await clear(app.secondBarista, second).expect(409)).detail).toContain('Tamsin Ekelund');
+    expect(await kept()).toMatchObject({ seq: 2, state: 'marks 2', by: 'Tamsin Ekelund' });
+
+    const taken = { ...running(3, 'taken'), device: second, takesOver: true };
+    await keep(app.secondBarista, taken).expect(200);
+    expect(await kept()).toMatchObject({ seq: 3, state: 'taken', by: 'Joss Pellwater' });
+    await keep(app.barista, { ...running(9), device: first }).expect(409);
+    await clear(app.barista, first).expect(409);
+    await clear(app.secondBarista, second).expect(204);
+    expect(await kept()).toBeUndefined();
+  });
+
+  it('is not shown for ever where nobody goes on with it, and forgotten after two weeks', async () => {
+    const [yesterday, weeksAgo] = [randomUUID(), randomUUID()];
+    for (const key of [yesterday, weeksAgo]) {
+      await app.barista.put(`/api/running-brews/${key}`).send(running(1)).expect(200);
+    }
+    const age = (key: string, days: number) =>
+      RunningBrewModel.sequelize?.query('UPDATE running_brews SET updated_at = :at WHERE client_key = :key', {
+        replacements: { key, at: subDays(new Date(), days) },
+      });
+    await age(yesterday, 1.5);
+    await age(weeksAgo, 15);
+    expect((await all()).filter(({ key }) => key === yesterday || key === weeksAgo)).toEqual([]);
+    await app.restart();
+    await app.barista.get(`/api/running-brews/${yesterday}/trace`).expect(200);
+    await app.barista.get(`/api/running-brews/${weeksAgo}/trace`).expect(404);
   });
 
   it('is gone once it is stored, and a late change does not bring it back', async () => {
@@ -252,8 +319,41 @@ describe('the feed of do-it-yourself instruments', () => {
     expect(heard).toContain('data: {"kettleC":93.5}');
     expect(heard).toContain('data: {"tdsPercent":1.34,"sampleC":22}');
     expect(problemOf(await post('12.3\nready')).errors).toMatchObject([{ field: 'line.2' }]);
+    // More than any instrument sends: too long, too many lines, too often.
+    await post('12.3\n'.repeat(8000)).expect(413);
+    await post('1\n'.repeat(101)).expect(413);
+    const flood = [await post('1\n'.repeat(100)), await post('1\n'.repeat(100)), await post('1\n'.repeat(100))];
+    expect(flood.map(({ status }) => status)).toContain(429);
+    expect(flood.find(({ status }) => status === 429)?.headers['retry-after']).toBe('2');
     leaving.abort();
     await expect.poll(async () => (await post('12.3')).status).toBe(404);
+  });
+
+  it('lets no more listen than have a use for it', async () => {
+    const key = randomUUID();
+    const leaving = new AbortController();
+    const listen = async () =>
+      (
+        await fetch(`${app.url}/api/instrument-feeds/${key}`, {
+          headers: { cookie: cookieOf(app.barista) },
+          signal: leaving.signal,
+        })
+      ).status;
+    const statuses = [];
+    for (let count = 0; count < 5; count++) statuses.push(await listen());
+    expect(statuses).toEqual([200, 200, 200, 200, 429]);
+    leaving.abort();
+  });
+
+  it('ends for who listens when he signs out', async () => {
+    const agent = request.agent(app.url);
+    const { email, password } = DEMO_ACCOUNTS[1]!;
+    const { headers } = await agent.post('/api/session').send({ email, password }).expect(200);
+    const cookie = String(headers['set-cookie']).split(';')[0] ?? '';
+    const listening = await fetch(`${app.url}/api/instrument-feeds/${randomUUID()}`, { headers: { cookie } });
+    await agent.delete('/api/session').expect(200);
+    // The answer comes to its end, which without a sign-out it never does.
+    expect(await listening.text()).toBe('');
   });
 
   it('lets nobody listen without a session', async () => {

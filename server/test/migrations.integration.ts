@@ -1,28 +1,25 @@
 import { randomBytes } from 'node:crypto';
 import { QueryTypes } from 'sequelize';
-import { Sequelize } from 'sequelize-typescript';
+import type { Sequelize } from 'sequelize-typescript';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { bringUpToDate } from '../src/bring-up-to-date.js';
 import { readConfiguration } from '../src/configuration.js';
 import { connect } from '../src/database/connection.js';
 import { MIGRATIONS } from '../src/database/migrations/index.js';
 import { MODELS } from '../src/database/models.js';
+import { administer } from './support/application.js';
 
 const name = `vendu_it_${randomBytes(5).toString('hex')}`;
 const configuration = readConfiguration({ ...process.env, VENDU_DB_NAME: name, VENDU_LOG_LEVEL: 'silent' });
 let sequelize: Sequelize;
-let without: Sequelize;
 
 beforeAll(async () => {
-  const { host, port, user, password } = configuration.database;
-  without = new Sequelize({ dialect: 'mariadb', host, port, username: user, password, logging: false });
-  await without.query(`CREATE DATABASE ${name}`);
+  await administer(configuration, `CREATE DATABASE ${name}`);
   sequelize = connect(configuration, MODELS);
 });
 afterAll(async () => {
   await sequelize.close();
-  await without.query(`DROP DATABASE ${name}`);
-  await without.close();
+  await administer(configuration, `DROP DATABASE ${name}`);
 });
 
 const rowsOf = (statement: string) =>

@@ -33,7 +33,14 @@ const QUIET_MS = { least: 50, most: 900 };
  * Kills server or database, without warning and in the middle of whatever they do, while a device brews; starts
  * again what was killed; and counts afterwards what is missing or twice in the database. Ends both at the end.
  */
-export async function killTest({ kills, settings, secrets, paths, account, onKill }: KillTest): Promise<KillReport> {
+export async function killTest({
+  kills,
+  settings,
+  secrets,
+  paths,
+  account,
+  onKill,
+}: KillTest): Promise<KillReport> {
   let database = settings.database;
   let server = await startServer(settings, paths);
   const brews: DeviceBrew[] = [];

@@ -1,6 +1,6 @@
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, IsArray, IsBoolean, ValidateIf, ValidateNested } from 'class-validator';
-import { BENCH_EVENTS, type BenchEvent, type BenchEventKind, type Trace } from '@vendu/core';
+import { ArrayMaxSize, IsArray, IsBoolean, IsUUID, ValidateIf, ValidateNested } from 'class-validator';
+import { BENCH_EVENTS, RECORD, type BenchEvent, type BenchEventKind, type Trace } from '@vendu/core';
 import { NumberBetween, OneOf, TextUpTo } from '../validation/decorators.js';
 
 const isGiven = (_: object, value: unknown) => value !== null && value !== undefined;
@@ -9,25 +9,31 @@ export class BenchEventDto implements BenchEvent {
   @OneOf({ label: 'What happened', values: BENCH_EVENTS })
   kind!: BenchEventKind;
 
-  @NumberBetween({ label: 'Time', unit: 's', min: 0, max: 7200 })
+  @NumberBetween({ label: 'Time', unit: 's', min: 0, max: RECORD.longestS })
   atS!: number;
 
   @ValidateIf(isGiven)
-  @NumberBetween({ label: 'Figure', unit: '', min: -5000, max: 5000 })
+  @NumberBetween({
+    label: 'Figure',
+    unit: '',
+    min: -RECORD.largestFigure,
+    max: RECORD.largestFigure,
+  })
   figure: number | null = null;
 
-  @TextUpTo({ label: 'Words', max: 300 })
+  @TextUpTo({ label: 'Words', max: RECORD.longestWords })
   text: string = '';
 }
 
-/** Readings of the scale during a brew. Its samples are checked by core, which names the one that is wrong. */
+/**
+ * Readings of the scale during a brew. Its samples are checked by core: a brew keeps those that can be, practice names
+ * the one that is wrong.
+ */
 export class TraceDto implements Trace {
   @IsArray({ message: 'Times of the trace must be a list.' })
-  @ArrayMaxSize(36_000, { message: 'A trace takes at most 36,000 samples.' })
   atMs!: number[];
 
   @IsArray({ message: 'Masses of the trace must be a list.' })
-  @ArrayMaxSize(36_000, { message: 'A trace takes at most 36,000 samples.' })
   massG!: number[];
 }
 
@@ -65,6 +71,28 @@ export class RunningBrewDto {
   @ValidateNested()
   @Type(() => TraceDto)
   trace: TraceDto | null = null;
+
+  /** Which device has the brew on its bench; another one is told, and may go on with it. */
+  @ValidateIf(isGiven)
+  @IsUUID('4', { message: 'The device is a UUID.' })
+  device: string | null = null;
+
+  /** The brew was another device's and is this one's from now on. */
+  @IsBoolean({ message: 'Takes over must be yes or no.' })
+  takesOver: boolean = false;
+}
+
+/** Which device clears a running brew off its bench. */
+export class ClearRunningQueryDto {
+  @ValidateIf(isGiven)
+  @IsUUID('4', { message: 'The device is a UUID.' })
+  device: string | null = null;
+}
+
+/** The secret of a feed, which the bench makes and the instrument is told. */
+export class FeedKeyParam {
+  @IsUUID('4', { message: 'The key of a feed is a UUID.' })
+  key!: string;
 }
 
 export interface RunningBrewView {

@@ -1,15 +1,8 @@
 import { Type } from 'class-transformer';
-import {
-  ArrayMaxSize,
-  IsArray,
-  IsBoolean,
-  IsISO8601,
-  IsUUID,
-  ValidateIf,
-  ValidateNested,
-} from 'class-validator';
+import { ArrayMaxSize, IsArray, IsBoolean, IsUUID, ValidateIf, ValidateNested } from 'class-validator';
 import {
   READING_SOURCES,
+  RECORD,
   VERDICTS,
   type BenchEvent,
   type BrewPlan,
@@ -21,24 +14,22 @@ import {
   type Verdict,
 } from '@vendu/core';
 import { BenchEventDto, TraceDto, type BrewKitNames, type FractionDto } from './bench.js';
-import { NumberBetween, OneOf, TextUpTo } from '../validation/decorators.js';
+import { Moment, NumberBetween, OneOf, TextUpTo } from '../validation/decorators.js';
 
 const isGiven = (_: object, value: unknown) => value !== null && value !== undefined;
-const MOST_STEPS = 40;
-const MOST_EVENTS = 200;
 
 export class StepDoneDto implements StepDone {
-  @NumberBetween({ label: 'Step', unit: '', min: 0, max: MOST_STEPS, whole: true })
+  @NumberBetween({ label: 'Step', unit: '', min: 0, max: RECORD.mostSteps, whole: true })
   stepIndex!: number;
 
-  @NumberBetween({ label: 'Time', unit: 's', min: 0, max: 7200 })
+  @NumberBetween({ label: 'Time', unit: 's', min: 0, max: RECORD.longestS })
   atS!: number;
 
   @IsBoolean({ message: 'Skipped must be yes or no.' })
   skipped!: boolean;
 
   @ValidateIf(isGiven)
-  @NumberBetween({ label: 'Total on the scale', unit: 'g', min: 0, max: 5000 })
+  @NumberBetween({ label: 'Total on the scale', unit: 'g', min: 0, max: RECORD.heaviestG })
   totalG: number | null = null;
 }
 
@@ -50,11 +41,12 @@ export class PutBrewDto {
   @NumberBetween({ label: 'Roast batch', unit: '', min: 1, max: 2_147_483_647, whole: true })
   roastBatchId!: number;
 
-  @IsISO8601({ strict: true }, { message: 'Start must be a moment, as 2026-11-20T09:30:00Z.' })
+  /** By the device's clock, which may be off: a moment that cannot be is told in the record and set right. */
+  @Moment({ label: 'Start' })
   startedAt!: string;
 
   @IsArray({ message: 'Steps must be a list.' })
-  @ArrayMaxSize(MOST_STEPS, { message: `A brew takes at most ${MOST_STEPS} steps.` })
+  @ArrayMaxSize(RECORD.mostSteps, { message: `A brew takes at most ${RECORD.mostSteps} steps.` })
   @ValidateNested({ each: true })
   @Type(() => StepDoneDto)
   steps!: StepDoneDto[];
@@ -66,20 +58,20 @@ export class PutBrewDto {
   trace: TraceDto | null = null;
 
   @IsArray({ message: 'What happened must be a list.' })
-  @ArrayMaxSize(MOST_EVENTS, { message: `A brew takes at most ${MOST_EVENTS} events.` })
+  @ArrayMaxSize(RECORD.mostEvents, { message: `A brew takes at most ${RECORD.mostEvents} events.` })
   @ValidateNested({ each: true })
   @Type(() => BenchEventDto)
   events: BenchEventDto[] = [];
 
   /** The scale that was read; empty where there was none. */
-  @TextUpTo({ label: 'Scale', max: 120 })
+  @TextUpTo({ label: 'Scale', max: RECORD.longestScaleName })
   scale: string = '';
 
   /** The scale was a stand-in. */
   @IsBoolean({ message: 'Simulated must be yes or no.' })
   isSimulated: boolean = false;
 
-  @TextUpTo({ label: 'Notes', max: 2000 })
+  @TextUpTo({ label: 'Notes', max: RECORD.longestNote })
   note: string = '';
 }
 

@@ -90,10 +90,6 @@ export class LotFactsDto {
   @ArrayUnique({ message: 'A sign can be there once.' })
   @IsIn(LOT_SIGNS, { each: true, message: `Signs must be among: ${LOT_SIGNS.join(', ')}.` })
   signs: LotSign[] = [];
-
-  @ValidateIf(isGiven)
-  @NumberBetween({ label: 'Stock', unit: 'g', min: 0, max: 1_000_000 })
-  stockG: number | null = null;
 }
 
 export class RoastBatchDto {
@@ -125,6 +121,11 @@ export class NewLotDto extends LotFactsDto {
   @ValidateIf(isGiven)
   @OneOf({ label: 'Roast level', values: ROAST_LEVELS })
   roastLevel: RoastLevel | null = null;
+
+  /** What was weighed in; later weighings are told by themselves. */
+  @ValidateIf(isGiven)
+  @NumberBetween({ label: 'Stock', unit: 'g', min: 0, max: 1_000_000 })
+  stockG: number | null = null;
 }
 
 export class EditLotDto extends LotFactsDto {
@@ -230,6 +231,8 @@ export interface LotView extends LotFactsDto {
   id: number;
   revision: number;
   stage: LotStage;
+  /** What was weighed last; `null` where nothing was. */
+  stockG: number | null;
   gramsLeftG: number | null;
   gramsBrewedG: number;
   roastBatches: RoastBatchView[];

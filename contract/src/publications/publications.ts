@@ -1,3 +1,4 @@
+import { Type } from 'class-transformer';
 import type { BrewPlan, Process } from '@vendu/core';
 import { NumberBetween, TextUpTo } from '../validation/decorators.js';
 
@@ -17,6 +18,15 @@ export interface PublicationView {
   publishedBy: string;
   publishedAt: string;
   withdrawnAt: string | null;
+  /** What the card would say otherwise if it were published anew; of the live publication only. */
+  cardChanges: CardChange[];
+}
+
+/** One thing in which a published card differs from what its lot, kit or house say now. */
+export interface CardChange {
+  field: Exclude<keyof PublishedCard, 'plan' | 'introduction' | 'versionNumber'>;
+  published: string;
+  now: string;
 }
 
 export interface PublicRecipeListItem {
@@ -28,8 +38,22 @@ export interface PublicRecipeListItem {
   plan: BrewPlan;
 }
 
-/** What a visitor sees: nothing of the lab's own work beyond the card. */
-export interface PublicRecipeView extends PublicRecipeListItem {
+/** A page of published recipes, newest first. */
+export interface PublishedPageView {
+  recipes: PublicRecipeListItem[];
+  /** On all pages. */
+  total: number;
+}
+export const PUBLISHED_PER_PAGE = 24;
+
+export class PublishedQueryDto {
+  @Type(() => Number)
+  @NumberBetween({ label: 'Page', unit: '', min: 1, max: 100_000, whole: true })
+  page: number = 1;
+}
+
+/** What the card says, kept as it was when it was published: nothing of the lab's own work beyond it. */
+export interface PublishedCard extends Omit<PublicRecipeListItem, 'slug'> {
   houseName: string;
   housePlace: string;
   region: string;
@@ -45,5 +69,10 @@ export interface PublicRecipeView extends PublicRecipeListItem {
   grinderSetting: number | null;
   introduction: string;
   versionNumber: number;
+}
+
+/** What a visitor sees. */
+export interface PublicRecipeView extends PublishedCard {
+  slug: string;
   publishedAt: string;
 }

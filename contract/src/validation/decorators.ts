@@ -1,5 +1,5 @@
 import { ValidateBy, type ValidationOptions } from 'class-validator';
-import { isMatch } from 'date-fns';
+import { isMatch, isValid, parseISO } from 'date-fns';
 
 // One decorator per kind of field, each with one sentence that names the field and the allowed range.
 // Server and forms show the same sentence.
@@ -92,7 +92,11 @@ export interface DateRule {
   notInFuture?: boolean;
 }
 
-/** A calendar date, `2026-11-20`. Constraint name: `calendarDate`. */
+/** No lot here was roasted before, none is planned after: what lies outside is a slip of the keyboard. */
+const EARLIEST_DATE = '2000-01-01';
+const LATEST_DATE = '2099-12-31';
+
+/** A calendar date of this century, `2026-11-20`. Constraint name: `calendarDate`. */
 export function CalendarDate(rule: DateRule, options?: ValidationOptions): PropertyDecorator {
   const allowed = rule.notInFuture ? 'a date up to today, as 2026-11-20' : 'a date, as 2026-11-20';
   return ValidateBy(
@@ -104,6 +108,8 @@ export function CalendarDate(rule: DateRule, options?: ValidationOptions): Prope
           typeof value === 'string' &&
           /^\d{4}-\d{2}-\d{2}$/.test(value) &&
           isMatch(value, 'yyyy-MM-dd') &&
+          value >= EARLIEST_DATE &&
+          value <= LATEST_DATE &&
           (!rule.notInFuture || value <= latestToday()),
         defaultMessage: (args) =>
           typeof args?.value !== 'string' || args.value === ''
@@ -120,4 +126,28 @@ export function CalendarDate(rule: DateRule, options?: ValidationOptions): Prope
 /** Today where it is latest on earth, so that no lab's own today counts as the future. */
 function latestToday(): string {
   return new Date(Date.now() + 14 * 3_600_000).toISOString().slice(0, 10);
+}
+
+const RFC_3339 = /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}(\.\d{1,9})?(Z|[+-]\d{2}:\d{2})$/;
+
+/**
+ * A moment as RFC 3339 has it, `2026-11-20T09:30:00Z`: of the many forms of ISO 8601 the one that every program reads
+ * alike. Constraint name: `moment`.
+ */
+export function Moment({ label }: { label: string }, options?: ValidationOptions): PropertyDecorator {
+  const allowed = 'a moment, as 2026-11-20T09:30:00Z';
+  return ValidateBy(
+    {
+      name: 'moment',
+      validator: {
+        validate: (value) =>
+          typeof value === 'string' &&
+          RFC_3339.test(value) &&
+          isValid(parseISO(value)) &&
+          isValid(new Date(value)),
+        defaultMessage: () => `${label} must be ${allowed}.`,
+      },
+    },
+    { ...options, context: { allowed } },
+  );
 }

@@ -8,6 +8,7 @@ export const BENCH_EVENTS = [
   'water-stands',
   'totals-moved',
   'scale-lost',
+  'clock-off',
 ] as const;
 export type BenchEventKind = (typeof BENCH_EVENTS)[number];
 

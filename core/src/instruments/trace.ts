@@ -19,8 +19,8 @@ export interface TraceGap {
 /** Silence longer than this is a gap, ms: a scale at 10 Hz that misses a dozen readings. */
 export const GAP_MS = 1500;
 /** An hour at 10 Hz. */
-const MOST_SAMPLES = 36_000;
-const RANGES = {
+export const MOST_SAMPLES = 36_000;
+export const TRACE_RANGES = {
   atMs: { low: -60_000, high: 3_600_000, unit: 'ms' },
   massG: { low: -1000, high: 10_000, unit: 'g' },
 };
@@ -47,8 +47,8 @@ export function traceFault({
   let beforeMs = -Infinity;
   for (const [index, sampleMs] of atMs.entries()) {
     const fault =
-      outOfRange(`trace.atMs.${index}`, sampleMs, RANGES.atMs) ??
-      outOfRange(`trace.massG.${index}`, massG[index] ?? NaN, RANGES.massG);
+      outOfRange(`trace.atMs.${index}`, sampleMs, TRACE_RANGES.atMs) ??
+      outOfRange(`trace.massG.${index}`, massG[index] ?? NaN, TRACE_RANGES.massG);
     if (fault) return fault;
     if (sampleMs <= beforeMs)
       return failure('not-rising', `Times of a trace rise; sample ${index} does not.`);

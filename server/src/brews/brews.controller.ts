@@ -27,6 +27,7 @@ import type { PersonModel } from '../people/person.model.js';
 import { IdPipe } from '../problem/id.pipe.js';
 import { notFound } from '../problem/problem-error.js';
 import { SignedIn } from '../session/access.js';
+import { RequestKey, type RequestKeyOf } from '../writing/request-key.js';
 import { StoreBrewService } from './store-brew.service.js';
 import { BrewsService } from './brews.service.js';
 
@@ -89,8 +90,9 @@ export class BrewsController {
     @Param('brewId', IdPipe) id: number,
     @Body() reading: NewReadingDto,
     @SignedIn() person: PersonModel,
+    @RequestKey() request: RequestKeyOf | null,
   ): Promise<BrewView> {
-    return this.service.addReading(id, reading, person);
+    return this.service.addReading(id, reading, person, request);
   }
 
   @Delete(':brewId/readings/:readingId')

@@ -1,5 +1,4 @@
 import { Injectable } from '@nestjs/common';
-import { Sequelize } from 'sequelize-typescript';
 import { beverageFault, pouredWaterG, readingFault, type TastingStage, type Trace } from '@vendu/core';
 import type {
   BrewView,
@@ -14,11 +13,12 @@ import type {
 } from '@vendu/contract';
 import { BrewerModel } from '../kit/brewer.model.js';
 import { LotModel } from '../lots/lot.model.js';
-import { refreshLotProgress } from '../lots/lot-progress.js';
 import { PersonModel } from '../people/person.model.js';
 import { invalidField, notFound, ProblemError } from '../problem/problem-error.js';
 import { RecipeModel } from '../recipes/recipe.model.js';
 import { numberOrNull } from '../database/raw-row.js';
+import type { RequestKeyOf } from '../writing/request-key.js';
+import { Writing } from '../writing/writing.js';
 import { BrewModel } from './brew.model.js';
 import { BrewReader, LIST_PARTS } from './brew-reader.js';
 import { brewDose, brewListItem, brewWater } from './brew-views.js';
@@ -31,8 +31,8 @@ import { TraceModel } from './trace.model.js';
 @Injectable()
 export class BrewsService {
   constructor(
-    private readonly sequelize: Sequelize,
     private readonly reader: BrewReader,
+    private readonly writing: Writing,
   ) {}
 
   async read(id: number): Promise<BrewView> {
@@ -93,27 +93,23 @@ export class BrewsService {
   }
 
   async weigh(id: number, weighed: WeighBrewDto, person: PersonModel): Promise<BrewView> {
-    const row = await this.row(id);
-    refuseStale(row, weighed.revision);
     const next = { doseG: weighed.doseG, waterG: weighed.waterG, beverageG: weighed.beverageG };
-    const waterG = weighed.waterG ?? pouredWaterG({ plan: row.plan, done: row.steps }).waterG;
-    if (next.beverageG !== null) {
-      const fault = beverageFault({ beverageG: next.beverageG, waterG });
-      if (fault) throw invalidField({ field: 'beverageG', message: fault.message, allowed: fault.allowed });
-    }
-    await this.sequelize.transaction(async (transaction) => {
+    return this.change(id, async (row) => {
+      refuseStale(row, weighed.revision);
+      const waterG = weighed.waterG ?? pouredWaterG({ plan: row.plan, done: row.steps }).waterG;
+      if (next.beverageG !== null) {
+        const fault = beverageFault({ beverageG: next.beverageG, waterG });
+        if (fault) throw invalidField({ field: 'beverageG', message: fault.message, allowed: fault.allowed });
+      }
       const corrections = (Object.keys(next) as (keyof typeof next)[])
-        .map((field) => ({ field, fromValue: numberOrNull(row.previous(field)), toValue: next[field] }))
+        .map((field) => ({ field, fromValue: numberOrNull(row[field]), toValue: next[field] }))
         // The first time a figure is written down is no correction.
         .filter(({ fromValue, toValue }) => fromValue !== null && fromValue !== toValue);
-      await row.update({ ...next, note: weighed.note }, { transaction });
+      await row.update({ ...next, note: weighed.note });
       await CorrectionModel.bulkCreate(
         corrections.map((each) => ({ ...each, brewId: id, correctedBy: person.id })),
-        { transaction },
       );
-      await refreshLotProgress(this.sequelize, [row.lotId], transaction);
     });
-    return this.read(id);
   }
 
   /** What the scale showed; `null` for a brew that was marked by hand. */
@@ -124,60 +120,54 @@ export class BrewsService {
 
   /** Mends a time or a total that was marked or read wrong. What was first marked is kept beside it. */
   async mendStep(id: number, stepIndex: number, mended: MendStepDto, person: PersonModel): Promise<BrewView> {
-    const row = await this.row(id);
-    refuseStale(row, mended.revision);
-    const before = row.steps.find((step) => step.stepIndex === stepIndex);
-    if (!before) throw notFound('step');
     const { atS, totalG } = mended;
-    await this.sequelize.transaction(async (transaction) => {
-      await row.update(
-        { steps: row.steps.map((step) => (step === before ? { ...step, atS, totalG } : step)) },
-        { transaction },
-      );
+    return this.change(id, async (row) => {
+      refuseStale(row, mended.revision);
+      const before = row.steps.find((step) => step.stepIndex === stepIndex);
+      if (!before) throw notFound('step');
+      await row.update({
+        steps: row.steps.map((step) => (step === before ? { ...step, atS, totalG } : step)),
+      });
       const corrections = [
         { field: `step.${stepIndex}.atS`, fromValue: before.atS, toValue: atS },
         { field: `step.${stepIndex}.totalG`, fromValue: before.totalG, toValue: totalG },
       ].filter(({ fromValue, toValue }) => fromValue !== null && fromValue !== toValue);
       await CorrectionModel.bulkCreate(
         corrections.map((each) => ({ ...each, brewId: id, correctedBy: person.id })),
-        { transaction },
       );
     });
-    return this.read(id);
   }
 
   /** Writes down the cups of a split brew; all of them, in the order in which they were changed. */
   async putFractions(id: number, { fractions }: FractionsDto): Promise<BrewView> {
-    await this.row(id);
     refuseUneven(fractions);
-    await this.sequelize.transaction(async (transaction) => {
-      await FractionModel.destroy({ where: { brewId: id }, transaction });
+    return this.change(id, async () => {
+      await FractionModel.destroy({ where: { brewId: id } });
       await FractionModel.bulkCreate(
         fractions.map((fraction, index) => ({ ...fraction, brewId: id, place: index + 1 })),
-        { transaction },
       );
     });
-    return this.read(id);
   }
 
   async addReading(
     id: number,
     { tdsPercent, sampleC, source }: NewReadingDto,
     person: PersonModel,
+    request: RequestKeyOf | null,
   ): Promise<BrewView> {
-    await this.row(id);
     const fault = readingFault({ tdsPercent });
     if (fault) throw invalidField({ field: 'tdsPercent', message: fault.message, allowed: fault.allowed });
-    await ReadingModel.create({ brewId: id, tdsPercent, sampleC, source, readBy: person.id });
-    return this.read(id);
+    const add = () => ReadingModel.create({ brewId: id, tdsPercent, sampleC, source, readBy: person.id });
+    return this.change(id, add, request);
   }
 
   /** Takes a reading out of the result, or puts it back. The row stays either way. */
   async setReadingRemoved(brewId: number, readingId: number, isRemoved: boolean): Promise<BrewView> {
-    const reading = await ReadingModel.findOne({ where: { id: readingId, brewId } });
-    if (!reading) throw notFound('reading');
-    await reading.update({ removedAt: isRemoved ? new Date() : null });
-    return this.read(brewId);
+    return this.change(brewId, async () => {
+      const reading = await ReadingModel.findOne({ where: { id: readingId, brewId } });
+      if (!reading) throw notFound('reading');
+      await reading.update({ removedAt: isRemoved ? new Date() : null });
+    });
   }
 
   async putTasting(
@@ -186,23 +176,31 @@ export class BrewsService {
     tasting: TastingDto,
     person: PersonModel,
   ): Promise<BrewView> {
-    await this.row(id);
-    await TastingModel.upsert({ brewId: id, tastedBy: person.id, stage, ...plain(tasting) });
-    return this.read(id);
+    return this.change(id, () =>
+      TastingModel.upsert({ brewId: id, tastedBy: person.id, stage, ...plain(tasting) }),
+    );
   }
 
   async giveVerdict(id: number, { verdict, reason }: VerdictDto): Promise<BrewView> {
-    await this.row(id);
     // Not through the instance: the revision guards what was weighed, which a verdict does not touch.
-    await BrewModel.update({ verdict, verdictReason: reason }, { where: { id } });
-    return this.read(id);
+    return this.change(id, () => BrewModel.update({ verdict, verdictReason: reason }, { where: { id } }));
   }
 
   /** A brew set aside stays in the record but leaves the trail, the map and the count. */
   async setAside(id: number, isSetAside: boolean): Promise<BrewView> {
+    return this.change(id, () =>
+      BrewModel.update({ setAsideAt: isSetAside ? new Date() : null }, { where: { id } }),
+    );
+  }
+
+  /** Changes something of a brew in its lot's turn. */
+  private async change(
+    id: number,
+    work: (row: BrewModel) => Promise<unknown>,
+    request: RequestKeyOf | null = null,
+  ): Promise<BrewView> {
     const { lotId } = await this.row(id);
-    await BrewModel.update({ setAsideAt: isSetAside ? new Date() : null }, { where: { id } });
-    await refreshLotProgress(this.sequelize, [lotId]);
+    await this.writing.onLot(lotId, async () => void (await work(await this.row(id))), request);
     return this.read(id);
   }
 

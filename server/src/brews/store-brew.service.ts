@@ -1,27 +1,27 @@
 import { Injectable } from '@nestjs/common';
-import { Sequelize } from 'sequelize-typescript';
-import { traceFault } from '@vendu/core';
+import { storableTrace } from '@vendu/core';
 import type { PutBrewDto } from '@vendu/contract';
 import { HouseModel } from '../kit/house.model.js';
-import { refreshLotProgress } from '../lots/lot-progress.js';
-import { LotModel } from '../lots/lot.model.js';
 import { RoastBatchModel } from '../lots/roast-batch.model.js';
 import type { PersonModel } from '../people/person.model.js';
 import { invalidField } from '../problem/problem-error.js';
 import { RecipeVersionModel } from '../recipes/recipe-version.model.js';
 import { RecipeModel } from '../recipes/recipe.model.js';
 import { RunningBrewModel } from '../running-brews/running-brew.model.js';
+import { Writing } from '../writing/writing.js';
 import { BrewModel } from './brew.model.js';
+import { believableStart } from './believable-start.js';
 import { kitNames, WITH_KIT } from './kit-names.js';
 import { TraceModel } from './trace.model.js';
 
 /** Takes a brew off a bench into the record, whole or not at all, and once. */
 @Injectable()
 export class StoreBrewService {
-  constructor(private readonly sequelize: Sequelize) {}
+  constructor(private readonly writing: Writing) {}
 
   /**
-   * Stores a brew under the bench's own key. Sent again, it finds what is there and changes nothing.
+   * Stores a brew under the bench's own key. Sent again, it finds what is there and changes nothing. It is never refused
+   * for its curve or for the clock of its device: what cannot be is left out, or told and set right.
    *
    * @returns its id
    */
@@ -30,39 +30,28 @@ export class StoreBrewService {
     if (known) return known.id;
     const { version, recipe, batch } = await this.origin(brew);
     const house = await HouseModel.findByPk(1, { rejectOnEmpty: true });
-    const fault = brew.trace && traceFault(brew.trace);
-    if (fault) {
-      throw invalidField({ field: 'field' in fault ? fault.field : 'trace', message: fault.message });
-    }
-    return this.sequelize.transaction(async (transaction) => {
+    const trace = brew.trace && storableTrace(brew.trace);
+    const { startedAt, clockOff } = believableStart(brew, new Date());
+    return this.writing.onLot(recipe.lotId, async () => {
       // Two sends of one brew race past the look-up above; they queue at its lot, and the first one stands.
-      const inTurn = { transaction, lock: transaction.LOCK.UPDATE };
-      await LotModel.findByPk(recipe.lotId, { ...inTurn, attributes: ['id'] });
-      const first = await BrewModel.findOne({ ...inTurn, where: { clientKey }, attributes: ['id'] });
+      const first = await BrewModel.findOne({ where: { clientKey }, attributes: ['id'] });
       if (first) return first.id;
-      const row = await BrewModel.create(
-        {
-          clientKey,
-          lotId: recipe.lotId,
-          recipeVersionId: version.id,
-          roastBatchId: batch.id,
-          brewedBy: person.id,
-          startedAt: new Date(brew.startedAt),
-          plan: version.plan,
-          steps: brew.steps,
-          isSimulated: brew.isSimulated,
-          events: brew.events.map((event) => ({ ...event })),
-          kit: kitNames(recipe, version, house, brew.scale),
-          note: brew.note,
-        },
-        { transaction },
-      );
-      if (brew.trace && brew.trace.atMs.length > 0) {
-        const { atMs, massG } = brew.trace;
-        await TraceModel.create({ brewId: row.id, samples: { atMs, massG } }, { transaction });
-      }
-      await RunningBrewModel.destroy({ where: { clientKey }, transaction });
-      await refreshLotProgress(this.sequelize, [row.lotId], transaction);
+      const row = await BrewModel.create({
+        clientKey,
+        lotId: recipe.lotId,
+        recipeVersionId: version.id,
+        roastBatchId: batch.id,
+        brewedBy: person.id,
+        startedAt,
+        plan: version.plan,
+        steps: brew.steps,
+        isSimulated: brew.isSimulated,
+        events: [...brew.events.map((event) => ({ ...event })), ...clockOff],
+        kit: kitNames(recipe, version, house, brew.scale),
+        note: brew.note,
+      });
+      if (trace && trace.atMs.length > 0) await TraceModel.create({ brewId: row.id, samples: trace });
+      await RunningBrewModel.destroy({ where: { clientKey } });
       return row.id;
     });
   }

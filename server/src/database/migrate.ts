@@ -1,7 +1,8 @@
 import { QueryTypes, type Sequelize } from 'sequelize';
 import { SequelizeStorage, Umzug } from 'umzug';
 import { MIGRATIONS } from './migrations/index.js';
-import { inTurnOfMigrations, type SchemaConnection } from './schema-connection.js';
+import { inTurnOfMigrations } from './schema-connection.js';
+import { makeStatementsTable, STATEMENTS_TABLE } from './statement-records.js';
 import { takeStep } from './take-step.js';
 
 export interface MigrateOptions {
@@ -23,37 +24,25 @@ export async function migrate(
 ): Promise<string[]> {
   return inTurnOfMigrations(sequelize, async (connection) => {
     const before = await tables(sequelize);
-    await connection.query(STATEMENTS_TABLE);
-    // An older version recorded whole steps only: where it was killed, the next step may be half done.
-    const isInDoubt = before.includes('migrations') && !before.includes('migration_statements');
-    const umzug = stepsOver(sequelize, connection, isInDoubt);
+    const umzug = new Umzug({
+      migrations: MIGRATIONS.map((migration) => ({
+        name: migration.name,
+        up: () => takeStep(connection, migration),
+      })),
+      storage: new SequelizeStorage({ sequelize, tableName: 'migrations' }),
+      logger: undefined,
+    });
     const due = (await umzug.pending()).map(({ name }) => name);
+    if (!before.includes(STATEMENTS_TABLE)) {
+      // An older version recorded whole steps only: where it was killed, the first step that is due may be half done.
+      const isInDoubt = before.includes('migrations');
+      const doubtful = isInDoubt ? MIGRATIONS.find(({ name }) => name === due[0]) : undefined;
+      await makeStatementsTable(connection, doubtful);
+    }
     if (due.length > 0 && before.length > 0) await beforeUpgrade?.(due);
     const taken = (await umzug.up()).map(({ name }) => name);
     await afterwards?.(taken);
     return taken;
-  });
-}
-
-const STATEMENTS_TABLE = `CREATE TABLE IF NOT EXISTS migration_statements (
-  step VARCHAR(120) NOT NULL,
-  number INT NOT NULL,
-  is_done BOOLEAN NOT NULL,
-  PRIMARY KEY (step, number)
-)`;
-
-function stepsOver(sequelize: Sequelize, connection: SchemaConnection, isFirstInDoubt: boolean) {
-  let isInDoubt = isFirstInDoubt;
-  return new Umzug({
-    migrations: MIGRATIONS.map((migration) => ({
-      name: migration.name,
-      up: async () => {
-        await takeStep(connection, migration, isInDoubt);
-        isInDoubt = false;
-      },
-    })),
-    storage: new SequelizeStorage({ sequelize, tableName: 'migrations' }),
-    logger: undefined,
   });
 }
 

@@ -22,6 +22,7 @@ import { FractionModel } from '../brews/fraction.model.js';
 import { TraceModel } from '../brews/trace.model.js';
 import { PracticeRunModel } from '../practice/practice-run.model.js';
 import { RunningBrewModel } from '../running-brews/running-brew.model.js';
+import { RequestKeyModel } from '../writing/request-key.model.js';
 import { SessionModel } from '../session/session.model.js';
 
 /** Every table of the application, for the one connection. */
@@ -50,4 +51,5 @@ export const MODELS: ModelCtor[] = [
   RunningBrewModel,
   PracticeRunModel,
   PublicationModel,
+  RequestKeyModel,
 ];

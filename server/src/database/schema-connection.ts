@@ -2,7 +2,9 @@ import type { Connection } from 'mariadb';
 import type { Sequelize } from 'sequelize';
 
 /** One connection of its own, for statements that define tables. */
-export type SchemaConnection = Pick<Connection, 'query' | 'beginTransaction' | 'commit' | 'rollback'>;
+export interface SchemaConnection extends Pick<Connection, 'beginTransaction' | 'commit' | 'rollback'> {
+  query: (statement: string, values?: unknown[]) => Promise<unknown>;
+}
 
 /** An upgrade of a large database may take so long; who waits for it waits no longer, s. */
 const WAIT_S = 600;

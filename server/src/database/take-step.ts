@@ -1,5 +1,6 @@
 import type { Migration } from './migrations/migration.js';
 import type { SchemaConnection } from './schema-connection.js';
+import { record, recordedOf } from './statement-records.js';
 
 /**
  * What MariaDB answers where a statement that may have been done already is asked for again: the table, column, key or
@@ -21,20 +22,14 @@ const CANNOT_CREATE = 1005;
 /**
  * Takes one step, statement by statement, each recorded before it begins and when it is done. Statements that change
  * rows are recorded in their own transaction; those that define tables cannot be, and may be found begun and not done.
- *
- * @param isInDoubt - whether any statement of it may have been done without a record
  */
-export async function takeStep(
-  connection: SchemaConnection,
-  { name, statements }: Migration,
-  isInDoubt: boolean,
-): Promise<void> {
+export async function takeStep(connection: SchemaConnection, { name, statements }: Migration): Promise<void> {
   const recorded = await recordedOf(connection, name);
   for (const [index, statement] of statements.entries()) {
     const number = index + 1;
     const isDone = recorded.get(number);
     if (isDone === true) continue;
-    const mayBeDone = isInDoubt || isDone === false;
+    const mayBeDone = isDone === false;
     if (definesTables(statement)) {
       await record(connection, name, number, false);
       await run(connection, statement, mayBeDone);
@@ -59,26 +54,6 @@ async function run(connection: SchemaConnection, statement: string, mayBeDone: b
   } catch (error) {
     if (!mayBeDone || !saysDone(error)) throw error;
   }
-}
-
-async function record(
-  connection: SchemaConnection,
-  step: string,
-  number: number,
-  isDone: boolean,
-): Promise<void> {
-  await connection.query(
-    `INSERT INTO migration_statements (step, number, is_done) VALUES (?, ?, ?)
-     ON DUPLICATE KEY UPDATE is_done = VALUES(is_done)`,
-    [step, number, isDone] as never,
-  );
-}
-
-async function recordedOf(connection: SchemaConnection, step: string): Promise<Map<number, boolean>> {
-  const rows = (await connection.query('SELECT number, is_done AS isDone FROM migration_statements WHERE step = ?', [
-    step,
-  ] as never)) as { number: number; isDone: number | boolean }[];
-  return new Map(rows.map(({ number, isDone }) => [number, Boolean(isDone)]));
 }
 
 /** These end any transaction they are in, so they cannot share one with their record. */

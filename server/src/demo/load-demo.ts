@@ -1,6 +1,6 @@
 import { hash } from '@node-rs/argon2';
 import { min, subDays } from 'date-fns';
-import { Op, type Transaction } from 'sequelize';
+import { Op } from 'sequelize';
 import type { Sequelize } from 'sequelize-typescript';
 import {
   INTENSITIES,
@@ -14,7 +14,7 @@ import {
   type BrewPlan,
   type LearnedFactors,
 } from '@vendu/core';
-import { LotFactsDto, type BrewerView } from '@vendu/contract';
+import { NewLotDto, type BrewerView } from '@vendu/contract';
 import { BrewReader } from '../brews/brew-reader.js';
 import { BrewModel } from '../brews/brew.model.js';
 import { ReadingModel } from '../brews/reading.model.js';
@@ -26,7 +26,7 @@ import { GrinderModel } from '../kit/grinder.model.js';
 import { HouseModel } from '../kit/house.model.js';
 import { InstrumentModel } from '../kit/instrument.model.js';
 import { KettleModel } from '../kit/kettle.model.js';
-import { brewerView } from '../kit/kit-views.js';
+import { brewerView, grinderView } from '../kit/kit-views.js';
 import { PaperModel } from '../kit/paper.model.js';
 import { WaterModel } from '../kit/water.model.js';
 import { ZeroCheckModel } from '../kit/zero-check.model.js';
@@ -35,10 +35,12 @@ import { LotModel } from '../lots/lot.model.js';
 import { RoastBatchModel } from '../lots/roast-batch.model.js';
 import { PersonModel } from '../people/person.model.js';
 import { PublicationModel } from '../publications/publication.model.js';
+import { composeCard } from '../publications/published-card.js';
 import { slugOf } from '../publications/slug.js';
 import { RecipeVersionModel } from '../recipes/recipe-version.model.js';
 import { RecipeModel } from '../recipes/recipe.model.js';
-import { keepEvidence } from '../recipes/lot-evidence.js';
+import { evidenceOf, keepEvidence } from '../recipes/lot-evidence.js';
+import { inTransaction } from '../writing/transactions.js';
 import { startingFacts } from '../recipes/starting-facts.js';
 import { DEMO_ACCOUNTS } from './accounts.js';
 import { inventBrew } from './invent-brew.js';
@@ -68,7 +70,6 @@ interface Ground {
   waterId: number;
   kettleId: number | null;
   random: () => number;
-  transaction: Transaction;
 }
 
 /**
@@ -78,8 +79,8 @@ interface Ground {
  */
 export async function loadDemo(sequelize: Sequelize): Promise<boolean> {
   if ((await PersonModel.count()) > 0) return false;
-  await sequelize.transaction(async (transaction) => {
-    await HouseModel.update(HOUSE, { where: { id: 1 }, transaction });
+  await inTransaction(sequelize, async () => {
+    await HouseModel.update(HOUSE, { where: { id: 1 } });
     const people = await PersonModel.bulkCreate(
       await Promise.all(
         DEMO_ACCOUNTS.map(async ({ name, role, email, password }) => ({
@@ -89,33 +90,19 @@ export async function loadDemo(sequelize: Sequelize): Promise<boolean> {
           passwordHash: await hash(password),
         })),
       ),
-      { transaction },
     );
-    const papers = await PaperModel.bulkCreate(
-      PAPERS.map((each) => ({ ...each })),
-      { transaction },
-    );
+    const papers = await PaperModel.bulkCreate(PAPERS.map((each) => ({ ...each })));
     const rows = await BrewerModel.bulkCreate(
       BREWERS.map(({ paper, ...each }) => ({ ...each, paperId: at(papers, paper).id })),
-      { transaction },
     );
     const brewers = rows.map((row, index) => {
       row.paper = at(papers, at(BREWERS, index).paper);
       return brewerView(row);
     });
-    const [kettle] = await KettleModel.bulkCreate(
-      KETTLES.map((each) => ({ ...each })),
-      { transaction },
-    );
-    const waters = await WaterModel.bulkCreate(
-      WATERS.map((each) => ({ ...each })),
-      { transaction },
-    );
-    await loadInstruments(people, transaction);
-    const grinders = await GrinderModel.bulkCreate(
-      GRINDERS.map((each) => ({ ...each })),
-      { transaction },
-    );
+    const [kettle] = await KettleModel.bulkCreate(KETTLES.map((each) => ({ ...each })));
+    const waters = await WaterModel.bulkCreate(WATERS.map((each) => ({ ...each })));
+    await loadInstruments(people);
+    const grinders = await GrinderModel.bulkCreate(GRINDERS.map((each) => ({ ...each })));
     const ground: Ground = {
       people,
       brewers,
@@ -123,49 +110,38 @@ export async function loadDemo(sequelize: Sequelize): Promise<boolean> {
       waterId: at(waters, HOUSE_WATER).id,
       kettleId: kettle?.id ?? null,
       random: seededRandom(SEED),
-      transaction,
     };
     for (const lot of DEMO_LOTS) await loadLot(lot, ground);
-    await refreshLotProgress(sequelize, undefined, transaction);
+    await refreshLotProgress(sequelize);
   });
   await keepEvidenceOfFinished(sequelize);
   return true;
 }
 
 async function loadLot(lot: DemoLot, ground: Ground): Promise<void> {
-  const { transaction } = ground;
   const creator = at(ground.people, 1);
-  const row = await LotModel.create(
-    {
-      ...new LotFactsDto(),
-      ...lot.facts,
-      launchOn: lot.launchInDays === null ? null : dateDaysAgo(-lot.launchInDays),
-      stockAt: momentDaysAgo(lot.roastedDaysAgo, 7),
-      createdBy: creator.id,
-    },
-    { transaction },
-  );
+  const row = await LotModel.create({
+    ...new NewLotDto(),
+    ...lot.facts,
+    launchOn: lot.launchInDays === null ? null : dateDaysAgo(-lot.launchInDays),
+    stockAt: momentDaysAgo(lot.roastedDaysAgo, 7),
+    createdBy: creator.id,
+  });
   const roastedOn = dateDaysAgo(lot.roastedDaysAgo);
-  const batch = await RoastBatchModel.create(
-    { lotId: row.id, roastedOn, level: lot.roastLevel },
-    { transaction },
-  );
+  const batch = await RoastBatchModel.create({ lotId: row.id, roastedOn, level: lot.roastLevel });
   if (lot.recipe === null) return;
 
   const brewer = at(ground.brewers, lot.recipe.brewer);
   const grinder = at(ground.grinders, lot.recipe.grinder);
-  const recipe = await RecipeModel.create(
-    {
-      lotId: row.id,
-      brewerId: brewer.id,
-      grinderId: grinder.id,
-      paperId: brewer.paperId,
-      waterId: ground.waterId,
-      kettleId: ground.kettleId,
-      createdBy: creator.id,
-    },
-    { transaction },
-  );
+  const recipe = await RecipeModel.create({
+    lotId: row.id,
+    brewerId: brewer.id,
+    grinderId: grinder.id,
+    paperId: brewer.paperId,
+    waterId: ground.waterId,
+    kettleId: ground.kettleId,
+    createdBy: creator.id,
+  });
   const firstDaysAgo = lot.brews[0]?.daysAgo ?? 0;
   const kit = kitOf(brewer);
   const sizes = grinder.points.map(({ grindUm }) => grindUm);
@@ -186,21 +162,17 @@ async function loadLot(lot: DemoLot, ground: Ground): Promise<void> {
     reach: { finestUm: Math.min(...sizes), coarsestUm: Math.max(...sizes) },
     similar: [],
   });
-  let version = await RecipeVersionModel.create(
-    {
-      recipeId: recipe.id,
-      number: 1,
-      plan,
-      reasons,
-      note: 'Starting recipe',
-      createdBy: creator.id,
-      createdAt: momentDaysAgo(firstDaysAgo, 8),
-    },
-    { transaction },
-  );
+  let version = await RecipeVersionModel.create({
+    recipeId: recipe.id,
+    number: 1,
+    plan,
+    reasons,
+    note: 'Starting recipe',
+    createdBy: creator.id,
+    createdAt: momentDaysAgo(firstDaysAgo, 8),
+  });
   const equipped = await RecipeModel.findByPk(recipe.id, {
     include: WITH_KIT,
-    transaction,
     rejectOnEmpty: true,
   });
   for (const [index, brew] of lot.brews.entries()) {
@@ -226,18 +198,15 @@ async function versionFor(
   ground: Ground,
 ): Promise<RecipeVersionModel> {
   if (brew.change === null) return before;
-  return RecipeVersionModel.create(
-    {
-      recipeId: before.recipeId,
-      number: before.number + 1,
-      basedOn: before.number,
-      plan: brew.change.apply(before.plan),
-      note: brew.change.note,
-      createdBy: at(ground.people, brew.by).id,
-      createdAt: momentDaysAgo(brew.daysAgo, 8),
-    },
-    { transaction: ground.transaction },
-  );
+  return RecipeVersionModel.create({
+    recipeId: before.recipeId,
+    number: before.number + 1,
+    basedOn: before.number,
+    plan: brew.change.apply(before.plan),
+    note: brew.change.note,
+    createdBy: at(ground.people, brew.by).id,
+    createdAt: momentDaysAgo(brew.daysAgo, 8),
+  });
 }
 
 async function loadBrew({
@@ -262,7 +231,7 @@ async function loadBrew({
   lotId: number;
   ground: Ground;
 }): Promise<void> {
-  const { transaction, random } = ground;
+  const { random } = ground;
   const plan: BrewPlan = version.plan;
   const invented = inventBrew({
     plan,
@@ -279,31 +248,27 @@ async function loadBrew({
     roomC: kit.ambientC,
     seed: lotId * 100 + index,
   });
-  const row = await BrewModel.create(
-    {
-      clientKey: keyOf(lotId, index),
-      lotId,
-      recipeVersionId: version.id,
-      roastBatchId: batch.id,
-      brewedBy: personId,
-      startedAt: momentDaysAgo(brew.daysAgo, 9),
-      plan,
-      steps: invented.steps,
-      events,
-      kit: kitNames(recipe, version, HOUSE, 'Bench scale'),
-      doseG: plan.doseG,
-      waterG: invented.waterG === planWaterG(plan) ? null : invented.waterG,
-      beverageG: invented.beverageG,
-      note: brew.note ?? '',
-      verdict: brew.verdict?.verdict ?? null,
-      verdictReason: brew.verdict?.reason ?? '',
-    },
-    { transaction },
-  );
-  await TraceModel.create({ brewId: row.id, samples: trace }, { transaction });
+  const row = await BrewModel.create({
+    clientKey: keyOf(lotId, index),
+    lotId,
+    recipeVersionId: version.id,
+    roastBatchId: batch.id,
+    brewedBy: personId,
+    startedAt: momentDaysAgo(brew.daysAgo, 9),
+    plan,
+    steps: invented.steps,
+    events,
+    kit: kitNames(recipe, version, HOUSE, 'Bench scale'),
+    doseG: plan.doseG,
+    waterG: invented.waterG === planWaterG(plan) ? null : invented.waterG,
+    beverageG: invented.beverageG,
+    note: brew.note ?? '',
+    verdict: brew.verdict?.verdict ?? null,
+    verdictReason: brew.verdict?.reason ?? '',
+  });
+  await TraceModel.create({ brewId: row.id, samples: trace });
   await ReadingModel.bulkCreate(
     invented.readingsPercent.map((tdsPercent) => ({ brewId: row.id, tdsPercent, readBy: personId })),
-    { transaction },
   );
   await TastingModel.bulkCreate(
     (brew.tastings ?? []).map(({ stage, notes, intensities }) => ({
@@ -313,7 +278,6 @@ async function loadBrew({
       notes,
       intensities: Object.fromEntries(INTENSITIES.map((name) => [name, intensities[name] ?? null])),
     })),
-    { transaction },
   );
 }
 
@@ -324,23 +288,27 @@ async function reach(
   words: string,
   ground: Ground,
 ): Promise<void> {
-  const { transaction } = ground;
   const [lead, barista] = [at(ground.people, 0), at(ground.people, 1)];
   if (lot.reached === 'open') return;
-  await version.update({ acceptedBy: barista.id, acceptedAt: momentDaysAgo(3, 10) }, { transaction });
+  await version.update({ acceptedBy: barista.id, acceptedAt: momentDaysAgo(3, 10) });
   if (lot.reached === 'accepted') return;
-  await version.update({ signedOffBy: lead.id, signedOffAt: momentDaysAgo(3, 15) }, { transaction });
+  await version.update({ signedOffBy: lead.id, signedOffAt: momentDaysAgo(3, 15) });
   if (lot.reached === 'signed-off') return;
-  await recipe.update({ slug: slugOf(words) }, { transaction });
-  await PublicationModel.create(
-    {
-      recipeVersionId: version.id,
-      introduction: lot.introduction ?? '',
-      publishedBy: lead.id,
-      createdAt: momentDaysAgo(2, 11),
-    },
-    { transaction },
-  );
+  await recipe.update({ slug: slugOf(words) });
+  const introduction = lot.introduction ?? '';
+  const equipped = await RecipeModel.findByPk(recipe.id, {
+    include: [LotModel, BrewerModel, PaperModel, GrinderModel],
+    rejectOnEmpty: true,
+  });
+  const grinder = grinderView(equipped.grinder);
+  await PublicationModel.create({
+    recipeId: recipe.id,
+    recipeVersionId: version.id,
+    introduction,
+    card: composeCard({ recipe: equipped, version, house: HOUSE, grinder, introduction }),
+    publishedBy: lead.id,
+    createdAt: momentDaysAgo(2, 11),
+  });
 }
 
 /** On this thread: nobody else is waiting while the demo is loaded. */
@@ -356,27 +324,20 @@ async function keepEvidenceOfFinished(sequelize: Sequelize): Promise<void> {
     ],
   });
   for (const { lotId, brewer } of recipes) {
-    await keepEvidence({
-      lotId,
-      brews: await reader.ofLot(lotId),
-      kit: kitOf(brewerView(brewer)),
-      calibrate,
-    });
+    const evidence = await evidenceOf(await reader.ofLot(lotId), kitOf(brewerView(brewer)), calibrate);
+    await keepEvidence(lotId, evidence);
   }
 }
 
-async function loadInstruments(people: PersonModel[], transaction: Transaction): Promise<void> {
+async function loadInstruments(people: PersonModel[]): Promise<void> {
   for (const { zeroDaysAgo, ...instrument } of INSTRUMENTS) {
-    const row = await InstrumentModel.create({ ...instrument }, { transaction });
-    await ZeroCheckModel.create(
-      {
-        instrumentId: row.id,
-        shown: 0,
-        checkedBy: at(people, 1).id,
-        createdAt: momentDaysAgo(zeroDaysAgo, 7),
-      },
-      { transaction },
-    );
+    const row = await InstrumentModel.create({ ...instrument });
+    await ZeroCheckModel.create({
+      instrumentId: row.id,
+      shown: 0,
+      checkedBy: at(people, 1).id,
+      createdAt: momentDaysAgo(zeroDaysAgo, 7),
+    });
   }
 }
 

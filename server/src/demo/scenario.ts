@@ -1,6 +1,6 @@
 import type { BrewPlan, Intensity, LearnedFactors, TastingStage, Verdict } from '@vendu/core';
 import { setWater } from '@vendu/core';
-import type { LotFactsDto, RoastBatchDto, WaterDto } from '@vendu/contract';
+import type { NewLotDto, RoastBatchDto, WaterDto } from '@vendu/contract';
 
 // The invented scenario: a roastery at the ninth mole of a harbour town that does not exist. No farm, person
 // or brand here is real. What brews weighed and read is computed in `invent-brew.ts`, not written here.
@@ -144,7 +144,7 @@ export interface DemoBrew {
 }
 
 export interface DemoLot {
-  facts: Partial<LotFactsDto> & Pick<LotFactsDto, 'name' | 'country' | 'process'>;
+  facts: Partial<NewLotDto> & Pick<NewLotDto, 'name' | 'country' | 'process'>;
   /** What the lot is like, which its brews find out. */
   truth: LearnedFactors;
   roastedDaysAgo: number;

@@ -1,27 +1,28 @@
-import { Body, Controller, HttpCode, Param, Post, Sse, type MessageEvent } from '@nestjs/common';
-import { finalize, map, type Observable } from 'rxjs';
-import { BrewKeyParam } from '@vendu/contract';
+import { Body, Controller, Get, HttpCode, Param, Post, Req, Res } from '@nestjs/common';
+import type { Request, Response } from 'express';
+import { FeedKeyParam } from '@vendu/contract';
 import { VisitorsToo } from '../session/access.js';
+import { FeedStream } from './feed-stream.js';
 import { InstrumentFeedsService } from './instrument-feeds.service.js';
 
 @Controller('instrument-feeds')
 export class InstrumentFeedsController {
   constructor(private readonly service: InstrumentFeedsService) {}
 
-  /** An instrument has no session: it knows the key that the bench made, and nothing else is behind it. */
+  /** An instrument has no session: it knows the secret that the bench made, and nothing else is behind it. */
   @Post(':key')
   @VisitorsToo()
   @HttpCode(200)
-  take(@Param() { key }: BrewKeyParam, @Body() lines: string): { taken: number } {
-    return { taken: this.service.take(key, lines) };
+  take(@Param() { key }: FeedKeyParam, @Body() lines: unknown): { taken: number } {
+    return { taken: this.service.take(key, typeof lines === 'string' ? lines : '') };
   }
 
-  @Sse(':key')
-  listen(@Param() { key }: BrewKeyParam): Observable<MessageEvent> {
-    const { readings, leave } = this.service.listen(key);
-    return readings.pipe(
-      map((reading) => ({ data: reading })),
-      finalize(leave),
-    );
+  /** Readings as they come, until the page is left, the session ends or somebody signs out. */
+  @Get(':key')
+  listen(@Param() { key }: FeedKeyParam, @Req() { sessionID }: Request, @Res() response: Response): void {
+    this.service.refuseFull(key, sessionID);
+    const stream = new FeedStream(response);
+    const leave = this.service.listen(key, stream, sessionID);
+    response.on('close', leave);
   }
 }

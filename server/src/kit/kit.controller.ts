@@ -14,6 +14,7 @@ import {
 import type { PersonModel } from '../people/person.model.js';
 import { IdPipe } from '../problem/id.pipe.js';
 import { LeadOnly, SignedIn } from '../session/access.js';
+import { RequestKey, type RequestKeyOf } from '../writing/request-key.js';
 import { KitService } from './kit.service.js';
 
 /** Every change answers with the whole kit: it is small, and its parts name each other. */
@@ -27,8 +28,8 @@ export class KitController {
   }
 
   @Post('papers')
-  addPaper(@Body() paper: PaperDto): Promise<KitView> {
-    return this.service.savePaper(null, paper);
+  addPaper(@Body() paper: PaperDto, @RequestKey() request: RequestKeyOf | null): Promise<KitView> {
+    return this.service.savePaper(null, paper, request);
   }
 
   @Put('papers/:id')
@@ -37,8 +38,8 @@ export class KitController {
   }
 
   @Post('brewers')
-  addBrewer(@Body() brewer: BrewerDto): Promise<KitView> {
-    return this.service.saveBrewer(null, brewer);
+  addBrewer(@Body() brewer: BrewerDto, @RequestKey() request: RequestKeyOf | null): Promise<KitView> {
+    return this.service.saveBrewer(null, brewer, request);
   }
 
   @Put('brewers/:id')
@@ -47,8 +48,8 @@ export class KitController {
   }
 
   @Post('grinders')
-  addGrinder(@Body() grinder: GrinderDto): Promise<KitView> {
-    return this.service.saveGrinder(null, grinder);
+  addGrinder(@Body() grinder: GrinderDto, @RequestKey() request: RequestKeyOf | null): Promise<KitView> {
+    return this.service.saveGrinder(null, grinder, request);
   }
 
   @Put('grinders/:id')
@@ -57,8 +58,8 @@ export class KitController {
   }
 
   @Post('kettles')
-  addKettle(@Body() kettle: KettleDto): Promise<KitView> {
-    return this.service.saveKettle(null, kettle);
+  addKettle(@Body() kettle: KettleDto, @RequestKey() request: RequestKeyOf | null): Promise<KitView> {
+    return this.service.saveKettle(null, kettle, request);
   }
 
   @Put('kettles/:id')
@@ -67,8 +68,8 @@ export class KitController {
   }
 
   @Post('waters')
-  addWater(@Body() water: WaterDto): Promise<KitView> {
-    return this.service.saveWater(null, water);
+  addWater(@Body() water: WaterDto, @RequestKey() request: RequestKeyOf | null): Promise<KitView> {
+    return this.service.saveWater(null, water, request);
   }
 
   @Put('waters/:id')
@@ -77,8 +78,11 @@ export class KitController {
   }
 
   @Post('instruments')
-  addInstrument(@Body() instrument: InstrumentDto): Promise<KitView> {
-    return this.service.saveInstrument(null, instrument);
+  addInstrument(
+    @Body() instrument: InstrumentDto,
+    @RequestKey() request: RequestKeyOf | null,
+  ): Promise<KitView> {
+    return this.service.saveInstrument(null, instrument, request);
   }
 
   @Put('instruments/:id')
@@ -91,8 +95,9 @@ export class KitController {
     @Param('id', IdPipe) id: number,
     @Body() check: ZeroCheckDto,
     @SignedIn() person: PersonModel,
+    @RequestKey() request: RequestKeyOf | null,
   ): Promise<KitView> {
-    return this.service.addZeroCheck(id, check, person);
+    return this.service.addZeroCheck(id, check, person, request);
   }
 
   @Put('house')

@@ -21,6 +21,8 @@ import type {
 } from '@vendu/contract';
 import { PersonModel } from '../people/person.model.js';
 import { invalidField, notFound, ProblemError } from '../problem/problem-error.js';
+import type { RequestKeyOf } from '../writing/request-key.js';
+import { Writing } from '../writing/writing.js';
 import { BrewerModel } from './brewer.model.js';
 import { GrinderModel } from './grinder.model.js';
 import { HouseModel } from './house.model.js';
@@ -45,6 +47,8 @@ type RevisedModel = Model & { id: number; revision: number };
 
 @Injectable()
 export class KitService {
+  constructor(private readonly writing: Writing) {}
+
   async kit(): Promise<KitView> {
     const [house, brewers, grinders, papers, kettles, waters, instruments] = await Promise.all([
       this.house(),
@@ -109,12 +113,16 @@ export class KitService {
     return { brewer: brewer.geometry, paperPerM: resistancePerM, ambientC: roomC, elevationM };
   }
 
-  async savePaper(id: number | null, paper: PaperDto): Promise<KitView> {
-    await save(PaperModel, id, 'paper', paper.revision, paper);
+  async savePaper(id: number | null, paper: PaperDto, request: RequestKeyOf | null = null): Promise<KitView> {
+    await this.save(request, PaperModel, id, 'paper', paper.revision, paper);
     return this.kit();
   }
 
-  async saveBrewer(id: number | null, brewer: BrewerDto): Promise<KitView> {
+  async saveBrewer(
+    id: number | null,
+    brewer: BrewerDto,
+    request: RequestKeyOf | null = null,
+  ): Promise<KitView> {
     if (brewer.topDiameterMm < brewer.bottomDiameterMm) {
       throw invalidField({
         field: 'topDiameterMm',
@@ -125,91 +133,140 @@ export class KitService {
     if (!(await PaperModel.findByPk(brewer.paperId))) {
       throw invalidField({ field: 'paperId', message: 'There is no such paper.' });
     }
-    await save(BrewerModel, id, 'brewer', brewer.revision, brewer);
+    await this.save(request, BrewerModel, id, 'brewer', brewer.revision, brewer);
     return this.kit();
   }
 
-  async saveGrinder(id: number | null, grinder: GrinderDto): Promise<KitView> {
+  async saveGrinder(
+    id: number | null,
+    grinder: GrinderDto,
+    request: RequestKeyOf | null = null,
+  ): Promise<KitView> {
     const curve = grinderCurve({ points: grinder.points });
     if (!curve.ok) throw invalidField({ field: 'points', message: curve.message });
     const points = grinder.points.map((point) => ({ ...point }));
-    await save(GrinderModel, id, 'grinder', grinder.revision, { ...grinder, points });
+    await this.save(request, GrinderModel, id, 'grinder', grinder.revision, { ...grinder, points });
     return this.kit();
   }
 
-  async saveKettle(id: number | null, kettle: KettleDto): Promise<KitView> {
-    await save(KettleModel, id, 'kettle', kettle.revision, kettle);
+  async saveKettle(
+    id: number | null,
+    kettle: KettleDto,
+    request: RequestKeyOf | null = null,
+  ): Promise<KitView> {
+    await this.save(request, KettleModel, id, 'kettle', kettle.revision, kettle);
     return this.kit();
   }
 
-  async saveWater(id: number | null, { mix, ...water }: WaterDto): Promise<KitView> {
+  async saveWater(
+    id: number | null,
+    { mix, ...water }: WaterDto,
+    request: RequestKeyOf | null = null,
+  ): Promise<KitView> {
     if (water.origin === 'mixed' && mix === null) {
       throw invalidField({ field: 'mix', message: 'A mixed water needs its base and its concentrates.' });
+    }
+    if (water.origin === 'analysis' && mix !== null) {
+      throw invalidField({ field: 'mix', message: 'A water by analysis is not mixed; leave the mix out.' });
     }
     // What a mix gives follows from it; a typed figure beside it could only disagree.
     const reached = mix && {
       hardnessMgPerL: reachedBy(mix.base.hardnessMgPerL, mix.concentrates, 'hardnessPerG'),
       alkalinityMgPerL: reachedBy(mix.base.alkalinityMgPerL, mix.concentrates, 'alkalinityPerG'),
     };
+    if (reached) refuseOverdosed(reached);
     const plainMix = mix && {
       bottleL: mix.bottleL,
       base: { ...mix.base },
       concentrates: mix.concentrates.map((each) => ({ ...each })),
     };
-    await save(WaterModel, id, 'water', water.revision, { ...water, ...reached, mix: plainMix });
+    await this.save(request, WaterModel, id, 'water', water.revision, {
+      ...water,
+      ...reached,
+      mix: plainMix,
+    });
     return this.kit();
   }
 
-  async saveInstrument(id: number | null, instrument: InstrumentDto): Promise<KitView> {
-    await save(InstrumentModel, id, 'instrument', instrument.revision, instrument);
+  async saveInstrument(
+    id: number | null,
+    instrument: InstrumentDto,
+    request: RequestKeyOf | null = null,
+  ): Promise<KitView> {
+    await this.save(request, InstrumentModel, id, 'instrument', instrument.revision, instrument);
     return this.kit();
   }
 
-  async addZeroCheck(instrumentId: number, { shown }: ZeroCheckDto, person: PersonModel): Promise<KitView> {
-    if (!(await InstrumentModel.findByPk(instrumentId))) throw notFound('instrument');
-    await ZeroCheckModel.create({ instrumentId, shown, checkedBy: person.id });
+  async addZeroCheck(
+    instrumentId: number,
+    { shown }: ZeroCheckDto,
+    person: PersonModel,
+    request: RequestKeyOf | null,
+  ): Promise<KitView> {
+    await this.writing.once(request, async () => {
+      if (!(await InstrumentModel.findByPk(instrumentId))) throw notFound('instrument');
+      return (await ZeroCheckModel.create({ instrumentId, shown, checkedBy: person.id })).id;
+    });
     return this.kit();
   }
 
   async saveHouse(house: HouseDto): Promise<KitView> {
     refuseReversedWindow(house);
-    await save(HouseModel, 1, 'house', house.revision, house);
+    await this.save(null, HouseModel, 1, 'house', house.revision, house);
     return this.kit();
   }
 
   async saveSchools({ revision, ...schools }: SchoolsDto): Promise<KitView> {
-    await save(HouseModel, 1, 'house', revision, { schools });
+    await this.save(null, HouseModel, 1, 'house', revision, { schools });
     return this.kit();
+  }
+
+  /** Stores something new, or changes what is stored if nobody else has changed it since it was read. */
+  private async save<T extends RevisedModel>(
+    request: RequestKeyOf | null,
+    model: ModelStatic<T>,
+    id: number | null,
+    what: string,
+    revision: number | null,
+    typed: object,
+  ): Promise<void> {
+    // The revision counts changes; it is none itself.
+    const values = Object.fromEntries(Object.entries(typed).filter(([field]) => field !== 'revision'));
+    try {
+      await this.writing.once(request, async () => {
+        if (id === null) return (await model.create(values as never)).id;
+        const row = await model.findByPk(id);
+        if (!row) throw notFound(what);
+        if (row.revision !== revision) {
+          throw new ProblemError(
+            'stale',
+            `This ${what} was saved by somebody else since you opened it. What you typed is kept here.`,
+          );
+        }
+        await row.update(values as never);
+        return id;
+      });
+    } catch (error) {
+      if (!(error instanceof UniqueConstraintError)) throw error;
+      throw invalidField({ field: 'name', message: `There is another ${what} of this name.` });
+    }
   }
 }
 
-/** Stores something new, or changes what is stored if nobody else has changed it since it was read. */
-async function save<T extends RevisedModel>(
-  model: ModelStatic<T>,
-  id: number | null,
-  what: string,
-  revision: number | null,
-  typed: object,
-): Promise<void> {
-  // The revision counts changes; it is none itself.
-  const values = Object.fromEntries(Object.entries(typed).filter(([field]) => field !== 'revision'));
-  try {
-    if (id === null) {
-      await model.create(values as never);
-      return;
-    }
-    const row = await model.findByPk(id);
-    if (!row) throw notFound(what);
-    if (row.revision !== revision) {
-      throw new ProblemError(
-        'stale',
-        `This ${what} was saved by somebody else since you opened it. What you typed is kept here.`,
-      );
-    }
-    await row.update(values as never);
-  } catch (error) {
-    if (!(error instanceof UniqueConstraintError)) throw error;
-    throw invalidField({ field: 'name', message: `There is another ${what} of this name.` });
+/** As much as a water by analysis may have: no recipe for coffee comes near it, a slipped decimal point does. */
+const MOST_MG_PER_L = 1000;
+
+function refuseOverdosed(reached: { hardnessMgPerL: number; alkalinityMgPerL: number }): void {
+  for (const [what, mgPerL] of [
+    ['hardness', reached.hardnessMgPerL],
+    ['alkalinity', reached.alkalinityMgPerL],
+  ] as const) {
+    if (mgPerL <= MOST_MG_PER_L) continue;
+    throw invalidField({
+      field: 'mix.concentrates',
+      message: `This mix comes to a ${what} of ${mgPerL} mg/L; look at the grams for a litre.`,
+      allowed: `up to ${MOST_MG_PER_L} mg/L`,
+    });
   }
 }
 

@@ -1,9 +1,10 @@
-import { QueryTypes, type Transaction } from 'sequelize';
+import { QueryTypes } from 'sequelize';
 import type { Sequelize } from 'sequelize-typescript';
-import { lotStage } from '@vendu/core';
+import { lotStage, type LotStage } from '@vendu/core';
 
 interface Counted {
   id: number;
+  stage: LotStage;
   brewCount: number | bigint;
   accepted: number | bigint;
   signedOff: number | bigint;
@@ -20,13 +21,9 @@ const DOSE_G = `COALESCE(brews.dose_g, JSON_VALUE(brews.plan, '$.doseG'))`;
  *
  * @param lotIds - the lots touched; all of them if left out
  */
-export async function refreshLotProgress(
-  sequelize: Sequelize,
-  lotIds?: readonly number[],
-  transaction?: Transaction,
-): Promise<void> {
+export async function refreshLotProgress(sequelize: Sequelize, lotIds?: readonly number[]): Promise<void> {
   const where = lotIds ? 'lots.id IN (:lotIds)' : 'TRUE';
-  const options = { replacements: { lotIds: [...(lotIds ?? [0])] }, transaction: transaction ?? null };
+  const options = { replacements: { lotIds: [...(lotIds ?? [0])] } };
   await sequelize.query(
     `UPDATE lots SET
       brew_count = (SELECT COUNT(*) FROM brews WHERE brews.lot_id = lots.id AND brews.set_aside_at IS NULL),
@@ -40,7 +37,7 @@ export async function refreshLotProgress(
     options,
   );
   const counted = await sequelize.query<Counted>(
-    `SELECT lots.id, lots.brew_count AS brewCount,
+    `SELECT lots.id, lots.stage, lots.brew_count AS brewCount,
       COALESCE(MAX(versions.accepted_at IS NOT NULL), 0) AS accepted,
       COALESCE(MAX(versions.signed_off_at IS NOT NULL), 0) AS signedOff,
       COALESCE(MAX(publications.id IS NOT NULL), 0) AS published,
@@ -55,7 +52,8 @@ export async function refreshLotProgress(
     WHERE ${where} GROUP BY lots.id`,
     { ...options, type: QueryTypes.SELECT },
   );
-  for (const { id, ...progress } of counted) {
+  const idsByStage = new Map<LotStage, number[]>();
+  for (const { id, stage: before, ...progress } of counted) {
     const stage = lotStage({
       brewCount: Number(progress.brewCount),
       accepted: Number(progress.accepted) > 0,
@@ -63,9 +61,11 @@ export async function refreshLotProgress(
       published: Number(progress.published) > 0,
       recheckCount: Number(progress.recheckCount),
     });
-    await sequelize.query('UPDATE lots SET stage = :stage WHERE id = :id AND stage <> :stage', {
-      replacements: { stage, id },
-      transaction: transaction ?? null,
+    if (stage !== before) idsByStage.set(stage, [...(idsByStage.get(stage) ?? []), id]);
+  }
+  for (const [stage, ids] of idsByStage) {
+    await sequelize.query('UPDATE lots SET stage = :stage WHERE id IN (:ids)', {
+      replacements: { stage, ids },
     });
   }
 }

@@ -12,6 +12,7 @@ import {
 import type { PersonModel } from '../people/person.model.js';
 import { IdPipe } from '../problem/id.pipe.js';
 import { SignedIn } from '../session/access.js';
+import { RequestKey, type RequestKeyOf } from '../writing/request-key.js';
 import { LotsService } from './lots.service.js';
 
 @Controller('lots')
@@ -24,13 +25,21 @@ export class LotsController {
   }
 
   @Post()
-  create(@Body() lot: NewLotDto, @SignedIn() person: PersonModel): Promise<LotView> {
-    return this.service.create(lot, person);
+  create(
+    @Body() lot: NewLotDto,
+    @SignedIn() person: PersonModel,
+    @RequestKey() request: RequestKeyOf | null,
+  ): Promise<LotView> {
+    return this.service.create(lot, person, request);
   }
 
   @Post('import')
-  import(@Body() lots: ImportLotsDto, @SignedIn() person: PersonModel): Promise<{ ids: number[] }> {
-    return this.service.import(lots, person);
+  import(
+    @Body() lots: ImportLotsDto,
+    @SignedIn() person: PersonModel,
+    @RequestKey() request: RequestKeyOf | null,
+  ): Promise<{ ids: number[] }> {
+    return this.service.import(lots, person, request);
   }
 
   @Get(':lotId')
@@ -44,8 +53,12 @@ export class LotsController {
   }
 
   @Post(':lotId/roast-batches')
-  addRoastBatch(@Param('lotId', IdPipe) id: number, @Body() batch: RoastBatchDto): Promise<LotView> {
-    return this.service.addRoastBatch(id, batch);
+  addRoastBatch(
+    @Param('lotId', IdPipe) id: number,
+    @Body() batch: RoastBatchDto,
+    @RequestKey() request: RequestKeyOf | null,
+  ): Promise<LotView> {
+    return this.service.addRoastBatch(id, batch, request);
   }
 
   @Post(':lotId/stock')
@@ -53,7 +66,8 @@ export class LotsController {
     @Param('lotId', IdPipe) id: number,
     @Body() weighing: WeighStockDto,
     @SignedIn() person: PersonModel,
+    @RequestKey() request: RequestKeyOf | null,
   ): Promise<LotView> {
-    return this.service.weighStock(id, weighing, person);
+    return this.service.weighStock(id, weighing, person, request);
   }
 }

@@ -13,11 +13,12 @@ import type {
   RoastBatchView,
   WeighStockDto,
 } from '@vendu/contract';
-import type { Transaction } from 'sequelize';
 import { BrewReader } from '../brews/brew-reader.js';
 import { PersonModel } from '../people/person.model.js';
 import { notFound, ProblemError } from '../problem/problem-error.js';
 import { RecipesService } from '../recipes/recipes.service.js';
+import type { RequestKeyOf } from '../writing/request-key.js';
+import { Writing } from '../writing/writing.js';
 import { daysSince, daysUntil } from './days.js';
 import { LotModel } from './lot.model.js';
 import { readLotsPage } from './lot-list.js';
@@ -32,6 +33,7 @@ export class LotsService {
     private readonly sequelize: Sequelize,
     private readonly brews: BrewReader,
     private readonly recipes: RecipesService,
+    private readonly writing: Writing,
   ) {}
 
   page(query: LotsQueryDto): Promise<LotsPageView> {
@@ -54,6 +56,7 @@ export class LotsService {
       stage: row.stage,
       daysToLaunch,
       due: lotDue({ stage: row.stage, daysToLaunch, daysSinceBrew: daysSince(row.lastBrewedAt) }),
+      stockG: row.stockG,
       gramsBrewedG: row.brewedG,
       gramsLeftG: row.leftG,
       weighings: weighings.map(({ massG, weigher, createdAt }) => ({
@@ -67,22 +70,25 @@ export class LotsService {
     };
   }
 
-  async create(lot: NewLotDto, person: PersonModel): Promise<LotView> {
+  async create(lot: NewLotDto, person: PersonModel, request: RequestKeyOf | null): Promise<LotView> {
     refuse(reversedElevation(lot));
-    const id = await this.sequelize.transaction((transaction) => this.takeIn(lot, person, transaction));
-    return this.read(id);
+    return this.read(await this.writing.once(request, () => this.takeIn(lot, person)));
   }
 
   /** Takes in all lots of a file or none of them; what is wrong is told by row. */
-  async import({ lots }: ImportLotsDto, person: PersonModel): Promise<{ ids: number[] }> {
+  async import(
+    { lots }: ImportLotsDto,
+    person: PersonModel,
+    request: RequestKeyOf | null,
+  ): Promise<{ ids: number[] }> {
     refuse(
       lots.flatMap((lot, index) =>
         reversedElevation(lot).map((error) => ({ ...error, field: `lots.${index}.${error.field}` })),
       ),
     );
-    const ids = await this.sequelize.transaction(async (transaction) => {
+    const ids = await this.writing.once(request, async () => {
       const taken: number[] = [];
-      for (const lot of lots) taken.push(await this.takeIn(lot, person, transaction));
+      for (const lot of lots) taken.push(await this.takeIn(lot, person));
       return taken;
     });
     return { ids };
@@ -90,61 +96,54 @@ export class LotsService {
 
   async edit(id: number, { revision, ...lot }: EditLotDto): Promise<LotView> {
     refuse(reversedElevation(lot));
-    const row = await LotModel.findByPk(id);
-    if (!row) throw notFound('lot');
-    if (row.revision !== revision) {
-      throw new ProblemError(
-        'stale',
-        'This lot was saved by somebody else since you opened it. Your changes are kept here.',
-      );
-    }
-    await row.update({ ...lot, signs: [...lot.signs] });
-    await refreshLotProgress(this.sequelize, [id]);
-    return this.read(id);
-  }
-
-  async addRoastBatch(id: number, batch: RoastBatchDto): Promise<LotView> {
-    if (!(await LotModel.findByPk(id))) throw notFound('lot');
-    await RoastBatchModel.create({ ...batch, lotId: id });
-    await refreshLotProgress(this.sequelize, [id]);
-    return this.read(id);
-  }
-
-  /** What is left is what was weighed last, less the doses brewed since. */
-  async weighStock(id: number, { massG }: WeighStockDto, person: PersonModel): Promise<LotView> {
-    if (!(await LotModel.findByPk(id))) throw notFound('lot');
-    const at = new Date();
-    await this.sequelize.transaction(async (transaction) => {
-      await StockWeighingModel.create({ lotId: id, massG, weighedBy: person.id }, { transaction });
-      // Not through the instance: the revision guards the facts, which a weighing does not touch.
-      await LotModel.update({ stockG: massG, stockAt: at }, { where: { id }, transaction });
-      await refreshLotProgress(this.sequelize, [id], transaction);
+    await this.writing.onLot(id, async () => {
+      const row = await LotModel.findByPk(id, { rejectOnEmpty: true });
+      if (row.revision !== revision) {
+        throw new ProblemError(
+          'stale',
+          'This lot was saved by somebody else since you opened it. Your changes are kept here.',
+        );
+      }
+      await row.update({ ...lot, signs: [...lot.signs] });
     });
     return this.read(id);
   }
 
-  private async takeIn(
-    { roastedOn, roastLevel, ...lot }: NewLotDto,
+  async addRoastBatch(id: number, batch: RoastBatchDto, request: RequestKeyOf | null): Promise<LotView> {
+    const add = async () => (await RoastBatchModel.create({ ...batch, lotId: id })).id;
+    await this.writing.onLot(id, add, request);
+    return this.read(id);
+  }
+
+  /** What is left is what was weighed last, less the doses brewed since. */
+  async weighStock(
+    id: number,
+    { massG }: WeighStockDto,
     person: PersonModel,
-    transaction: Transaction,
-  ): Promise<number> {
-    const row = await LotModel.create(
-      {
-        ...lot,
-        signs: [...lot.signs],
-        createdBy: person.id,
-        stockAt: lot.stockG === null ? null : new Date(),
-      },
-      { transaction },
-    );
-    await RoastBatchModel.create({ lotId: row.id, roastedOn, level: roastLevel }, { transaction });
+    request: RequestKeyOf | null,
+  ): Promise<LotView> {
+    const weigh = async () => {
+      const weighing = await StockWeighingModel.create({ lotId: id, massG, weighedBy: person.id });
+      // Not through the instance: the revision guards the facts, which a weighing does not touch.
+      await LotModel.update({ stockG: massG, stockAt: new Date() }, { where: { id } });
+      return weighing.id;
+    };
+    await this.writing.onLot(id, weigh, request);
+    return this.read(id);
+  }
+
+  private async takeIn({ roastedOn, roastLevel, ...lot }: NewLotDto, person: PersonModel): Promise<number> {
+    const row = await LotModel.create({
+      ...lot,
+      signs: [...lot.signs],
+      createdBy: person.id,
+      stockAt: lot.stockG === null ? null : new Date(),
+    });
+    await RoastBatchModel.create({ lotId: row.id, roastedOn, level: roastLevel });
     if (lot.stockG !== null) {
-      await StockWeighingModel.create(
-        { lotId: row.id, massG: lot.stockG, weighedBy: person.id },
-        { transaction },
-      );
+      await StockWeighingModel.create({ lotId: row.id, massG: lot.stockG, weighedBy: person.id });
     }
-    await refreshLotProgress(this.sequelize, [row.id], transaction);
+    await refreshLotProgress(this.sequelize, [row.id]);
     return row.id;
   }
 }
@@ -172,7 +171,6 @@ function facts(row: LotModel): LotFactsDto {
     labelNotes: row.labelNotes,
     launchOn: row.launchOn,
     signs: row.signs ?? [],
-    stockG: row.stockG,
   };
 }
 

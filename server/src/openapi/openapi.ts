@@ -20,6 +20,7 @@ const CONVERTERS: ISchemaConverters = {
     enum: [...(constraintOf(constraints) as Choice).values],
   }),
   calendarDate: () => ({ type: 'string', format: 'date' }),
+  moment: () => ({ type: 'string', format: 'date-time' }),
 };
 
 function constraintOf(constraints: unknown): unknown {

@@ -1,6 +1,7 @@
 import { BadRequestException, NotFoundException } from '@nestjs/common';
 import {
   ConnectionRefusedError,
+  DatabaseError,
   ForeignKeyConstraintError,
   OptimisticLockError,
   UniqueConstraintError,
@@ -13,6 +14,8 @@ import { invalidField, notFound, ProblemError } from './problem-error.js';
 
 describe('anything thrown becomes one of the problems', () => {
   const parserError = (status: number) => Object.assign(new Error('parser'), { status });
+  const driverError = (said: object) =>
+    new DatabaseError(Object.assign(new Error('driver'), { sql: '', ...said }) as never);
 
   it.each<[string, unknown, string]>([
     ['an expected failure', new ProblemError('stale', 'x'), 'stale'],
@@ -24,10 +27,22 @@ describe('anything thrown becomes one of the problems', () => {
     ['a reference to nothing', new ForeignKeyConstraintError({}), 'conflict'],
     ['two people at once', new OptimisticLockError({}), 'stale'],
     ['a database that is gone', new ConnectionRefusedError(new Error('gone')), 'unavailable'],
+    ['a database that went in the middle', driverError({ errno: 45009, fatal: true }), 'unavailable'],
+    ['a database that is being ended', driverError({ errno: 1053 }), 'unavailable'],
+    ['a deadlock', driverError({ errno: 1213 }), 'busy'],
+    ['a lock waited for too long', driverError({ errno: 1205 }), 'busy'],
+    ['a figure that no column holds', driverError({ errno: 1264 }), 'invalid-input'],
+    ['a range that a file does not have', parserError(416), 'not-readable'],
+    ['a condition that is not met', parserError(412), 'not-readable'],
     ['a fault of ours', new TypeError('undefined is not a function'), 'defect'],
     ['something that is no error at all', 'oops', 'defect'],
   ])('%s', (_, thrown, kind) => {
     expect(classify(thrown).kind).toBe(kind);
+  });
+
+  it('that says that nothing was stored only where it is known', () => {
+    const unknown = [new TypeError('x'), new ConnectionRefusedError(new Error('gone')), 'oops'];
+    for (const thrown of unknown) expect(classify(thrown).detail).not.toMatch(/nothing was stored/i);
   });
 
   it('never lets the words of a fault out', () => {

@@ -1,17 +1,14 @@
 import { HttpException } from '@nestjs/common';
-import {
-  ConnectionError,
-  ForeignKeyConstraintError,
-  OptimisticLockError,
-  UniqueConstraintError,
-} from 'sequelize';
+import { ForeignKeyConstraintError, OptimisticLockError, UniqueConstraintError } from 'sequelize';
 import type { ProblemKind } from '@vendu/contract';
+import { isBusy, isGone, isUnstorable } from '../database/database-faults.js';
 import { ProblemError } from './problem-error.js';
 
 /** Status and title of each kind of problem: the one place where the application meets HTTP errors. */
 export const PROBLEMS: Record<ProblemKind, { status: number; title: string }> = {
   'invalid-input': { status: 422, title: 'Some fields need another look' },
   'not-json': { status: 400, title: 'The request is not readable' },
+  'not-readable': { status: 400, title: 'The request is not readable' },
   'too-large': { status: 413, title: 'The request is too large' },
   'not-signed-in': { status: 401, title: 'Sign in first' },
   'wrong-sign-in': { status: 401, title: 'Not signed in' },
@@ -20,23 +17,32 @@ export const PROBLEMS: Record<ProblemKind, { status: number; title: string }> = 
   stale: { status: 409, title: 'Somebody else saved in the meantime' },
   conflict: { status: 409, title: 'In conflict with what is stored' },
   'too-many-requests': { status: 429, title: 'Too many attempts' },
+  busy: { status: 503, title: 'Others are saving the same' },
   unavailable: { status: 503, title: 'The database does not answer' },
+  'unknown-outcome': { status: 503, title: 'Not known whether it was saved' },
   defect: { status: 500, title: 'A fault of the application' },
 };
 
 const DETAIL_BY_STATUS: Partial<Record<number, { kind: ProblemKind; detail: string }>> = {
   400: { kind: 'not-json', detail: 'The body of the request is not valid JSON.' },
   404: { kind: 'not-found', detail: 'There is nothing at this address.' },
-  413: { kind: 'too-large', detail: 'The body of the request is larger than 1 MB.' },
+  413: { kind: 'too-large', detail: 'The body of the request is larger than this address takes.' },
   415: { kind: 'not-json', detail: 'The body of the request must be JSON.' },
   429: { kind: 'too-many-requests', detail: 'Too many attempts to sign in; wait a minute.' },
 };
 
-/** Turns anything thrown into a problem. What it does not know is a defect, and is told apart as such. */
+/**
+ * Turns anything thrown into a problem. What it does not know is a defect, and is told apart as such. That nothing was
+ * stored is said only by who knows it, which is whoever rolled it back.
+ */
 export function classify(thrown: unknown): ProblemError {
   if (thrown instanceof ProblemError) return thrown;
-  const byStatus = DETAIL_BY_STATUS[statusOf(thrown)];
+  const status = statusOf(thrown);
+  const byStatus = DETAIL_BY_STATUS[status];
   if (byStatus) return new ProblemError(byStatus.kind, byStatus.detail);
+  if (status >= 400 && status < 500) {
+    return new ProblemError('not-readable', 'This is asked for in a way that is not understood.');
+  }
   if (thrown instanceof OptimisticLockError) {
     return new ProblemError('stale', 'This was saved by somebody else since you opened it.');
   }
@@ -44,10 +50,17 @@ export function classify(thrown: unknown): ProblemError {
   if (thrown instanceof ForeignKeyConstraintError) {
     return new ProblemError('conflict', 'Something that this refers to does not exist.');
   }
-  if (thrown instanceof ConnectionError) {
-    return new ProblemError('unavailable', 'The database does not answer; nothing was stored. Try again.');
+  if (isBusy(thrown)) return new ProblemError('busy', 'Others are saving the same just now. Try again.');
+  if (isUnstorable(thrown)) {
+    return new ProblemError('invalid-input', 'A figure or a text is outside of what can be stored.');
   }
-  return new ProblemError('defect', 'Nothing was stored. Try again; if it stays, report the request id.');
+  if (isGone(thrown)) {
+    return new ProblemError('unavailable', 'The database does not answer just now. Try again in a moment.');
+  }
+  return new ProblemError(
+    'defect',
+    'Something went wrong here. Look whether it was stored before you send it again; if it stays, report the request id.',
+  );
 }
 
 /** Nest's exceptions carry a status by method, the body parser's errors as a property. */

@@ -6,6 +6,8 @@ export class ProblemError extends Error {
     readonly kind: ProblemKind,
     readonly detail: string,
     readonly errors: FieldError[] = [],
+    /** When to try again, where that makes sense, s. */
+    readonly retryAfterS = 2,
   ) {
     super(detail);
   }

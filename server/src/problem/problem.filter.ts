@@ -11,9 +11,12 @@ export class ProblemFilter implements ExceptionFilter {
   catch(thrown: unknown, host: ArgumentsHost): void {
     const request = host.switchToHttp().getRequest<Request>();
     const response = host.switchToHttp().getResponse<Response>();
-    const { kind, detail, errors } = classify(thrown);
+    const { kind, detail, errors, retryAfterS } = classify(thrown);
     const { status, title } = PROBLEMS[kind];
     if (status >= 500) this.logger.error(thrown);
+    // A stream that has begun cannot take its answer back.
+    if (response.headersSent) return void response.end();
+    if (status === 503 || status === 429) response.setHeader('Retry-After', retryAfterS);
     const problem: Problem = {
       type: `/problems/${kind}`,
       title,

@@ -1,13 +1,15 @@
-import { Body, Controller, Delete, Get, HttpCode, Param, Post } from '@nestjs/common';
+import { Body, Controller, Delete, Get, HttpCode, Param, Post, Query } from '@nestjs/common';
 import {
   PublishDto,
-  type PublicRecipeListItem,
+  PublishedQueryDto,
   type PublicRecipeView,
+  type PublishedPageView,
   type RecipeView,
 } from '@vendu/contract';
 import type { PersonModel } from '../people/person.model.js';
 import { IdPipe } from '../problem/id.pipe.js';
 import { LeadOnly, SignedIn, VisitorsToo } from '../session/access.js';
+import { RequestKey, type RequestKeyOf } from '../writing/request-key.js';
 import { PublicationsService } from './publications.service.js';
 
 @Controller()
@@ -16,8 +18,12 @@ export class PublicationsController {
 
   @Post('publications')
   @LeadOnly()
-  publish(@Body() publication: PublishDto, @SignedIn() person: PersonModel): Promise<RecipeView> {
-    return this.service.publish(publication, person);
+  publish(
+    @Body() publication: PublishDto,
+    @SignedIn() person: PersonModel,
+    @RequestKey() request: RequestKeyOf | null,
+  ): Promise<RecipeView> {
+    return this.service.publish(publication, person, request);
   }
 
   @Delete('publications/:publicationId')
@@ -35,8 +41,8 @@ export class PublicationsController {
 
   @Get('published')
   @VisitorsToo()
-  list(): Promise<PublicRecipeListItem[]> {
-    return this.service.list();
+  page(@Query() query: PublishedQueryDto): Promise<PublishedPageView> {
+    return this.service.page(query);
   }
 
   @Get('published/:slug')

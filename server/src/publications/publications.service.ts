@@ -1,116 +1,138 @@
 import { Injectable } from '@nestjs/common';
-import { Op } from 'sequelize';
+import { Op, QueryTypes, UniqueConstraintError } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
-import type { PublicRecipeListItem, PublicRecipeView, PublishDto, RecipeView } from '@vendu/contract';
+import {
+  PUBLISHED_PER_PAGE,
+  type PublicRecipeListItem,
+  type PublicRecipeView,
+  type PublishDto,
+  type PublishedCard,
+  type PublishedPageView,
+  type PublishedQueryDto,
+  type RecipeView,
+} from '@vendu/contract';
 import { BrewerModel } from '../kit/brewer.model.js';
-import { PaperModel } from '../kit/paper.model.js';
 import { KitService } from '../kit/kit.service.js';
+import { PaperModel } from '../kit/paper.model.js';
 import { LotModel } from '../lots/lot.model.js';
 import type { PersonModel } from '../people/person.model.js';
 import { invalidField, notFound, ProblemError } from '../problem/problem-error.js';
 import { RecipeVersionModel } from '../recipes/recipe-version.model.js';
 import { RecipeModel } from '../recipes/recipe.model.js';
-import { settingFor } from '../recipes/recipe-views.js';
 import { RecipesService } from '../recipes/recipes.service.js';
+import { parsedJson } from '../database/raw-row.js';
+import type { RequestKeyOf } from '../writing/request-key.js';
+import { Writing } from '../writing/writing.js';
+import { cardChanges, composeCard } from './published-card.js';
 import { PublicationModel } from './publication.model.js';
 import { slugOf } from './slug.js';
 
-const PARTS = [
-  LotModel,
-  { model: BrewerModel, include: [PaperModel] },
-  { model: RecipeVersionModel, include: [PublicationModel] },
-];
-
-interface Current {
-  version: RecipeVersionModel;
-  publication: PublicationModel;
+interface LiveRow {
+  slug: string;
+  card: PublishedCard | string;
+  publishedAt: Date;
 }
 
+/** What is public is the card as it was published: nothing that is changed in the lab afterwards reaches it. */
 @Injectable()
 export class PublicationsService {
   constructor(
     private readonly sequelize: Sequelize,
     private readonly recipes: RecipesService,
     private readonly kit: KitService,
+    private readonly writing: Writing,
   ) {}
 
-  /** Makes a signed-off version public. The address belongs to the recipe and outlives its versions. */
-  async publish({ recipeVersionId, introduction }: PublishDto, person: PersonModel): Promise<RecipeView> {
-    const version = await RecipeVersionModel.findByPk(recipeVersionId);
-    if (!version)
-      throw invalidField({ field: 'recipeVersionId', message: 'There is no such recipe version.' });
-    refuseUnsigned(version);
-    if ((await PublicationModel.count({ where: { recipeVersionId, withdrawnAt: null } })) > 0) {
-      throw new ProblemError('conflict', 'This version is public already.');
-    }
-    const recipe = await RecipeModel.findByPk(version.recipeId, {
-      include: [LotModel, BrewerModel],
-      rejectOnEmpty: true,
-    });
-    await this.sequelize.transaction(async (transaction) => {
-      if (recipe.slug === null) {
-        await recipe.update(
-          { slug: await freeSlug(`${recipe.lot.name} ${recipe.brewer.name}`) },
-          { transaction },
-        );
+  /**
+   * Makes a signed-off version public, in the place of what was public of its recipe. The address belongs to the
+   * recipe and outlives its versions.
+   */
+  async publish(
+    { recipeVersionId, introduction }: PublishDto,
+    person: PersonModel,
+    request: RequestKeyOf | null,
+  ): Promise<RecipeView> {
+    const known = await RecipeVersionModel.findByPk(recipeVersionId);
+    if (!known) throw invalidField({ field: 'recipeVersionId', message: 'There is no such recipe version.' });
+    const { recipeId } = known;
+    const publishIt = async () => {
+      const version = await RecipeVersionModel.findByPk(recipeVersionId, { rejectOnEmpty: true });
+      refuseUnsigned(version);
+      const recipe = await recipeWithParts(recipeId);
+      const card = await this.cardOf(recipe, version, introduction);
+      const live = await livePublication(recipeId);
+      if (live?.recipeVersionId === recipeVersionId && saysTheSame(live, card)) {
+        throw new ProblemError('conflict', 'This version is public already, and its card says the same.');
       }
-      await PublicationModel.create(
-        { recipeVersionId, introduction, publishedBy: person.id },
-        { transaction },
-      );
-    });
-    await this.recipes.refreshLotOf(recipe.id);
-    return this.recipes.read(recipe.id);
+      const now = new Date();
+      await live?.update({ withdrawnAt: now });
+      if (recipe.slug === null) await giveSlug(recipe);
+      const { id } = await PublicationModel.create({
+        recipeId,
+        recipeVersionId,
+        introduction,
+        card,
+        publishedBy: person.id,
+        createdAt: now,
+      });
+      return id;
+    };
+    await this.writing.onLot(await lotIdOf(recipeId), publishIt, request);
+    return this.recipes.read(recipeId);
   }
 
   async setWithdrawn(id: number, isWithdrawn: boolean): Promise<RecipeView> {
-    const row = await PublicationModel.findByPk(id);
-    if (!row) throw notFound('publication');
-    const version = await RecipeVersionModel.findByPk(row.recipeVersionId, { rejectOnEmpty: true });
-    // The sign-off may have been taken back while the publication was withdrawn.
-    if (!isWithdrawn) refuseUnsigned(version);
-    await row.update({ withdrawnAt: isWithdrawn ? new Date() : null });
-    await this.recipes.refreshLotOf(version.recipeId);
-    return this.recipes.read(version.recipeId);
+    const { recipeId } = await publication(id);
+    await this.writing.onLot(await lotIdOf(recipeId), async () => {
+      const row = await publication(id);
+      if (!isWithdrawn) await refuseRestoring(row);
+      await row.update({ withdrawnAt: isWithdrawn ? new Date() : null });
+    });
+    return this.recipes.read(recipeId);
   }
 
-  async list(): Promise<PublicRecipeListItem[]> {
-    const rows = await RecipeModel.findAll({
-      where: { slug: { [Op.ne]: null } },
-      include: PARTS,
-      order: [['id', 'DESC']],
-    });
-    return rows.flatMap((row) => {
-      const current = currentOf(row);
-      return current ? [listItem(row, current)] : [];
-    });
+  async page({ page }: PublishedQueryDto): Promise<PublishedPageView> {
+    const [rows, total] = await Promise.all([
+      this.sequelize.query<LiveRow>(
+        `SELECT recipes.slug, publications.card, publications.created_at AS publishedAt
+        FROM publications JOIN recipes ON recipes.id = publications.recipe_id
+        WHERE publications.live_recipe_id IS NOT NULL AND publications.card IS NOT NULL
+        ORDER BY publications.id DESC LIMIT :limit OFFSET :offset`,
+        {
+          type: QueryTypes.SELECT,
+          replacements: { limit: PUBLISHED_PER_PAGE, offset: (page - 1) * PUBLISHED_PER_PAGE },
+        },
+      ),
+      PublicationModel.count({ where: { withdrawnAt: null, card: { [Op.ne]: null as never } } }),
+    ]);
+    return { recipes: rows.map(listItem), total };
   }
 
   async bySlug(slug: string): Promise<PublicRecipeView> {
-    const row = await RecipeModel.findOne({ where: { slug }, include: PARTS });
-    const current = row && currentOf(row);
-    if (!row || !current) throw notFound('published recipe');
-    const [house, grinder] = await Promise.all([this.kit.house(), this.kit.grinder(row.grinderId)]);
-    const { lot } = row;
-    return {
-      ...listItem(row, current),
-      houseName: house.name,
-      housePlace: house.place,
-      region: lot.region,
-      farm: lot.farm,
-      producer: lot.producer,
-      variety: lot.variety,
-      additions: lot.additions,
-      labelNotes: lot.labelNotes,
-      elevationFromM: lot.elevationFromM,
-      elevationToM: lot.elevationToM,
-      paper: row.brewer.paper.name,
-      grinderName: `${grinder.name}, ${grinder.burrSet}`,
-      grinderSetting: settingFor(current.version.plan, grinder).grinderSetting,
-      introduction: current.publication.introduction,
-      versionNumber: current.version.number,
-      publishedAt: current.publication.createdAt.toISOString(),
-    };
+    const recipe = await RecipeModel.findOne({ where: { slug }, attributes: ['id'] });
+    const live = recipe && (await livePublication(recipe.id));
+    if (!live?.card) throw notFound('published recipe');
+    return { ...live.card, slug, publishedAt: live.createdAt.toISOString() };
+  }
+
+  /** Gives publications of an older version, which showed whatever was so at the moment, the card that they show now. */
+  async fillMissingCards(): Promise<void> {
+    const bare = await PublicationModel.findAll({ where: { card: null } });
+    for (const row of bare) {
+      const version = await RecipeVersionModel.findByPk(row.recipeVersionId, { rejectOnEmpty: true });
+      const recipe = await recipeWithParts(row.recipeId);
+      await row.update({ card: await this.cardOf(recipe, version, row.introduction) });
+    }
+  }
+
+  private async cardOf(
+    recipe: RecipeModel,
+    version: RecipeVersionModel,
+    introduction: string,
+  ): Promise<PublishedCard> {
+    const house = await this.kit.house();
+    const grinder = await this.kit.grinder(recipe.grinderId);
+    return composeCard({ recipe, version, house, grinder, introduction });
   }
 }
 
@@ -120,36 +142,57 @@ function refuseUnsigned({ signedOffAt }: RecipeVersionModel): void {
   }
 }
 
-function listItem(row: RecipeModel, { version }: Current): PublicRecipeListItem {
-  return {
-    slug: row.slug ?? '',
-    lotName: row.lot.name,
-    country: row.lot.country,
-    process: row.lot.process,
-    brewerName: row.brewer.name,
-    plan: version.plan,
-  };
+/** The sign-off may have been taken back, or another version published, while a publication was withdrawn. */
+async function refuseRestoring({ id, recipeId, recipeVersionId }: PublicationModel): Promise<void> {
+  refuseUnsigned(await RecipeVersionModel.findByPk(recipeVersionId, { rejectOnEmpty: true }));
+  const live = await livePublication(recipeId);
+  if (live && live.id !== id) {
+    throw new ProblemError(
+      'conflict',
+      'Another card of this recipe is public by now; withdraw that one first.',
+    );
+  }
 }
 
-/** The publication that visitors see: the newest that was not withdrawn. */
-function currentOf(row: RecipeModel): Current | null {
-  const live = row.versions.flatMap((version) =>
-    version.publications
-      .filter(({ withdrawnAt }) => withdrawnAt === null)
-      .map((publication) => ({ version, publication })),
-  );
-  return live.sort((a, b) => b.publication.id - a.publication.id)[0] ?? null;
+function saysTheSame({ card, introduction }: PublicationModel, next: PublishedCard): boolean {
+  return card !== null && introduction === next.introduction && cardChanges(card, next).length === 0;
 }
 
-async function freeSlug(words: string): Promise<string> {
-  const base = slugOf(words);
-  const taken = new Set(
-    (await RecipeModel.findAll({ attributes: ['slug'], where: { slug: { [Op.startsWith]: base } } })).map(
-      ({ slug }) => slug,
-    ),
-  );
+/** The one publication of a recipe that visitors see. */
+function livePublication(recipeId: number): Promise<PublicationModel | null> {
+  return PublicationModel.findOne({ where: { recipeId, withdrawnAt: null } });
+}
+
+async function publication(id: number): Promise<PublicationModel> {
+  const row = await PublicationModel.findByPk(id);
+  if (!row) throw notFound('publication');
+  return row;
+}
+
+async function lotIdOf(recipeId: number): Promise<number> {
+  return (await RecipeModel.findByPk(recipeId, { rejectOnEmpty: true })).lotId;
+}
+
+function recipeWithParts(id: number): Promise<RecipeModel> {
+  return RecipeModel.findByPk(id, { include: [LotModel, BrewerModel, PaperModel], rejectOnEmpty: true });
+}
+
+function listItem({ slug, card }: LiveRow): PublicRecipeListItem {
+  const { lotName, country, process, brewerName, plan } = parsedJson(card);
+  return { slug, lotName, country, process, brewerName, plan };
+}
+
+/** Recipes of two lots of one name may ask for one address at the same moment: the later one takes the next. */
+async function giveSlug(recipe: RecipeModel): Promise<void> {
+  const base = slugOf(`${recipe.lot.name} ${recipe.brewer.name}`);
   for (let number = 1; ; number++) {
     const slug = number === 1 ? base : `${base}-${number}`;
-    if (!taken.has(slug)) return slug;
+    if ((await RecipeModel.count({ where: { slug } })) > 0) continue;
+    try {
+      await recipe.update({ slug });
+      return;
+    } catch (error) {
+      if (!(error instanceof UniqueConstraintError)) throw error;
+    }
   }
 }

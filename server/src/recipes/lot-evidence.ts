@@ -1,4 +1,3 @@
-import type { Transaction } from 'sequelize';
 import { type calibrateLot, recordedBrew, type BrewKit, type LotEvidence } from '@vendu/core';
 import type { BrewListItem } from '@vendu/contract';
 import { LotModel } from '../lots/lot.model.js';
@@ -10,7 +9,7 @@ const MOST_BREWS = 8;
 type Calibrate = (input: Parameters<typeof calibrateLot>[0]) => Promise<ReturnType<typeof calibrateLot>>;
 
 /** What a lot's measured brews say of it; `null` where none was measured. What a stand-in gave is no evidence. */
-async function evidenceOf(
+export async function evidenceOf(
   brews: readonly BrewListItem[],
   kit: BrewKit,
   calibrate: Calibrate,
@@ -26,17 +25,6 @@ async function evidenceOf(
 }
 
 /** Keeps what a lot's brews taught with the lot, for the starting recipes of lots to come. */
-export async function keepEvidence(
-  {
-    lotId,
-    brews,
-    kit,
-    calibrate,
-  }: { lotId: number; brews: readonly BrewListItem[]; kit: BrewKit; calibrate: Calibrate },
-  transaction?: Transaction,
-): Promise<void> {
-  await LotModel.update(
-    { evidence: await evidenceOf(brews, kit, calibrate) },
-    { where: { id: lotId }, transaction: transaction ?? null },
-  );
+export async function keepEvidence(lotId: number, evidence: LotEvidence | null): Promise<void> {
+  await LotModel.update({ evidence }, { where: { id: lotId } });
 }

@@ -1,5 +1,6 @@
 import { grinderSettingFor, type BrewPlan } from '@vendu/core';
 import type {
+  CardChange,
   GrinderView,
   PublicationView,
   RecipeListItem,
@@ -66,7 +67,12 @@ export function recipeListItem(row: RecipeModel): RecipeListItem {
 }
 
 /** Needs `publisher` loaded. */
-export function publicationView(row: PublicationModel, slug: string, versionNumber: number): PublicationView {
+export function publicationView(
+  row: PublicationModel,
+  slug: string,
+  versionNumber: number,
+  cardChanges: CardChange[],
+): PublicationView {
   return {
     id: row.id,
     slug,
@@ -75,5 +81,6 @@ export function publicationView(row: PublicationModel, slug: string, versionNumb
     publishedBy: row.publisher.name,
     publishedAt: row.createdAt.toISOString(),
     withdrawnAt: row.withdrawnAt?.toISOString() ?? null,
+    cardChanges,
   };
 }

@@ -10,6 +10,7 @@ import {
 import type { PersonModel } from '../people/person.model.js';
 import { IdPipe } from '../problem/id.pipe.js';
 import { LeadOnly, SignedIn } from '../session/access.js';
+import { RequestKey, type RequestKeyOf } from '../writing/request-key.js';
 import { StartingRecipesService } from './starting-recipes.service.js';
 import { RecipesService } from './recipes.service.js';
 
@@ -42,9 +43,9 @@ export class RecipesController {
     @Param('lotId', IdPipe) lotId: number,
     @Body() recipe: NewRecipeDto,
     @SignedIn() person: PersonModel,
+    @RequestKey() request: RequestKeyOf | null,
   ): Promise<RecipeView> {
-    const { id } = await this.starts.start(lotId, recipe, person);
-    return this.service.read(id);
+    return this.service.read(await this.starts.start(lotId, recipe, person, request));
   }
 
   @Get('recipes/:recipeId')
@@ -57,8 +58,9 @@ export class RecipesController {
     @Param('recipeId', IdPipe) id: number,
     @Body() version: NewVersionDto,
     @SignedIn() person: PersonModel,
+    @RequestKey() request: RequestKeyOf | null,
   ): Promise<RecipeView> {
-    return this.service.addVersion(id, version, person);
+    return this.service.addVersion(id, version, person, request);
   }
 
   @Put('recipe-versions/:versionId/acceptance')

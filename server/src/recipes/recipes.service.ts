@@ -1,7 +1,6 @@
 import { Injectable } from '@nestjs/common';
-import { UniqueConstraintError } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
-import { lotPrior, type LotPrior, type RoastLevel } from '@vendu/core';
+import { lotPrior, type LotEvidence, type LotPrior, type RoastLevel } from '@vendu/core';
 import type {
   NewVersionDto,
   RecipeListItem,
@@ -18,16 +17,18 @@ import { PaperModel } from '../kit/paper.model.js';
 import { refuseReversedWindow } from '../kit/reversed-window.js';
 import { WaterModel } from '../kit/water.model.js';
 import { daysSince } from '../lots/days.js';
-import { refreshLotProgress } from '../lots/lot-progress.js';
 import { LotModel } from '../lots/lot.model.js';
 import { newestBatch, RoastBatchModel } from '../lots/roast-batch.model.js';
 import { PersonModel } from '../people/person.model.js';
 import { notFound, ProblemError } from '../problem/problem-error.js';
 import { PublicationModel } from '../publications/publication.model.js';
+import { cardChanges, composeCard } from '../publications/published-card.js';
+import type { RequestKeyOf } from '../writing/request-key.js';
+import { Writing } from '../writing/writing.js';
 import { plainPlan, refusePlanFaults } from './plan-refusals.js';
 import { RecipeVersionModel } from './recipe-version.model.js';
 import { RecipeModel } from './recipe.model.js';
-import { keepEvidence } from './lot-evidence.js';
+import { evidenceOf, keepEvidence } from './lot-evidence.js';
 import { publicationView, recipeListItem, versionView } from './recipe-views.js';
 import { readSimilarLots } from './similar-lots.js';
 import { elevationOf } from './starting-facts.js';
@@ -42,6 +43,7 @@ export class RecipesService {
     private readonly kit: KitService,
     private readonly brews: BrewReader,
     private readonly computation: Computation,
+    private readonly writing: Writing,
   ) {}
 
   async ofLots(lotIds: readonly number[]): Promise<RecipeListItem[]> {
@@ -55,26 +57,14 @@ export class RecipesService {
 
   /** Sets what a recipe is brewed with and aims at, where that may change under it. */
   async setUp(id: number, { waterId, kettleId, aim }: RecipeSetupDto): Promise<RecipeView> {
-    const row = await RecipeModel.findByPk(id);
-    if (!row) throw notFound('recipe');
     if (aim) refuseReversedWindow(aim, 'aim.');
     await refuseUnknownKit({ waterId, kettleId });
-    await row.update({ waterId, kettleId, aim: aim && { ...aim } });
-    return this.read(id);
+    return this.change(id, (row) => row.update({ waterId, kettleId, aim: aim && { ...aim } }));
   }
 
   /** Gives a recipe stands of its own, or the house's back. */
   async setSchools(id: number, { schools }: RecipeSchoolsDto): Promise<RecipeView> {
-    const row = await RecipeModel.findByPk(id);
-    if (!row) throw notFound('recipe');
-    await row.update({ schools: schools && { ...schools } });
-    return this.read(id);
-  }
-
-  /** Brings the lot of a recipe up to date in the list of lots. */
-  async refreshLotOf(recipeId: number): Promise<void> {
-    const { lotId } = await RecipeModel.findByPk(recipeId, { rejectOnEmpty: true });
-    await refreshLotProgress(this.sequelize, [lotId]);
+    return this.change(id, (row) => row.update({ schools: schools && { ...schools } }));
   }
 
   async read(id: number): Promise<RecipeView> {
@@ -129,8 +119,13 @@ export class RecipesService {
       ),
       brews,
       publications: versions
-        .flatMap(({ publications, number }) =>
-          publications.map((publication) => publicationView(publication, row.slug ?? '', number)),
+        .flatMap((version) =>
+          version.publications.map((publication) => {
+            const now = composeCard({ recipe: row, version, house, grinder, introduction: '' });
+            const { card, withdrawnAt } = publication;
+            const changes = card && withdrawnAt === null ? cardChanges(card, now) : [];
+            return publicationView(publication, row.slug ?? '', version.number, changes);
+          }),
         )
         .sort((a, b) => b.id - a.id),
       latestRoastBatchId: batch?.id ?? null,
@@ -165,14 +160,17 @@ export class RecipesService {
     id: number,
     { basedOn, plan, note }: NewVersionDto,
     person: PersonModel,
+    request: RequestKeyOf | null,
   ): Promise<RecipeView> {
-    const newest = await RecipeVersionModel.findOne({ where: { recipeId: id }, order: [['number', 'DESC']] });
-    if (!newest) throw notFound('recipe');
-    if (basedOn > newest.number) throw notFound('recipe version');
-    if (basedOn < newest.number) throw staleVersion(newest.number);
     await refusePlanFaults(plan, this.kit);
-    try {
-      await RecipeVersionModel.create({
+    const add = async () => {
+      const newest = await RecipeVersionModel.findOne({
+        where: { recipeId: id },
+        order: [['number', 'DESC']],
+      });
+      if (!newest || basedOn > newest.number) throw notFound('recipe version');
+      if (basedOn < newest.number) throw staleVersion(newest.number);
+      const version = await RecipeVersionModel.create({
         recipeId: id,
         number: newest.number + 1,
         basedOn,
@@ -180,72 +178,91 @@ export class RecipesService {
         note,
         createdBy: person.id,
       });
-    } catch (error) {
-      // Two saves at the same moment: the unique number lets one in.
-      if (error instanceof UniqueConstraintError) throw staleVersion(newest.number + 1);
-      throw error;
-    }
-    return this.read(id);
+      return version.id;
+    };
+    return this.change(id, add, request);
   }
 
   /** Accepting and signing off are signatures on a version; taking one back leaves the other to its owner. */
   async setAccepted(versionId: number, isAccepted: boolean, person: PersonModel): Promise<RecipeView> {
-    const version = await this.version(versionId);
-    if (!isAccepted && version.signedOffAt !== null) {
-      throw new ProblemError('conflict', 'This version is signed off; a lead takes that back first.');
-    }
-    await version.update(
-      isAccepted ? { acceptedBy: person.id, acceptedAt: new Date() } : { acceptedBy: null, acceptedAt: null },
-    );
-    if (isAccepted) await this.learnFrom(version.recipeId);
-    await this.refreshLotOf(version.recipeId);
-    return this.read(version.recipeId);
+    const { recipeId } = await version(versionId);
+    // Learned before its turn, since it takes a while: what is measured meanwhile teaches at the next acceptance.
+    const evidence = isAccepted ? await this.evidenceOf(recipeId) : undefined;
+    return this.change(recipeId, async ({ lotId }) => {
+      const row = await version(versionId);
+      if (!isAccepted && row.signedOffAt !== null) {
+        throw new ProblemError('conflict', 'This version is signed off; a lead takes that back first.');
+      }
+      await row.update(
+        isAccepted
+          ? { acceptedBy: person.id, acceptedAt: new Date() }
+          : { acceptedBy: null, acceptedAt: null },
+      );
+      if (evidence !== undefined) await keepEvidence(lotId, evidence);
+    });
   }
 
   async setSignedOff(versionId: number, isSignedOff: boolean, person: PersonModel): Promise<RecipeView> {
-    const version = await this.version(versionId);
-    if (isSignedOff && version.acceptedAt === null) {
-      throw new ProblemError(
-        'conflict',
-        'Accept this version first: sign-off confirms a recipe that was accepted.',
+    const { recipeId } = await version(versionId);
+    return this.change(recipeId, async () => {
+      const row = await version(versionId);
+      if (isSignedOff && row.acceptedAt === null) {
+        throw new ProblemError(
+          'conflict',
+          'Accept this version first: sign-off confirms a recipe that was accepted.',
+        );
+      }
+      if (!isSignedOff) await refuseWhilePublic(versionId);
+      await row.update(
+        isSignedOff
+          ? { signedOffBy: person.id, signedOffAt: new Date() }
+          : { signedOffBy: null, signedOffAt: null },
       );
-    }
-    if (!isSignedOff) await this.refuseWhilePublic(version.id);
-    await version.update(
-      isSignedOff
-        ? { signedOffBy: person.id, signedOffAt: new Date() }
-        : { signedOffBy: null, signedOffAt: null },
-    );
-    await this.refreshLotOf(version.recipeId);
-    return this.read(version.recipeId);
+    });
   }
 
-  private async learnFrom(recipeId: number): Promise<void> {
-    const { lotId, brewerId, paperId } = await RecipeModel.findByPk(recipeId, { rejectOnEmpty: true });
+  /** Changes something of a recipe in its lot's turn. */
+  private async change(
+    id: number,
+    work: (row: RecipeModel) => Promise<unknown>,
+    request: RequestKeyOf | null = null,
+  ): Promise<RecipeView> {
+    const { lotId } = await recipe(id);
+    await this.writing.onLot(lotId, async () => void (await work(await recipe(id))), request);
+    return this.read(id);
+  }
+
+  private async evidenceOf(recipeId: number): Promise<LotEvidence | null> {
+    const { lotId, brewerId, paperId } = await recipe(recipeId);
     const [brewer, paper, trail] = await Promise.all([
       this.kit.brewer(brewerId),
       this.kit.paper(paperId),
       this.brews.ofLot(lotId),
     ]);
-    await keepEvidence({
-      lotId,
-      brews: trail.filter((brew) => brew.recipeId === recipeId),
-      kit: await this.kit.brewKit(brewer, paper),
-      calibrate: (input) => this.computation.run('calibrateLot', input),
-    });
+    return evidenceOf(
+      trail.filter((brew) => brew.recipeId === recipeId),
+      await this.kit.brewKit(brewer, paper),
+      (input) => this.computation.run('calibrateLot', input),
+    );
   }
+}
 
-  private async refuseWhilePublic(recipeVersionId: number): Promise<void> {
-    const publicCount = await PublicationModel.count({ where: { recipeVersionId, withdrawnAt: null } });
-    if (publicCount > 0)
-      throw new ProblemError('conflict', 'This version is public; withdraw the publication first.');
-  }
+async function recipe(id: number): Promise<RecipeModel> {
+  const row = await RecipeModel.findByPk(id);
+  if (!row) throw notFound('recipe');
+  return row;
+}
 
-  private async version(id: number): Promise<RecipeVersionModel> {
-    const row = await RecipeVersionModel.findByPk(id);
-    if (!row) throw notFound('recipe version');
-    return row;
-  }
+async function version(id: number): Promise<RecipeVersionModel> {
+  const row = await RecipeVersionModel.findByPk(id);
+  if (!row) throw notFound('recipe version');
+  return row;
+}
+
+async function refuseWhilePublic(recipeVersionId: number): Promise<void> {
+  const publicCount = await PublicationModel.count({ where: { recipeVersionId, withdrawnAt: null } });
+  if (publicCount > 0)
+    throw new ProblemError('conflict', 'This version is public; withdraw the publication first.');
 }
 
 function staleVersion(newest: number): ProblemError {

@@ -9,6 +9,8 @@ import { LotModel } from '../lots/lot.model.js';
 import { newestBatch, RoastBatchModel } from '../lots/roast-batch.model.js';
 import { PersonModel } from '../people/person.model.js';
 import { notFound } from '../problem/problem-error.js';
+import type { RequestKeyOf } from '../writing/request-key.js';
+import { Writing } from '../writing/writing.js';
 import { plainPlan, refusePlanFaults } from './plan-refusals.js';
 import { RecipeVersionModel } from './recipe-version.model.js';
 import { RecipeModel } from './recipe.model.js';
@@ -24,6 +26,7 @@ export class StartingRecipesService {
     private readonly sequelize: Sequelize,
     private readonly kit: KitService,
     private readonly computation: Computation,
+    private readonly writing: Writing,
   ) {}
 
   /** The starting recipe as it would be, before anybody keeps it. */
@@ -43,34 +46,45 @@ export class StartingRecipesService {
     };
   }
 
-  /** Keeps the starting recipe with its reasons, or a plan that was brought along. */
-  async start(lotId: number, asked: NewRecipeDto, person: PersonModel): Promise<RecipeModel> {
+  /**
+   * Keeps the starting recipe with its reasons, or a plan that was brought along.
+   *
+   * @returns the id of the new recipe
+   */
+  async start(
+    lotId: number,
+    asked: NewRecipeDto,
+    person: PersonModel,
+    request: RequestKeyOf | null,
+  ): Promise<number> {
     const { plan, reasons, note } = asked.plan
       ? { plan: await this.givenPlan(lotId, asked.plan), reasons: null, note: asked.note }
       : { ...(await this.compose(lotId, asked)).started, note: 'Starting recipe' };
     const { brewer, grinder, paper } = await this.chosenSetup(asked);
-    return this.sequelize.transaction(async (transaction) => {
-      const row = await RecipeModel.create(
-        {
-          lotId,
-          brewerId: brewer.id,
-          grinderId: grinder.id,
-          paperId: paper.id,
-          waterId: asked.waterId,
-          kettleId: asked.kettleId,
-          aim: asked.aim && { ...asked.aim },
-          schools: asked.schools && { ...asked.schools },
-          switchedOff: asked.switchedOff,
-          createdBy: person.id,
-        },
-        { transaction },
-      );
-      await RecipeVersionModel.create(
-        { recipeId: row.id, number: 1, plan, reasons, note, createdBy: person.id },
-        { transaction },
-      );
-      return row;
-    });
+    const keep = async () => {
+      const row = await RecipeModel.create({
+        lotId,
+        brewerId: brewer.id,
+        grinderId: grinder.id,
+        paperId: paper.id,
+        waterId: asked.waterId,
+        kettleId: asked.kettleId,
+        aim: asked.aim && { ...asked.aim },
+        schools: asked.schools && { ...asked.schools },
+        switchedOff: asked.switchedOff,
+        createdBy: person.id,
+      });
+      await RecipeVersionModel.create({
+        recipeId: row.id,
+        number: 1,
+        plan,
+        reasons,
+        note,
+        createdBy: person.id,
+      });
+      return row.id;
+    };
+    return this.writing.onLot(lotId, keep, request);
   }
 
   /** What a recipe is to be brewed with and for, each there or refused at its field. */

@@ -14,6 +14,8 @@ export class RunningBrewModel extends Model {
   @Column(DataType.TEXT) declare state: string;
   /** What the scale showed so far; apart from the list, which never needs it. */
   @Column(DataType.JSON) declare trace: Trace | null;
+  /** Which device has it on its bench; `null` where it does not say. */
+  @Column(DataType.CHAR(36)) declare device: string | null;
   @Column(DataType.INTEGER) declare brewedBy: number;
   @BelongsTo(() => PersonModel, 'brewedBy') declare brewer: NonAttribute<PersonModel>;
 }

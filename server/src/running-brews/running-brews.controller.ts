@@ -1,6 +1,6 @@
-import { Body, Controller, Delete, Get, HttpCode, Param, Put } from '@nestjs/common';
+import { Body, Controller, Delete, Get, HttpCode, Param, Put, Query } from '@nestjs/common';
 import type { Trace } from '@vendu/core';
-import { BrewKeyParam, RunningBrewDto, type RunningBrewView } from '@vendu/contract';
+import { BrewKeyParam, ClearRunningQueryDto, RunningBrewDto, type RunningBrewView } from '@vendu/contract';
 import type { PersonModel } from '../people/person.model.js';
 import { SignedIn } from '../session/access.js';
 import { RunningBrewsService } from './running-brews.service.js';
@@ -30,7 +30,7 @@ export class RunningBrewsController {
 
   @Delete(':key')
   @HttpCode(204)
-  clear(@Param() { key }: BrewKeyParam): Promise<void> {
-    return this.service.clear(key);
+  clear(@Param() { key }: BrewKeyParam, @Query() { device }: ClearRunningQueryDto): Promise<void> {
+    return this.service.clear(key, device);
   }
 }

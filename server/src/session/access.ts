@@ -7,7 +7,8 @@ import {
 } from '@nestjs/common';
 import { Reflector } from '@nestjs/core';
 import type { Request } from 'express';
-import { PersonModel } from '../people/person.model.js';
+import { PeopleService } from '../people/people.service.js';
+import type { PersonModel } from '../people/person.model.js';
 import { ProblemError } from '../problem/problem-error.js';
 
 const VISITORS_TOO = 'visitorsToo';
@@ -29,7 +30,10 @@ export const SignedIn = createParamDecorator((_: unknown, context: ExecutionCont
 
 @Injectable()
 export class AccessGuard implements CanActivate {
-  constructor(private readonly reflector: Reflector) {}
+  constructor(
+    private readonly reflector: Reflector,
+    private readonly people: PeopleService,
+  ) {}
 
   async canActivate(context: ExecutionContext): Promise<boolean> {
     const marked = (key: string) =>
@@ -37,7 +41,7 @@ export class AccessGuard implements CanActivate {
     const request = context.switchToHttp().getRequest<RequestOfPerson>();
     if (marked(VISITORS_TOO)) return true;
     const { personId } = request.session;
-    const person = personId === undefined ? null : await PersonModel.findByPk(personId);
+    const person = personId === undefined ? null : await this.people.byId(personId);
     if (!person)
       throw new ProblemError('not-signed-in', 'Sign in to go on; what you typed stays on this device.');
     if (marked(LEAD_ONLY) && person.role !== 'lead') {

@@ -6,7 +6,9 @@ import { SignInDto, type PersonView, type SessionView } from '@vendu/contract';
 import type { Configuration } from '../configuration.js';
 import { CONFIGURATION } from '../configuration.token.js';
 import { DEMO_ACCOUNTS } from '../demo/accounts.js';
-import { PersonModel } from '../people/person.model.js';
+import { PeopleService } from '../people/people.service.js';
+import type { PersonModel } from '../people/person.model.js';
+import { LiveStreams } from './live-streams.js';
 import { VisitorsToo } from './access.js';
 import { SessionService } from './session.service.js';
 
@@ -15,14 +17,15 @@ import { SessionService } from './session.service.js';
 export class SessionController {
   constructor(
     private readonly service: SessionService,
+    private readonly people: PeopleService,
+    private readonly streams: LiveStreams,
     @Inject(CONFIGURATION) private readonly configuration: Configuration,
   ) {}
 
   @Get()
   async read(@Req() request: Request): Promise<SessionView> {
     const { personId } = request.session;
-    const person = personId === undefined ? null : await PersonModel.findByPk(personId);
-    return this.view(person);
+    return this.view(personId === undefined ? null : await this.people.byId(personId));
   }
 
   @Post()
@@ -38,7 +41,9 @@ export class SessionController {
 
   @Delete()
   async signOut(@Req() request: Request): Promise<SessionView> {
+    const { sessionID } = request;
     await promisify(request.session.destroy.bind(request.session))();
+    this.streams.endOf(sessionID);
     return this.view(null);
   }
 

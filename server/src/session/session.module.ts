@@ -3,18 +3,22 @@ import { APP_GUARD } from '@nestjs/core';
 import { ThrottlerModule } from '@nestjs/throttler';
 import type { Configuration } from '../configuration.js';
 import { CONFIGURATION } from '../configuration.token.js';
+import { PeopleModule } from '../people/people.module.js';
 import { AccessGuard } from './access.js';
+import { LiveStreams } from './live-streams.js';
 import { SessionController } from './session.controller.js';
 import { SessionService } from './session.service.js';
 
 @Module({
   imports: [
+    PeopleModule,
     ThrottlerModule.forRootAsync({
       inject: [CONFIGURATION],
       useFactory: ({ signInsPerMinute }: Configuration) => [{ ttl: 60_000, limit: signInsPerMinute }],
     }),
   ],
   controllers: [SessionController],
-  providers: [SessionService, { provide: APP_GUARD, useClass: AccessGuard }],
+  exports: [LiveStreams],
+  providers: [SessionService, LiveStreams, { provide: APP_GUARD, useClass: AccessGuard }],
 })
 export class SessionModule {}

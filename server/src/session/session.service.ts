@@ -1,7 +1,8 @@
 import { Injectable } from '@nestjs/common';
 import { hash, verify } from '@node-rs/argon2';
 import type { SignInDto } from '@vendu/contract';
-import { PersonModel } from '../people/person.model.js';
+import { PeopleService } from '../people/people.service.js';
+import type { PersonModel } from '../people/person.model.js';
 import { ProblemError } from '../problem/problem-error.js';
 
 @Injectable()
@@ -9,9 +10,11 @@ export class SessionService {
   /** Checked when the e-mail is unknown, so that both failures take the same time. */
   private readonly unknownHash = hash('nobody has this password');
 
+  constructor(private readonly people: PeopleService) {}
+
   /** @throws ProblemError `wrong-sign-in`, with one message for both a wrong e-mail and a wrong password */
   async personFor({ email, password }: SignInDto): Promise<PersonModel> {
-    const person = await PersonModel.findOne({ where: { email: email.trim().toLowerCase() } });
+    const person = await this.people.byEmail(email.trim().toLowerCase());
     const matches = await verify(person?.passwordHash ?? (await this.unknownHash), password);
     if (!person || !matches) {
       throw new ProblemError('wrong-sign-in', 'E-mail and password do not belong together.');

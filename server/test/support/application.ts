@@ -79,7 +79,7 @@ async function agentsOf(app: NestExpressApplication) {
   };
 }
 
-async function administer(configuration: Configuration, statement: string): Promise<void> {
+export async function administer(configuration: Configuration, statement: string): Promise<void> {
   const connection = await connectTo(configuration, '');
   await connection.query(statement);
   await connection.end();

@@ -1,0 +1,35 @@
+import { ConnectionError } from 'sequelize';
+
+/** Somebody else holds what was asked for: a deadlock (1213), or a lock waited for too long (1205). */
+const BUSY: readonly number[] = [1205, 1213];
+/** A value that its column cannot hold: out of range, no such character, no such date, too long. */
+const UNSTORABLE: readonly number[] = [1264, 1366, 1292, 1406, 3140];
+/** The server ends or was ended in the middle. */
+const GONE: readonly number[] = [1053, 1927];
+const GONE_CODES: readonly string[] = ['ECONNREFUSED', 'ECONNRESET', 'EPIPE', 'ENOENT', 'ETIMEDOUT'];
+
+/** What the driver says below what Sequelize makes of it. */
+interface DriverError {
+  errno?: number;
+  code?: string | null;
+  /** The connection is of no more use. */
+  fatal?: boolean;
+}
+
+export const isBusy = (error: unknown) => BUSY.includes(driverErrorOf(error).errno ?? 0);
+
+export const isUnstorable = (error: unknown) => UNSTORABLE.includes(driverErrorOf(error).errno ?? 0);
+
+/** The database does not answer, or went away while it did. */
+export function isGone(error: unknown): boolean {
+  if (error instanceof ConnectionError) return true;
+  const { errno, code, fatal } = driverErrorOf(error);
+  return fatal === true || GONE.includes(errno ?? 0) || GONE_CODES.includes(code ?? '');
+}
+
+function driverErrorOf(error: unknown): DriverError {
+  if (!(error instanceof Error)) return {};
+  return 'parent' in error && error.parent instanceof Error
+    ? driverErrorOf(error.parent)
+    : (error as DriverError);
+}

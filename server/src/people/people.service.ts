@@ -1,0 +1,27 @@
+import { Inject, Injectable } from '@nestjs/common';
+import type { Configuration } from '../configuration.js';
+import { CONFIGURATION } from '../configuration.token.js';
+import { DEMO_ACCOUNTS } from '../demo/accounts.js';
+import { PersonModel } from './person.model.js';
+
+/**
+ * The people who may be here. Passwords of the demo's invented people are no secret: outside of the demo they are nobody,
+ * even where a database still has them, and so are sessions that they began before.
+ */
+@Injectable()
+export class PeopleService {
+  constructor(@Inject(CONFIGURATION) private readonly configuration: Configuration) {}
+
+  async byId(id: number): Promise<PersonModel | null> {
+    return this.admitted(await PersonModel.findByPk(id));
+  }
+
+  async byEmail(email: string): Promise<PersonModel | null> {
+    return this.admitted(await PersonModel.findOne({ where: { email } }));
+  }
+
+  private admitted(person: PersonModel | null): PersonModel | null {
+    const isInvented = DEMO_ACCOUNTS.some(({ email }) => email === person?.email);
+    return isInvented && !this.configuration.isDemo ? null : person;
+  }
+}

@@ -1,0 +1,73 @@
+import type { CardChange, GrinderView, HouseView, PublishedCard } from '@vendu/contract';
+import type { RecipeVersionModel } from '../recipes/recipe-version.model.js';
+import type { RecipeModel } from '../recipes/recipe.model.js';
+import { settingFor } from '../recipes/recipe-views.js';
+
+/** The card of a version as lot, kit and house are now. Needs the recipe's `lot`, `brewer` and `paper` loaded. */
+export function composeCard({
+  recipe,
+  version,
+  house,
+  grinder,
+  introduction,
+}: {
+  recipe: RecipeModel;
+  version: Pick<RecipeVersionModel, 'plan' | 'number'>;
+  house: Pick<HouseView, 'name' | 'place'>;
+  grinder: GrinderView;
+  introduction: string;
+}): PublishedCard {
+  const { lot, brewer, paper } = recipe;
+  return {
+    lotName: lot.name,
+    country: lot.country,
+    process: lot.process,
+    brewerName: brewer.name,
+    plan: version.plan,
+    houseName: house.name,
+    housePlace: house.place,
+    region: lot.region,
+    farm: lot.farm,
+    producer: lot.producer,
+    variety: lot.variety,
+    additions: lot.additions,
+    labelNotes: lot.labelNotes,
+    elevationFromM: lot.elevationFromM,
+    elevationToM: lot.elevationToM,
+    paper: paper.name,
+    grinderName: `${grinder.name}, ${grinder.burrSet}`,
+    grinderSetting: settingFor(version.plan, grinder).grinderSetting,
+    introduction,
+    versionNumber: version.number,
+  };
+}
+
+/** What lot, kit and house say; the rest of a card is said by whoever publishes it. */
+const FOLLOWS_RECORDS: readonly CardChange['field'][] = [
+  'additions',
+  'lotName',
+  'country',
+  'process',
+  'brewerName',
+  'houseName',
+  'housePlace',
+  'region',
+  'farm',
+  'producer',
+  'variety',
+  'labelNotes',
+  'elevationFromM',
+  'elevationToM',
+  'paper',
+  'grinderName',
+  'grinderSetting',
+];
+
+/** In what a published card differs from what it would be now; what concerns allergies first. */
+export function cardChanges(published: PublishedCard, now: PublishedCard): CardChange[] {
+  return FOLLOWS_RECORDS.filter((field) => published[field] !== now[field]).map((field) => ({
+    field,
+    published: String(published[field] ?? ''),
+    now: String(now[field] ?? ''),
+  }));
+}
