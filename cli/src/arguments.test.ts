@@ -17,6 +17,8 @@ describe('the command line', () => {
     });
     expect(readCommand(['kill'])).toEqual({ name: 'kill', kills: 50 });
     expect(readCommand(['kill', '--kills', '3'])).toEqual({ name: 'kill', kills: 3 });
+    expect(readCommand(['trust'])).toMatchObject({ parts: ['doors', 'races', 'fuzz', 'feed', 'migrations'] });
+    expect(readCommand(['trust', 'races'])).toEqual({ name: 'trust', parts: ['races'] });
     expect(readCommand(['bench', 'speed'])).toMatchObject({ measures: ['speed'] });
   });
 
@@ -28,6 +30,7 @@ describe('the command line', () => {
     [['kill', '--kills', '0'], '1 to 1000'],
     [['test', 'speed'], 'no suite “speed”'],
     [['bench', 'unit'], 'no measure “unit”'],
+    [['trust', 'luck'], 'no part “luck”'],
   ])('refuses %j and says what there is', (words, message) => {
     expect(() => readCommand(words)).toThrow(message);
   });

@@ -7,12 +7,16 @@ export type Suite = (typeof SUITES)[number];
 const MEASURES = ['speed', 'accuracy', 'facts', 'tasks', 'brews'] as const;
 export type Measure = (typeof MEASURES)[number];
 
+const TRUST_PARTS = ['doors', 'races', 'fuzz', 'feed', 'migrations'] as const;
+export type TrustPart = (typeof TRUST_PARTS)[number];
+
 export type Command =
   | { name: 'demo'; port: number; reset: boolean }
   | { name: 'dev'; port: number }
   | { name: 'test'; suites: readonly Suite[] }
   | { name: 'bench'; measures: readonly Measure[] }
   | { name: 'kill'; kills: number }
+  | { name: 'trust'; parts: readonly TrustPart[] }
   | { name: 'stop' }
   | { name: 'help' };
 
@@ -42,6 +46,10 @@ export function readCommand(words: readonly string[]): Command {
     case 'kill': {
       const { values } = parse(rest, { kills: { type: 'string' } });
       return { name, kills: killsOf(values['kills']) };
+    }
+    case 'trust': {
+      const { positionals } = parse(rest, {});
+      return { name, parts: oneOf(TRUST_PARTS, 'part', positionals) };
     }
     case 'stop':
       parse(rest, {});

@@ -7,6 +7,7 @@ import { kill } from './commands/kill.js';
 import { help } from './commands/help.js';
 import { stop } from './commands/stop.js';
 import { test } from './commands/test.js';
+import { trust } from './commands/trust.js';
 import { Trouble } from './report.js';
 
 async function main(): Promise<void> {
@@ -22,6 +23,8 @@ async function main(): Promise<void> {
       return bench(command);
     case 'kill':
       return kill(command);
+    case 'trust':
+      return trust(command);
     case 'stop':
       return stop();
     case 'help': {

@@ -15,8 +15,8 @@ const folder = mkdtempSync(join(tmpdir(), 'vendu-kill-'));
 chmodSync(folder, 0o755);
 afterAll(() => rmSync(folder, { recursive: true, force: true }));
 
-describe('killing server and database while a device brews', () => {
-  it('loses no brew, doubles none, and keeps every mark it said it had', async () => {
+describe('killing server and database while a device brews and a desk works', () => {
+  it('loses no brew, doubles none, keeps every mark it said it had, and every lot as far as it was brought', async () => {
     const paths = profilePaths('kill', folder);
     const secrets = ensureSecrets(paths.secrets);
     const database = await startDatabase(paths, secrets);
@@ -32,8 +32,15 @@ describe('killing server and database while a device brews', () => {
     await prepareDatabase(settings, paths);
     const account = { email: 'tamsin@ninthmole.example', password: 'harbour-bench' };
     const report = await killTest({ kills: 4, settings, secrets, paths, account });
-    expect(report).toMatchObject({ brewsLost: 0, brewsDoubled: 0, marksLost: 0 });
+    expect(report).toMatchObject({
+      brewsLost: 0,
+      brewsDoubled: 0,
+      marksLost: 0,
+      lotsWrong: [],
+      answered500: 0,
+    });
     expect(report.serverKills + report.databaseKills).toBe(4);
     expect(report.marksAcknowledged).toBeGreaterThan(5);
+    expect(report.lotsFinished).toBeGreaterThan(0);
   }, 180_000);
 });

@@ -1,6 +1,8 @@
 import 'reflect-metadata';
 import { describe, expect, it } from 'vitest';
-import { checkDto, NewLotDto, NewVersionDto, TastingDto, WeighBrewDto } from './index.js';
+import fc from 'fast-check';
+import { BENCH_EVENTS, storableRecord } from '@vendu/core';
+import { checkDto, NewLotDto, NewVersionDto, PutBrewDto, TastingDto, WeighBrewDto } from './index.js';
 
 const LOT = { name: 'Ridge lot', country: 'RW', process: 'washed', roastedOn: '2026-01-10' };
 const POUR = { startS: 0, amountG: 240, flowGps: 5, agitation: 'none', isBloom: false };
@@ -32,6 +34,85 @@ describe('a lot taken in', () => {
 
   it('says the allowed range beside the message', () => {
     expect(checkDto(NewLotDto, { ...LOT, stockG: -1 })[0]?.allowed).toBe('0 to 1000000 g');
+  });
+});
+
+describe('a list in the place of an object', () => {
+  it.each<[string, unknown]>([
+    ['none in it', []],
+    ['the object in it', [PLAN]],
+  ])('is refused with %s', (_, plan) => {
+    expect(checkDto(NewVersionDto, { basedOn: 1, plan, note: '' }).map(({ field }) => field)).toContain(
+      'plan',
+    );
+  });
+
+  it('is refused in a list too', () => {
+    const plan = { ...PLAN, pours: [[]] };
+    expect(checkDto(NewVersionDto, { basedOn: 1, plan, note: '' })).not.toEqual([]);
+  });
+});
+
+describe('a moment', () => {
+  const brew = (startedAt: unknown) =>
+    checkDto(PutBrewDto, { recipeVersionId: 1, roastBatchId: 1, startedAt, steps: [] });
+
+  it.each(['2026-11-20T09:30:00Z', '2026-11-20T09:30:00.250+05:30', '2044-01-01T00:00:00Z'])(
+    'is as RFC 3339 writes it: %s',
+    (text) => {
+      expect(brew(text)).toEqual([]);
+    },
+  );
+
+  it.each([
+    '2026-W05-1',
+    '2026-034',
+    '2026-11-20',
+    '2026-11-20T09:30Z',
+    '2026-02-30T10:00:00Z',
+    1_700_000,
+    null,
+  ])('is not %s', (text) => {
+    expect(brew(text)).toMatchObject([{ field: 'startedAt', allowed: 'a moment, as 2026-11-20T09:30:00Z' }]);
+  });
+});
+
+describe('a record that core has made storable', () => {
+  const anyText = fc
+    .array(fc.integer({ min: 0, max: 0xffff }), { maxLength: 2500 })
+    .map((units) => String.fromCharCode(...units));
+  const steps = fc.array(
+    fc.record({
+      stepIndex: fc.integer({ min: 0, max: 39 }),
+      atS: fc.double(),
+      skipped: fc.boolean(),
+      totalG: fc.option(fc.double()),
+    }),
+    { maxLength: 60 },
+  );
+  const events = fc.array(
+    fc.record({
+      kind: fc.constantFrom(...BENCH_EVENTS),
+      atS: fc.double(),
+      figure: fc.option(fc.double()),
+      text: anyText,
+    }),
+    { maxLength: 250 },
+  );
+  it('is never refused, whatever the bench had', () => {
+    fc.assert(
+      fc.property(steps, events, anyText, anyText, (done, happened, note, scale) => {
+        const brew = {
+          recipeVersionId: 1,
+          roastBatchId: 1,
+          startedAt: '2026-11-20T09:30:00Z',
+          isSimulated: false,
+          ...storableRecord({ steps: done, events: happened, note, scale }),
+        };
+        expect(checkDto(PutBrewDto, brew)).toEqual([]);
+      }),
+      { numRuns: 60 },
+    );
   });
 });
 

@@ -249,7 +249,12 @@ export { afterBrew, type AfterBrewClock, type AfterBrewTask } from './bench/afte
 export { isCupDue, type CupRule } from './bench/cupChanges.js';
 export { drainOutlook, drainToCome, worryAtS, type DrainOutlook } from './bench/drainWatch.js';
 export { correctionAfter, leadOf, withTotalsMoved, type Correction, type Lead } from './bench/liveBrew.js';
-export { preparationOf, type Preparation, type PreparationTask } from './bench/preparation.js';
+export {
+  preparationOf,
+  PREPARATION_TASKS,
+  type Preparation,
+  type PreparationTask,
+} from './bench/preparation.js';
 export { totalsFromTrace } from './bench/totalsFromTrace.js';
 export { HANDS, type Hand, type HandName } from './instruments/hands.js';
 export {

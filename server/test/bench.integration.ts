@@ -322,7 +322,11 @@ describe('the feed of do-it-yourself instruments', () => {
     // More than any instrument sends: too long, too many lines, too often.
     await post('12.3\n'.repeat(8000)).expect(413);
     await post('1\n'.repeat(101)).expect(413);
-    const flood = [await post('1\n'.repeat(100)), await post('1\n'.repeat(100)), await post('1\n'.repeat(100))];
+    const flood = [
+      await post('1\n'.repeat(100)),
+      await post('1\n'.repeat(100)),
+      await post('1\n'.repeat(100)),
+    ];
     expect(flood.map(({ status }) => status)).toContain(429);
     expect(flood.find(({ status }) => status === 429)?.headers['retry-after']).toBe('2');
     leaving.abort();

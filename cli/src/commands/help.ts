@@ -8,6 +8,8 @@ export function help(): void {
                                       about a quarter of an hour)
   ./vendu kill [--kills N]            kill server and database while a device brews (50 times), and count
                                       what was lost or doubled
+  ./vendu trust [part ...]            attack a copy and count what gives way: doors, races, fuzz, feed,
+                                      migrations (all take about a quarter of an hour)
   ./vendu dev [--port N]              the same application, following the sources
   ./vendu stop                        end a demo that runs elsewhere
   ./vendu help                        this page`);

@@ -46,7 +46,11 @@ export async function kill({ kills }: { kills: number }): Promise<void> {
   console.log(
     `\n${kills} kills (${report.serverKills} of the server, ${report.databaseKills} of the database): ` +
       `${report.brewsBegun} brews, ${report.brewsLost} lost, ${report.brewsDoubled} doubled; ` +
-      `${report.marksAcknowledged} marks acknowledged, ${report.marksLost} lost`,
+      `${report.marksAcknowledged} marks acknowledged, ${report.marksLost} lost; ` +
+      `${report.lotsFinished} lots brought to publication, ${report.lotsWrong.length} wrong; ` +
+      `${report.answered500} answers of 500`,
   );
-  if (report.brewsLost + report.brewsDoubled + report.marksLost > 0) process.exitCode = 1;
+  for (const wrong of new Set(report.lotsWrong)) console.log(`  ${wrong}`);
+  const lost = report.brewsLost + report.brewsDoubled + report.marksLost;
+  if (lost + report.lotsWrong.length + report.answered500 > 0) process.exitCode = 1;
 }

@@ -5,9 +5,11 @@ import { startDatabase, type Database } from '../mariadb.js';
 import type { ProfilePaths } from '../paths.js';
 import { Trouble } from '../report.js';
 import type { Secrets } from '../secrets.js';
+import { enterLab } from '../trust/lab.js';
+import { Desk, type DeskReport } from './desk.js';
 import { ask, brewUntil, MARKS, type DeviceBrew, type Ground } from './device.js';
 
-export interface KillReport {
+export interface KillReport extends DeskReport {
   serverKills: number;
   databaseKills: number;
   brewsBegun: number;
@@ -30,7 +32,7 @@ interface KillTest {
 const QUIET_MS = { least: 50, most: 900 };
 
 /**
- * Kills server or database, without warning and in the middle of whatever they do, while a device brews; starts
+ * Kills server or database, without warning and in the middle of whatever they do, while a device brews and a desk takes lots to their publication; starts
  * again what was killed; and counts afterwards what is missing or twice in the database. Ends both at the end.
  */
 export async function killTest({
@@ -49,7 +51,9 @@ export async function killTest({
   try {
     const ground = await signIn(settings.port, account);
     let isOver = false;
-    const brewing = brewUntil(ground, () => isOver, brews);
+    const lab = await enterLab(ground.url);
+    const desk = new Desk(() => lab);
+    const working = Promise.all([brewUntil(ground, () => isOver, brews), desk.workUntil(() => isOver)]);
     for (let kill = 0; kill < kills; kill++) {
       await sleep(QUIET_MS.least + Math.random() * (QUIET_MS.most - QUIET_MS.least));
       if (Math.random() < 0.5) {
@@ -63,8 +67,13 @@ export async function killTest({
       onKill?.(kill + 1);
     }
     isOver = true;
-    await brewing;
-    return { ...report, ...(await counted(database, settings.databaseName, brews)), marksLost };
+    await working;
+    return {
+      ...report,
+      ...(await counted(database, settings.databaseName, brews)),
+      ...(await desk.report()),
+      marksLost,
+    };
   } finally {
     await server.stop();
     await database.stop();

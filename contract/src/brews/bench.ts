@@ -1,7 +1,7 @@
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, IsArray, IsBoolean, IsUUID, ValidateIf, ValidateNested } from 'class-validator';
 import { BENCH_EVENTS, RECORD, type BenchEvent, type BenchEventKind, type Trace } from '@vendu/core';
-import { NumberBetween, OneOf, TextUpTo } from '../validation/decorators.js';
+import { IsPlainObject, NumberBetween, OneOf, TextUpTo } from '../validation/decorators.js';
 
 const isGiven = (_: object, value: unknown) => value !== null && value !== undefined;
 
@@ -68,6 +68,7 @@ export class RunningBrewDto {
 
   /** What the scale showed so far; `null` where there is none. */
   @ValidateIf(isGiven)
+  @IsPlainObject()
   @ValidateNested()
   @Type(() => TraceDto)
   trace: TraceDto | null = null;
@@ -142,6 +143,7 @@ export class FractionDto {
 export class FractionsDto {
   @IsArray({ message: 'Cups must be a list.' })
   @ArrayMaxSize(20, { message: 'A brew is split into at most 20 cups.' })
+  @IsPlainObject({ each: true })
   @ValidateNested({ each: true })
   @Type(() => FractionDto)
   fractions!: FractionDto[];

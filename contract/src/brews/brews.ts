@@ -14,7 +14,7 @@ import {
   type Verdict,
 } from '@vendu/core';
 import { BenchEventDto, TraceDto, type BrewKitNames, type FractionDto } from './bench.js';
-import { Moment, NumberBetween, OneOf, TextUpTo } from '../validation/decorators.js';
+import { IsPlainObject, Moment, NumberBetween, OneOf, TextUpTo } from '../validation/decorators.js';
 
 const isGiven = (_: object, value: unknown) => value !== null && value !== undefined;
 
@@ -47,18 +47,21 @@ export class PutBrewDto {
 
   @IsArray({ message: 'Steps must be a list.' })
   @ArrayMaxSize(RECORD.mostSteps, { message: `A brew takes at most ${RECORD.mostSteps} steps.` })
+  @IsPlainObject({ each: true })
   @ValidateNested({ each: true })
   @Type(() => StepDoneDto)
   steps!: StepDoneDto[];
 
   /** What the scale showed; `null` where the brew was marked by hand. */
   @ValidateIf(isGiven)
+  @IsPlainObject()
   @ValidateNested()
   @Type(() => TraceDto)
   trace: TraceDto | null = null;
 
   @IsArray({ message: 'What happened must be a list.' })
   @ArrayMaxSize(RECORD.mostEvents, { message: `A brew takes at most ${RECORD.mostEvents} events.` })
+  @IsPlainObject({ each: true })
   @ValidateNested({ each: true })
   @Type(() => BenchEventDto)
   events: BenchEventDto[] = [];
@@ -141,6 +144,7 @@ export class TastingDto {
   @TextUpTo({ label: 'Notes', max: 1000 })
   notes: string = '';
 
+  @IsPlainObject()
   @ValidateNested()
   @Type(() => IntensitiesDto)
   intensities!: IntensitiesDto;

@@ -8,7 +8,7 @@ import {
   type SchoolPoint,
   type Schools,
 } from '@vendu/core';
-import { NumberBetween, OneOf, TextUpTo } from '../validation/decorators.js';
+import { IsPlainObject, NumberBetween, OneOf, TextUpTo } from '../validation/decorators.js';
 import {
   INSTRUMENT_KINDS,
   WATER_ORIGINS,
@@ -98,6 +98,7 @@ export class GrinderDto extends RevisedDto {
   @IsArray({ message: 'Points must be a list.' })
   @ArrayMinSize(2, { message: 'A grinder needs points at two settings or more.' })
   @ArrayMaxSize(MOST_POINTS, { message: `A grinder takes at most ${MOST_POINTS} points.` })
+  @IsPlainObject({ each: true })
   @ValidateNested({ each: true })
   @Type(() => MeasuredPointDto)
   points!: MeasuredPointDto[];
@@ -140,6 +141,7 @@ export class WaterMixDto implements WaterMix {
   @NumberBetween({ label: 'Bottle', unit: 'L', min: 0.1, max: 1000 })
   bottleL!: number;
 
+  @IsPlainObject()
   @ValidateNested()
   @Type(() => WaterBaseDto)
   base!: WaterBaseDto;
@@ -147,6 +149,7 @@ export class WaterMixDto implements WaterMix {
   @IsArray({ message: 'Concentrates must be a list.' })
   @ArrayMinSize(2, { message: 'A mixed water takes two concentrates.' })
   @ArrayMaxSize(2, { message: 'A mixed water takes two concentrates.' })
+  @IsPlainObject({ each: true })
   @ValidateNested({ each: true })
   @Type(() => ConcentrateDto)
   concentrates!: ConcentrateDto[];
@@ -169,6 +172,7 @@ export class WaterDto extends RevisedDto {
   mineralsMgPerL!: number;
 
   @ValidateIf((_, value) => value !== null)
+  @IsPlainObject()
   @ValidateNested()
   @Type(() => WaterMixDto)
   mix: WaterMixDto | null = null;

@@ -22,7 +22,7 @@ import {
 } from '@vendu/core';
 import type { BrewListItem } from '../brews/brews.js';
 import type { RecipeListItem } from '../recipes/recipes.js';
-import { CalendarDate, NumberBetween, OneOf, TextUpTo } from '../validation/decorators.js';
+import { CalendarDate, IsPlainObject, NumberBetween, OneOf, TextUpTo } from '../validation/decorators.js';
 
 const isGiven = (_: object, value: unknown) => value !== null && value !== undefined;
 const text = (label: string, max = 120) => TextUpTo({ label, max });
@@ -141,6 +141,7 @@ export class ImportLotsDto {
   @IsArray({ message: 'Lots must be a list.' })
   @ArrayMinSize(1, { message: 'There is no lot to take in.' })
   @ArrayMaxSize(MOST_IMPORTED, { message: `At most ${MOST_IMPORTED} lots at a time.` })
+  @IsPlainObject({ each: true })
   @ValidateNested({ each: true })
   @Type(() => NewLotDto)
   lots!: NewLotDto[];

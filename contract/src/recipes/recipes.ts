@@ -14,7 +14,7 @@ import {
 import type { BrewListItem } from '../brews/brews.js';
 import type { PublicationView } from '../publications/publications.js';
 import { StandsDto, WindowDto } from '../kit/kitDtos.js';
-import { NumberBetween, OneOf, TextUpTo } from '../validation/decorators.js';
+import { IsPlainObject, NumberBetween, OneOf, TextUpTo } from '../validation/decorators.js';
 
 const MOST_POURS = 12;
 const isGiven = (_: object, value: unknown) => value !== undefined;
@@ -53,6 +53,7 @@ export class PlanDto implements BrewPlan {
   @IsArray({ message: 'Pours must be a list.' })
   @ArrayMinSize(1, { message: 'A plan needs at least one pour.' })
   @ArrayMaxSize(MOST_POURS, { message: `A plan takes at most ${MOST_POURS} pours.` })
+  @IsPlainObject({ each: true })
   @ValidateNested({ each: true })
   @Type(() => PourDto)
   pours!: readonly PourDto[];
@@ -87,6 +88,7 @@ export class RecipeSetupDto {
 
   /** What this recipe aims at; `null` for what its school makes of the house's window. */
   @ValidateIf((_, value) => value !== null)
+  @IsPlainObject()
   @ValidateNested()
   @Type(() => WindowDto)
   aim: WindowDto | null = null;
@@ -107,6 +109,7 @@ export class NewRecipeDto extends RecipeSetupDto {
 
   /** A plan to keep in place of the starting recipe, as one scaled from another brewer. */
   @ValidateIf((_, value) => value !== null)
+  @IsPlainObject()
   @ValidateNested()
   @Type(() => PlanDto)
   plan: PlanDto | null = null;
@@ -123,6 +126,7 @@ export class NewRecipeDto extends RecipeSetupDto {
 
   /** Stands of this recipe where they are not the house's; `null` for the house's. */
   @ValidateIf((_, value) => value !== null)
+  @IsPlainObject()
   @ValidateNested()
   @Type(() => StandsDto)
   schools: StandsDto | null = null;
@@ -131,6 +135,7 @@ export class NewRecipeDto extends RecipeSetupDto {
 /** Stands of one recipe where they are not the house's; `null` for the house's. */
 export class RecipeSchoolsDto {
   @ValidateIf((_, value) => value !== null)
+  @IsPlainObject()
   @ValidateNested()
   @Type(() => StandsDto)
   schools: StandsDto | null = null;
@@ -162,6 +167,7 @@ export class NewVersionDto {
   @NumberBetween({ label: 'Based on version', unit: '', min: 1, max: 100_000, whole: true })
   basedOn!: number;
 
+  @IsPlainObject()
   @ValidateNested()
   @Type(() => PlanDto)
   plan!: PlanDto;

@@ -151,3 +151,17 @@ export function Moment({ label }: { label: string }, options?: ValidationOptions
     { ...options, context: { allowed } },
   );
 }
+
+/** An object where one is nested: a list in its place would be looked through item by item, and an empty one taken. */
+export function IsPlainObject(options?: ValidationOptions): PropertyDecorator {
+  return ValidateBy(
+    {
+      name: 'isPlainObject',
+      validator: {
+        validate: (value) => typeof value === 'object' && value !== null && !Array.isArray(value),
+        defaultMessage: (args) => `${args?.property ?? 'This'} must be an object.`,
+      },
+    },
+    options,
+  );
+}

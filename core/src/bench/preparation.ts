@@ -1,7 +1,16 @@
 import type { BrewPlan } from '../plan/plan.js';
 
-export type PreparationTask =
-  'rinse' | 'discard' | 'weigh' | 'grind' | 'level' | 'chill-ball' | 'water' | 'tare';
+export const PREPARATION_TASKS = [
+  'rinse',
+  'discard',
+  'weigh',
+  'grind',
+  'level',
+  'chill-ball',
+  'water',
+  'tare',
+] as const;
+export type PreparationTask = (typeof PREPARATION_TASKS)[number];
 
 /** One thing to have ready, with the figure it turns on. */
 export interface Preparation {

@@ -4,7 +4,7 @@ import { api } from '../api/api';
 import { benchApi } from '../bench/benchApi';
 import { benchSlice, benchTakenUp, keptBench } from '../bench/benchSlice';
 import { noteKeeping } from '../bench/deviceKeeping';
-import { keepOnServer } from '../bench/runningSync';
+import { keepOnServer, onTakingBack, toldBy } from '../bench/runningSync';
 import { onDraftWritten, readDraft, writeDraft } from './draft';
 
 const rootReducer = combineReducers({
@@ -14,21 +14,23 @@ const rootReducer = combineReducers({
 export type RootState = ReturnType<typeof rootReducer>;
 
 const BENCH_DRAFT = 'bench';
+const UNREADABLE_DRAFT = 'bench.unreadable';
 
 /** The store. What runs on the bench is read from this device at the start and kept there at every change. */
 export function createStore() {
   const kept = keptBench(readDraft(BENCH_DRAFT));
+  // What this version cannot read is put aside, not lost: another version can.
+  if (kept && kept.unreadable.length > 0) writeDraft(UNREADABLE_DRAFT, kept.unreadable);
   const store = configureStore({
     reducer: rootReducer,
     middleware: (getDefault) => getDefault().concat(api.middleware),
-    ...(kept ? { preloadedState: { bench: kept } } : {}),
+    ...(kept ? { preloadedState: { bench: kept.bench } } : {}),
   });
   function tellServer() {
     keepOnServer(() => store.getState().bench.brews, {
       keep: async (key, brew) =>
-        !('error' in (await store.dispatch(benchApi.endpoints.keepRunning.initiate({ key, brew })))),
-      clear: async (key) =>
-        !('error' in (await store.dispatch(benchApi.endpoints.clearRunning.initiate(key)))),
+        toldBy(await store.dispatch(benchApi.endpoints.keepRunning.initiate({ key, brew }))),
+      clear: async (key) => toldBy(await store.dispatch(benchApi.endpoints.clearRunning.initiate(key))),
     });
   }
   let last = store.getState().bench;
@@ -39,13 +41,14 @@ export function createStore() {
     noteKeeping({ marks: writeDraft(BENCH_DRAFT, (last = bench)) });
     tellServer();
   });
+  onTakingBack(tellServer);
   // One bench to a device: what another of its pages does there is done here too, or one would undo the other.
   onDraftWritten(BENCH_DRAFT, () => {
     const written = keptBench(readDraft(BENCH_DRAFT));
     if (!written) return;
     // Not written back: the page that wrote it may have gone on since, and tells the server itself.
     isTakingUp = true;
-    store.dispatch(benchTakenUp(written));
+    store.dispatch(benchTakenUp(written.bench));
     isTakingUp = false;
     last = store.getState().bench;
   });

@@ -1,6 +1,7 @@
 import { benchMoment, benchSteps, formatClock, type BenchEventKind } from '@vendu/core';
 import { useAppDispatch } from '../app/store';
 import { useShortcut } from '../ui/useShortcut';
+import { brewNowMs } from '../app/brewClock';
 import { BenchButton } from './BenchButton';
 import { eventNoted, goingPlan, type BenchBrew } from './benchSlice';
 
@@ -12,7 +13,7 @@ export function BedSeenButtons({ brew, isActive }: { brew: BenchBrew; isActive: 
   const dispatch = useAppDispatch();
   const { key, run, events } = brew;
   function note(kind: BenchEventKind) {
-    const { elapsedS } = benchMoment({ run, steps: benchSteps(goingPlan(brew)), nowMs: Date.now() });
+    const { elapsedS } = benchMoment({ run, steps: benchSteps(goingPlan(brew)), nowMs: brewNowMs() });
     const atS = Math.round(elapsedS * 10) / 10;
     dispatch(eventNoted({ key, event: { kind, atS, figure: null, text: '' } }));
   }

@@ -11,6 +11,7 @@ import {
 } from '@vendu/core';
 import { useAppDispatch } from '../app/store';
 import { useShortcut } from '../ui/useShortcut';
+import { brewNowMs } from '../app/brewClock';
 import { BenchButton } from './BenchButton';
 import { benchScaleOf } from './benchScales';
 import {
@@ -44,13 +45,13 @@ export function BenchFooter({ brew, onDone }: BenchFooterProps) {
 
   function goOn(skipped = false) {
     if (next === null) return;
-    const atMs = Date.now();
+    const atMs = brewNowMs();
     dispatch(stepMarked({ key, atMs, skipped }));
     if (!skipped) tellStandIn(key, plan, next);
     onDone(`${stepWords(next).doing} ${skipped ? 'left out' : 'marked'}`);
   }
   function note(kind: BenchEventKind, words: string) {
-    const atS = benchMoment({ run, steps, nowMs: Date.now() }).elapsedS;
+    const atS = benchMoment({ run, steps, nowMs: brewNowMs() }).elapsedS;
     const figure = kind === 'cup-changed' ? (benchScaleOf(key)?.snapshot().massG ?? null) : null;
     dispatch(eventNoted({ key, event: { kind, atS: Math.round(atS * 10) / 10, figure, text: words } }));
     onDone(`${words} marked`);
@@ -65,7 +66,7 @@ export function BenchFooter({ brew, onDone }: BenchFooterProps) {
   const canLift = isRunning && next !== null && next.kind !== 'pour';
   function lift() {
     for (const step of steps.slice(run.marks.length)) {
-      dispatch(stepMarked({ key, atMs: Date.now(), skipped: step.kind !== 'drawdown' }));
+      dispatch(stepMarked({ key, atMs: brewNowMs(), skipped: step.kind !== 'drawdown' }));
     }
     onDone('Brewer lifted');
   }

@@ -1,5 +1,5 @@
 import { useNavigate } from 'react-router';
-import { afterBrew, type PreparationTask, type StepDone } from '@vendu/core';
+import { afterBrew, storableRecord, storableTrace, type PreparationTask, type StepDone } from '@vendu/core';
 import { troubleOf } from '../api/problem';
 import { useAppDispatch } from '../app/store';
 import { usePutBrewMutation } from '../brews/brewsApi';
@@ -25,9 +25,10 @@ export function Finish({ brew, done }: { brew: BenchBrew; done: readonly StepDon
     const trace = await recordedTrace(brew.key, startMs);
     const until = trace.atMs.findIndex((atMs) => atMs > endMs - startMs);
     const to = until === -1 ? trace.atMs.length : until;
+    const curve = storableTrace({ atMs: trace.atMs.slice(0, to), massG: trace.massG.slice(0, to) });
     const { data } = await put({
       key: brew.key,
-      brew: {
+      brew: storableRecord({
         recipeVersionId: brew.recipeVersionId,
         roastBatchId: brew.roastBatchId,
         startedAt: new Date(startMs).toISOString(),
@@ -37,12 +38,12 @@ export function Finish({ brew, done }: { brew: BenchBrew; done: readonly StepDon
           ...brew.events,
           ...brew.moved.map((move) => movedEvent(move, done)),
         ],
-        trace: to === 0 ? null : { atMs: trace.atMs.slice(0, to), massG: trace.massG.slice(0, to) },
+        trace: curve.atMs.length === 0 ? null : { atMs: [...curve.atMs], massG: [...curve.massG] },
         scale: benchScaleOf(brew.key)?.source.name ?? '',
         isSimulated:
           brew.scale.kind === 'simulated' || brew.events.some(({ text }) => text === SIMULATED_THERMOMETER),
         note: brew.note,
-      },
+      }),
     });
     if (!data) return;
     await forgetScale(brew.key);

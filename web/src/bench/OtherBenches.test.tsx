@@ -4,6 +4,7 @@ import userEvent from '@testing-library/user-event';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import type { Trace } from '@vendu/core';
 import { problem, renderPart, standInServer, type Answer } from '../testing/renderPart';
+import { LAID_OUT } from '../testing/fixtures';
 import { selectBrews } from './benchSlice';
 import { OtherBenches } from './OtherBenches';
 import { keepTrace } from './traceStore';
@@ -21,7 +22,12 @@ const RUNNING = {
   brewerName: 'Cone',
   by: 'Joss',
   updatedAt: '2026-11-24T10:00:00Z',
-  state: JSON.stringify({ key, lotName: 'Ridge', run: { marks: [{ atMs: STARTED_MS }] }, seq: 4 }),
+  state: JSON.stringify({
+    ...LAID_OUT,
+    key,
+    run: { marks: [{ stepIndex: 0, atMs: STARTED_MS, skipped: false }] },
+    seq: 4,
+  }),
 };
 const open = (trace: Answer) => {
   standInServer({ 'GET running-brews': { body: [RUNNING] }, [`GET running-brews/${key}/trace`]: trace });
@@ -57,5 +63,16 @@ describe('a brew on another bench', () => {
     await goOn();
     await expect.poll(() => selectBrews(store.getState())).toHaveLength(1);
     expect(keepTrace).not.toHaveBeenCalled();
+  });
+
+  it.each([
+    ['no JSON', 'marks 4'],
+    ['of another shape', JSON.stringify({ key, run: { marks: [{ at: 'now' }] }, version: 9 })],
+    ['without a plan that can be', JSON.stringify({ ...JSON.parse(RUNNING.state), plan: { pours: [] } })],
+  ])('is left where it is where its state is %s, and says so', async (_, state) => {
+    standInServer({ 'GET running-brews': { body: [{ ...RUNNING, state }] } });
+    renderPart(<OtherBenches />);
+    expect(await screen.findByText(/another version of Vendu/)).toBeTruthy();
+    expect(screen.queryByRole('button')).toBeNull();
   });
 });

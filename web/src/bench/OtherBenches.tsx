@@ -1,6 +1,8 @@
 import { useAppDispatch, useAppSelector } from '../app/store';
 import { useLazyRunningTraceQuery, useRunningBrewsQuery } from './benchApi';
-import { brewPutBack, keptBrew, selectBrews } from './benchSlice';
+import { brewPutBack, selectBrews, type BenchBrew } from './benchSlice';
+import { readKeptBrew } from './keptBrew';
+import { takeOver } from './runningSync';
 import { keepTrace } from './traceStore';
 
 const ASKED_EVERY_MS = 30_000;
@@ -13,8 +15,8 @@ export function OtherBenches() {
   const [askTrace] = useLazyRunningTraceQuery();
   const others = data.filter(({ key }) => !here.some((brew) => brew.key === key));
 
-  async function goOnHere(key: string, state: string) {
-    const brew = keptBrew(JSON.parse(state));
+  async function goOnHere(brew: BenchBrew) {
+    const { key } = brew;
     const startMs = brew.run.marks[0]?.atMs ?? 0;
     // Without its curve a brew goes on all the same.
     const { data: kept } = await askTrace(key);
@@ -22,20 +24,39 @@ export function OtherBenches() {
       const { atMs, massG } = kept.trace;
       await keepTrace(key, { atMs: atMs.map((each) => each + startMs), massG });
     }
+    takeOver(key);
     dispatch(brewPutBack(brew));
   }
-  return others.map(({ key, lotName, brewerName, by, state }) => (
-    <p key={key} className="flex items-baseline gap-4 border-b border-ink px-6 py-1.5 text-small">
-      <span>
-        On another bench: {lotName}, {brewerName} <span className="text-quiet">({by})</span>
-      </span>
-      <button
-        type="button"
-        className="min-h-6 underline underline-offset-3"
-        onClick={() => void goOnHere(key, state)}
-      >
-        Go on with it here
-      </button>
-    </p>
-  ));
+  return others.map(({ key, lotName, brewerName, by, state }) => {
+    const brew = readState(state);
+    return (
+      <p key={key} className="flex items-baseline gap-4 border-b border-ink px-6 py-1.5 text-small">
+        <span>
+          On another bench: {lotName}, {brewerName} <span className="text-quiet">({by})</span>
+        </span>
+        {brew ? (
+          <button
+            type="button"
+            className="min-h-6 underline underline-offset-3"
+            onClick={() => void goOnHere(brew)}
+          >
+            Go on with it here
+          </button>
+        ) : (
+          <span className="text-quiet">
+            It was begun in another version of Vendu and can only go on there; reload this page to get the
+            newest.
+          </span>
+        )}
+      </p>
+    );
+  });
+}
+
+function readState(state: string): BenchBrew | null {
+  try {
+    return readKeptBrew(JSON.parse(state));
+  } catch {
+    return null;
+  }
 }

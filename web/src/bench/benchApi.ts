@@ -1,5 +1,6 @@
 import type { RunningBrewDto, RunningBrewView } from '@vendu/contract';
 import type { Trace } from '@vendu/core';
+import { deviceId } from '../app/device';
 import { api } from '../api/api';
 
 export const benchApi = api.injectEndpoints({
@@ -16,7 +17,11 @@ export const benchApi = api.injectEndpoints({
       query: ({ key, brew }) => ({ url: `running-brews/${key}`, method: 'PUT', body: brew }),
     }),
     clearRunning: build.mutation<null, string>({
-      query: (key) => ({ url: `running-brews/${key}`, method: 'DELETE' }),
+      query: (key) => ({
+        url: `running-brews/${key}`,
+        method: 'DELETE',
+        params: { device: deviceId() },
+      }),
       invalidatesTags: ['Running'],
     }),
   }),

@@ -1,5 +1,6 @@
 import { GAP_MS, type ScaleReading, type Trace } from '@vendu/core';
 import type { ScaleSource } from '../instruments/sources';
+import { brewNowMs } from '../app/brewClock';
 import { noteKeeping } from './deviceKeeping';
 import { keepPiece, PIECE } from './traceStore';
 
@@ -87,7 +88,7 @@ export class BenchScale {
   }
 
   private take({ massG, batteryPercent }: ScaleReading): void {
-    const now = Date.now();
+    const now = brewNowMs();
     // Two readings within a millisecond are one to a clock of milliseconds.
     if (now <= (this.atMs.at(-1) ?? 0)) return;
     this.atMs.push(now);
@@ -99,7 +100,7 @@ export class BenchScale {
 
   private watch(): void {
     const lastMs = this.atMs.at(-1) ?? 0;
-    if (this.view.status === 'reading' && Date.now() - lastMs > GAP_MS) {
+    if (this.view.status === 'reading' && brewNowMs() - lastMs > GAP_MS) {
       this.show({ status: 'silent', massG: null });
     }
     this.keep();

@@ -18,6 +18,7 @@ import {
 import type { BoardGround } from '../board/forecaster';
 import type { ScaleChoice } from '../instruments/scaleChoices';
 import type { ThermometerChoice } from '../instruments/thermometerChoices';
+import { readKeptBrew } from './keptBrew';
 
 /** A brew on the bench: its plan, what was marked, and what else was written down while it ran. */
 export interface BenchBrew {
@@ -264,19 +265,32 @@ export function doneSteps({ run, totalsG }: Pick<BenchBrew, 'run' | 'totalsG'>):
   }));
 }
 
-/** What brews laid out by an earlier version of the application do not tell. */
-const NOT_TOLD = { thermometer: 'none', leftOut: [] } satisfies Partial<BenchBrew>;
-
-/** A brew as it was kept on this device or on the server, whichever version kept it. */
-export function keptBrew(kept: unknown): BenchBrew {
-  return { ...NOT_TOLD, ...(kept as BenchBrew) };
-}
-
-/** What was on this device's bench, as far as this version of the application can read it. */
-export function keptBench(kept: unknown): BenchState | null {
+/**
+ * What was on this device's bench, as far as this version of the application can read it.
+ *
+ * @returns the bench, and what of it could not be read; `null` where there was none
+ */
+export function keptBench(kept: unknown): { bench: BenchState; unreadable: unknown[] } | null {
   const state = kept as Partial<BenchState> | null;
   if (!Array.isArray(state?.brews)) return null;
-  return { ...initialState, ...state, brews: state.brews.map(keptBrew) };
+  const read = state.brews.map((each: unknown) => ({ each, brew: readKeptBrew(each) }));
+  const brews = read.flatMap(({ brew }) => (brew ? [brew] : []));
+  const activeKey = brews.find(({ key }) => key === state.activeKey)?.key ?? brews[0]?.key ?? null;
+  return {
+    bench: { brews, activeKey, after: Array.isArray(state.after) ? state.after.filter(isAfter) : [] },
+    unreadable: read.flatMap(({ each, brew }) => (brew ? [] : [each])),
+  };
+}
+
+/** Tasks of a stored brew that an earlier version kept in another shape are on its page all the same. */
+function isAfter(kept: Partial<AfterBrew> | null): kept is AfterBrew {
+  return (
+    typeof kept?.brewId === 'number' &&
+    typeof kept.drainedAtMs === 'number' &&
+    typeof kept.lotName === 'string' &&
+    Array.isArray(kept.clocks) &&
+    Array.isArray(kept.done)
+  );
 }
 
 function without<T>(list: readonly T[], item: T): T[] {

@@ -1,28 +1,39 @@
 // @vitest-environment jsdom
+import { act, renderHook } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { RunningBrewDto } from '@vendu/contract';
 import { createStore } from '../app/store';
 import { LAID_OUT } from '../testing/fixtures';
 import { brewLaidOut, selectBrews, type BenchBrew } from './benchSlice';
-import { keepOnServer, noteCleared, type Server } from './runningSync';
+import {
+  keepOnServer,
+  noteCleared,
+  takeOver,
+  toldBy,
+  useSafety,
+  type Server,
+  type Told,
+} from './runningSync';
 
 /** A server that answers when it is let, and keeps in order what it was told. */
 function slowServer() {
   const told: string[] = [];
-  const answers: ((isTaken: boolean) => void)[] = [];
+  const answers: ((told: Told) => void)[] = [];
   const hear = (words: string) => {
     told.push(words);
-    return new Promise<boolean>((resolve) => answers.push(resolve));
+    return new Promise<Told>((resolve) => answers.push(resolve));
   };
   const server: Server = {
-    keep: (_: string, { seq }: RunningBrewDto) => hear(`keep ${seq}`),
+    keep: (_: string, { seq, takesOver }: RunningBrewDto) =>
+      hear(`keep ${seq}${takesOver ? ', taking it over' : ''}`),
     clear: () => hear('clear'),
   };
-  const answer = async (isTaken: boolean) => {
-    answers.shift()?.(isTaken);
-    await vi.advanceTimersByTimeAsync(2000);
+  const answerWith = async (what: Told, forMs = 2000) => {
+    answers.shift()?.(what);
+    await vi.advanceTimersByTimeAsync(forMs);
   };
-  return { told, server, answer };
+  const answer = (isTaken: boolean) => answerWith({ kind: isTaken ? 'taken' : 'again' });
+  return { told, server, answer, answerWith };
 }
 
 /** A brew that runs, under a key of its own, since what is acknowledged is remembered by key. */
@@ -97,5 +108,70 @@ describe('what the server is told of a running brew', () => {
     const { told, server } = slowServer();
     keepOnServer(() => [{ ...running(), run: { marks: [] } }], server);
     expect(told).toEqual([]);
+  });
+
+  it('is not repeated where the server will not have it, until it changes', async () => {
+    const { told, server, answer, answerWith } = slowServer();
+    let bench = [running(1)];
+    const tell = () => keepOnServer(() => bench, server);
+    const { result } = renderHook(() => useSafety(bench[0] as BenchBrew));
+    tell();
+    await act(() => answerWith({ kind: 'refused', words: 'Too long.' }, 600_000));
+    tell();
+    expect(told).toEqual(['keep 1']);
+    expect(result.current).toMatchObject({ isOnServer: false, refusal: 'Too long.' });
+    bench = bench.map((brew) => ({ ...brew, seq: 2 }));
+    tell();
+    await act(() => answer(true));
+    expect(told).toEqual(['keep 1', 'keep 2']);
+    expect(result.current.refusal).toBeNull();
+  });
+
+  it('is asked for less and less often by a server that does not answer', async () => {
+    const { told, server, answerWith } = slowServer();
+    const brew = running();
+    keepOnServer(() => [brew], server);
+    for (let count = 0; count < 6; count++) await answerWith({ kind: 'again' }, 2000);
+    // 2 s, 4 s and 8 s are over after 12 s of asking; a fixed pace would have asked six times more.
+    expect(told.length).toBeLessThan(4);
+  });
+
+  it('is nothing more once another device has the brew, until it is taken back', async () => {
+    const { told, server, answer, answerWith } = slowServer();
+    let bench = [running(1)];
+    const tell = () => keepOnServer(() => bench, server);
+    const { result } = renderHook(() => useSafety(bench[0] as BenchBrew));
+    tell();
+    await act(() =>
+      answerWith({ kind: 'elsewhere', words: 'Joss goes on with this brew on another bench.' }),
+    );
+    bench = bench.map((brew) => ({ ...brew, seq: 2 }));
+    tell();
+    expect(told).toEqual(['keep 1']);
+    expect(result.current.elsewhere).toContain('Joss');
+    act(() => takeOver(bench[0]?.key ?? ''));
+    tell();
+    await act(() => answer(true));
+    expect(told).toEqual(['keep 1', 'keep 2, taking it over']);
+    expect(result.current).toEqual({ isOnServer: true, refusal: null, elsewhere: null });
+  });
+});
+
+describe('what became of what the server was told', () => {
+  const problem = (status: number) => ({
+    error: { status, data: { type: '/problems/x', detail: 'Why.', errors: [] } },
+  });
+
+  it.each<[string, Parameters<typeof toldBy>[0], Told]>([
+    ['an answer', {}, { kind: 'taken' }],
+    ['no answer', { error: { status: 'FETCH_ERROR', error: 'x' } }, { kind: 'again' }],
+    ['a database that is down', problem(503), { kind: 'again' }],
+    ['a session that has ended', problem(401), { kind: 'again' }],
+    ['too many at once', problem(429), { kind: 'again' }],
+    ['another device', problem(409), { kind: 'elsewhere', words: 'Why.' }],
+    ['a body that is too large', problem(413), { kind: 'refused', words: 'Why.' }],
+    ['a field that cannot be', problem(422), { kind: 'refused', words: 'Why.' }],
+  ])('is read out of %s', (_, answer, told) => {
+    expect(toldBy(answer)).toEqual(told);
   });
 });

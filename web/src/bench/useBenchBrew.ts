@@ -17,6 +17,7 @@ import {
   type StepDone,
   type Trace,
 } from '@vendu/core';
+import { goOnFrom } from '../app/brewClock';
 import { useAppDispatch } from '../app/store';
 import type { BenchScale } from './benchScale';
 import { useBenchScale, useScaleView } from './benchScales';
@@ -57,6 +58,7 @@ export function useBenchBrew(brew: BenchBrew): BenchState {
   const isStarted = brew.run.marks.length > 0;
   const isRunning = isStarted && brew.run.marks.length < steps.length;
   const lastMarkMs = brew.run.marks.at(-1)?.atMs ?? 0;
+  useEffect(() => goOnFrom(lastMarkMs), [lastMarkMs]);
   const scale = useBenchScale(brew);
   const scaleView = useScaleView(scale);
   // A scale that reads ten times a second is clock enough: two clocks would draw everything twice.

@@ -4,6 +4,7 @@ import { useAppDispatch } from '../app/store';
 import type { ThermometerSource } from '../instruments/sources';
 import { thermometerSource } from '../instruments/thermometerChoices';
 import { USUAL_ROOM_C } from '../kit/usualRoom';
+import { brewNowMs } from '../app/brewClock';
 import { seedOf } from './benchScales';
 import { eventNoted, type BenchBrew } from './benchSlice';
 
@@ -28,19 +29,19 @@ export function useKettle(brew: BenchBrew, plan: BrewPlan, done: readonly StepDo
   const setC = plan.kettleC;
   const roomC = brew.ground?.kit.ambientC ?? USUAL_ROOM_C;
   useEffect(() => {
-    const connected = thermometerSource(thermometer, { feedKey: key, setC, roomC, seed: seedOf(key) });
+    const connected = thermometerSource(thermometer, { feedName: key, setC, roomC, seed: seedOf(key) });
     if (!connected) return undefined;
     source.current = connected;
     const { name } = connected;
     const stop = connected.start({
-      onReading: (kettleC) => setView({ name, kettleC, readMs: Date.now(), trouble: '' }),
+      onReading: (kettleC) => setView({ name, kettleC, readMs: brewNowMs(), trouble: '' }),
       onTrouble: (trouble) => setView({ name, kettleC: null, readMs: 0, trouble }),
     });
     // A figure that is no longer read is no figure.
     const watch = setInterval(
       () =>
         setView((last) =>
-          last && last.kettleC !== null && Date.now() - last.readMs > FRESH_MS
+          last && last.kettleC !== null && brewNowMs() - last.readMs > FRESH_MS
             ? { ...last, kettleC: null, trouble: `${name} is silent: type what the kettle was.` }
             : last,
         ),
@@ -63,7 +64,7 @@ export function useKettle(brew: BenchBrew, plan: BrewPlan, done: readonly StepDo
     const { amountG = 0, flowGps = 1 } = plan.pours[number - 1] ?? {};
     source.current?.lift?.(amountG / flowGps);
     const isRead = events.some(({ kind, atS }) => kind === 'kettle-read' && atS === lastPour.atS);
-    if (isRead || view === null || view.kettleC === null || Date.now() - view.readMs > FRESH_MS) return;
+    if (isRead || view === null || view.kettleC === null || brewNowMs() - view.readMs > FRESH_MS) return;
     dispatch(
       eventNoted({
         key,

@@ -13,6 +13,7 @@ const EVENT_WORDS: Record<BenchEventKind, string> = {
   'water-stands': 'water stood',
   'totals-moved': 'totals moved',
   'scale-lost': 'scale fell silent',
+  'clock-off': 'the device’s clock was off and said',
 };
 const UNIT: Partial<Record<BenchEventKind, string>> = {
   'cup-changed': 'g',

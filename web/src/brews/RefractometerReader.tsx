@@ -2,7 +2,7 @@ import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import { formatSigned } from '@vendu/core';
 import type { BrewView } from '@vendu/contract';
 import { troubleOf } from '../api/problem';
-import { readDraft, useDraft, writeDraft } from '../app/draft';
+import { useDraft } from '../app/draft';
 import { feedAddress } from '../instruments/feedSource';
 import {
   REFRACTOMETER_CHOICES,
@@ -16,16 +16,8 @@ import { Button } from '../ui/Button';
 import { Notice, TroubleNotice } from '../ui/Notice';
 import { useAddReadingMutation } from './brewsApi';
 
-const FEED_DRAFT = 'refractometer.feed';
-
-/** An instrument that posts its lines keeps its address: the device has one key for all brews. */
-function feedKeyOfDevice(): string {
-  const kept = readDraft(FEED_DRAFT);
-  if (typeof kept === 'string') return kept;
-  const made = crypto.randomUUID();
-  writeDraft(FEED_DRAFT, made);
-  return made;
-}
+/** An instrument that posts its lines keeps its address: the device has one feed for all brews. */
+const FEED = 'refractometer';
 
 /** Takes readings straight off the instrument, or off a stand-in that reads what the model makes of the brew. */
 export function RefractometerReader({
@@ -40,7 +32,6 @@ export function RefractometerReader({
   const [usual, setUsual] = useDraft<RefractometerChoice>('refractometer', 'none');
   // A port is picked by hand each time: the browser gives none away to a page that was only opened.
   const [choice, setChoice] = useState<RefractometerChoice>(usual === 'serial' ? 'none' : usual);
-  const [feedKey] = useState(feedKeyOfDevice);
   const { data: kit } = useKitQuery();
   const [add, { error, isLoading }] = useAddReadingMutation();
   const [said, setSaid] = useState('');
@@ -62,7 +53,7 @@ export function RefractometerReader({
     });
   });
   useEffect(() => {
-    const connected = refractometerSource(choice, { feedKey, seed: brew.id });
+    const connected = refractometerSource(choice, { feedName: FEED, seed: brew.id });
     if (!connected) return undefined;
     source.current = connected;
     const stop = connected.start({ onReading: take, onTrouble: setTrouble });
@@ -71,7 +62,7 @@ export function RefractometerReader({
       source.current = null;
       setTrouble('');
     };
-  }, [choice, feedKey, brew.id]);
+  }, [choice, brew.id]);
   const roomC = kit?.house.roomC ?? USUAL_ROOM_C;
   return (
     <div className="flex flex-col gap-2 text-small">
@@ -96,7 +87,7 @@ export function RefractometerReader({
       {trouble !== '' && <Notice tone="alarm">{trouble}</Notice>}
       {choice === 'feed' && (
         <p className="break-all">
-          It sends its lines to <code className="reading">{feedAddress(feedKey)}</code>
+          It sends its lines to <code className="reading">{feedAddress(FEED)}</code>
         </p>
       )}
       {choice === 'simulated' && (

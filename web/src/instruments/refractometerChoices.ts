@@ -15,7 +15,7 @@ export const REFRACTOMETER_CHOICES: { choice: RefractometerChoice; words: string
 
 export function refractometerSource(
   choice: RefractometerChoice,
-  { feedKey, seed }: { feedKey: string; seed: number },
+  { feedName, seed }: { feedName: string; seed: number },
 ): RefractometerSource | null {
   switch (choice) {
     case 'none':
@@ -23,7 +23,7 @@ export function refractometerSource(
     case 'serial':
       return refractometerOf(serialSource());
     case 'feed':
-      return refractometerOf(feedSource(feedKey));
+      return refractometerOf(feedSource(feedName));
     case 'simulated':
       return simulatedRefractometerSource(seed);
   }

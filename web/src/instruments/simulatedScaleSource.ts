@@ -8,6 +8,7 @@ import {
   type SimulatedBrewer,
   type Trace,
 } from '@vendu/core';
+import { brewNowMs } from '../app/brewClock';
 import type { ScaleSource } from './sources';
 
 /** Ten readings a second, as bench scales send them. */
@@ -34,13 +35,13 @@ export function simulatedScaleSource({
 }): ScaleSource {
   const scale = simulatedScale({ hand: HANDS[hand], faults: SCALE_BENCHES[bench], seed });
   const alreadyG = before.massG.at(-1) ?? 0;
-  const startMs = Date.now();
+  const startMs = brewNowMs();
   const filledMs = before.atMs[0] ?? startMs;
-  const nowS = () => (Date.now() - startMs) / 1000;
+  const nowS = () => (brewNowMs() - startMs) / 1000;
   let kettleC: number | undefined;
   const brewNow = () =>
     brewer?.pass({
-      toS: (Date.now() - filledMs) / 1000,
+      toS: (brewNowMs() - filledMs) / 1000,
       pouredG: alreadyG + scale.pouredG(nowS()),
       ...(kettleC === undefined ? {} : { kettleC }),
     });

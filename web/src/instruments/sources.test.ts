@@ -10,7 +10,7 @@ import {
   type Trace,
 } from '@vendu/core';
 import { BREW_KIT, PLAN } from '../testing/fixtures';
-import { feedSource } from './feedSource';
+import { feedAddress, feedSource } from './feedSource';
 import { lineCutter } from './lines';
 import { hasSerial, serialSource } from './serialSource';
 import { simulatedRefractometerSource } from './simulatedRefractometerSource';
@@ -117,7 +117,10 @@ describe('a scale over the network', () => {
     made[0]?.onmessage?.({ data: '{"massG":12.3}' });
     made[0]?.onerror?.();
     stop();
-    expect(made[0]).toMatchObject({ address: '/api/instrument-feeds/key', isClosed: true });
+    // Under a secret of the device's own, not under a name that others know.
+    expect(made[0]).toMatchObject({ address: feedAddress('key'), isClosed: true });
+    expect(feedAddress('key')).toMatch(/\/api\/instrument-feeds\/[0-9a-f-]{36}$/);
+    expect(feedAddress('other')).not.toBe(feedAddress('key'));
     expect(heard.readings).toEqual([{ massG: 12.3 }]);
     expect(heard.troubles[0]).toContain('go on by hand');
   });

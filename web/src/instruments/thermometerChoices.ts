@@ -15,7 +15,7 @@ export const THERMOMETER_CHOICES: { choice: ThermometerChoice; words: string }[]
 
 export function thermometerSource(
   choice: ThermometerChoice,
-  bench: { feedKey: string; setC: number; roomC: number; seed: number },
+  bench: { feedName: string; setC: number; roomC: number; seed: number },
 ): ThermometerSource | null {
   switch (choice) {
     case 'none':
@@ -23,7 +23,7 @@ export function thermometerSource(
     case 'serial':
       return thermometerOf(serialSource());
     case 'feed':
-      return thermometerOf(feedSource(bench.feedKey));
+      return thermometerOf(feedSource(bench.feedName));
     case 'simulated':
       return simulatedThermometerSource(bench);
   }

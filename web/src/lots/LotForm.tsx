@@ -132,7 +132,7 @@ export function LotForm({ draftKey, initial, purpose, trouble, isSending, onSend
           </Field>
         </Group>
       )}
-      <Group title="Label and stock">
+      <Group title={purpose.kind === 'new' ? 'Label and stock' : 'Label'}>
         {textField('labelNotes', 'Label notes', {
           className: 'col-span-2',
           hint: 'what the label promises in the cup',
@@ -140,7 +140,8 @@ export function LotForm({ draftKey, initial, purpose, trouble, isSending, onSend
         <Field label="On sale from" error={errorOf('launchOn')}>
           {(control) => <input {...control} {...register('launchOn')} type="date" className={INPUT} />}
         </Field>
-        {textField('stock', 'Stock weighed in', { hint: 'grams of roasted coffee to work with' })}
+        {purpose.kind === 'new' &&
+          textField('stock', 'Stock weighed in', { hint: 'grams of roasted coffee to work with' })}
       </Group>
       <div className="flex flex-col gap-3 md:col-span-2">
         <TroubleNotice trouble={trouble} />

@@ -52,7 +52,7 @@ export const EMPTY_LOT: LotFormText = {
 };
 
 export function lotFormText(lot: LotView): LotFormText {
-  const { elevationFromM, elevationToM, stockG } = lot;
+  const { elevationFromM, elevationToM } = lot;
   return {
     ...EMPTY_LOT,
     ...(Object.fromEntries(SHARED_FIELDS.map((field) => [field, lot[field]])) as Pick<
@@ -65,7 +65,6 @@ export function lotFormText(lot: LotView): LotFormText {
         : formatElevation({ fromM: elevationFromM, toM: elevationToM ?? elevationFromM }),
     launchOn: lot.launchOn ?? '',
     signs: lot.signs,
-    stock: stockG === null ? '' : String(stockG),
   };
 }
 
@@ -87,7 +86,7 @@ const SHARED_FIELDS = [
 ] as const satisfies (keyof LotFormText & keyof LotFactsDto)[];
 type SharedField = (typeof SHARED_FIELDS)[number];
 
-/** What the form sends; or, by field of the form, why it cannot. */
+/** What the form sends (what is left is weighed on the page of the lot, so an edit says nothing of it); or, by field of the form, why it cannot. */
 export function readLotForm(
   text: LotFormText,
   purpose: { kind: 'new' } | { kind: 'edit'; revision: number },
@@ -103,11 +102,15 @@ export function readLotForm(
     elevationToM: elevation.ok ? (elevation.value?.toM ?? null) : null,
     launchOn: text.launchOn || null,
     signs: text.signs,
-    stockG: stock.ok ? stock.value : null,
   } as LotFactsDto;
   const lot: NewLotDto | EditLotDto =
     purpose.kind === 'new'
-      ? { ...facts, roastedOn: text.roastedOn, roastLevel: text.roastLevel || null }
+      ? {
+          ...facts,
+          roastedOn: text.roastedOn,
+          roastLevel: text.roastLevel || null,
+          stockG: stock.ok ? stock.value : null,
+        }
       : { ...facts, revision: purpose.revision };
   const checked = checkDto<NewLotDto | EditLotDto>(purpose.kind === 'new' ? NewLotDto : EditLotDto, lot);
   return {

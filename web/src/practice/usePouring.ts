@@ -8,6 +8,7 @@ import {
   type SimulatedBrewer,
   type Trace,
 } from '@vendu/core';
+import { brewNowMs } from '../app/brewClock';
 
 /** The kettle moves this often, ms; the scale shows every second step. */
 const STEP_MS = 50;
@@ -60,7 +61,7 @@ export function usePouring({
   const { isRunning } = pouring;
   useEffect(() => {
     if (!isRunning) return undefined;
-    const startMs = Date.now();
+    const startMs = brewNowMs();
     const random = seededRandom(startMs);
     const into = makeBrewer();
     const atMs: number[] = [];
@@ -70,7 +71,7 @@ export function usePouring({
     let beforeMs = startMs;
     let step = 0;
     const timer = setInterval(() => {
-      const nowMs = Date.now();
+      const nowMs = brewNowMs();
       const stepS = (nowMs - beforeMs) / 1000;
       beforeMs = nowMs;
       ({ flowGps } = tilted({ flowGps }, wantedOf(hand.current), stepS));

@@ -6,6 +6,7 @@ import {
   type BenchStep,
   type BrewPlan,
 } from '@vendu/core';
+import { brewNowMs } from '../app/brewClock';
 import { useDraft } from '../app/draft';
 import { useNow } from '../bench/useNow';
 import { Button } from '../ui/Button';
@@ -45,7 +46,7 @@ export function GuidedSteps({ slug, plan }: { slug: string; plan: BrewPlan }) {
           <Button
             weight="main"
             className="ml-auto h-12 px-6 text-body"
-            onClick={() => setStartedMs(Date.now())}
+            onClick={() => setStartedMs(brewNowMs())}
           >
             Start with the first pour
           </Button>

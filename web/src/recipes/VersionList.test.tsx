@@ -59,6 +59,7 @@ describe('the versions of a recipe', () => {
       publishedBy: 'Ilse',
       publishedAt: SIGNED.at,
       withdrawnAt: null,
+      cardChanges: [],
     };
     const view = recipe({
       versions: [version({ accepted: SIGNED, signedOff: SIGNED })],

@@ -1,0 +1,116 @@
+import getPort, { portNumbers } from 'get-port';
+import { prepareDatabase, startServer, type ApplicationSettings, type Server } from '../application.js';
+import type { TrustPart } from '../arguments.js';
+import { build } from '../build.js';
+import { atEnd } from '../cleanup.js';
+import { recreateSchema } from '../databaseAccounts.js';
+import { ensureDebianPackages, MARIADB } from '../debian.js';
+import { removeProfile, startDatabase } from '../mariadb.js';
+import { profilePaths, type ProfilePaths } from '../paths.js';
+import { step } from '../report.js';
+import { ensureSecrets } from '../secrets.js';
+import { floodFeed } from '../trust/feedFlood.js';
+import { fuzz } from '../trust/fuzz.js';
+import { enterLab, type Lab } from '../trust/lab.js';
+import { migrationKills } from '../trust/migrationKills.js';
+import { tryAsOtherUser } from '../trust/otherUser.js';
+import { runRaces } from '../trust/races.js';
+
+const PAIRS = 100;
+const FUZZED = 8500;
+const FUZZ_SEED = 21;
+const STARTS_AT_ONCE = 10;
+const FLOOD = { listeners: 12, posts: 60 };
+
+interface Ground {
+  settings: ApplicationSettings;
+  paths: ProfilePaths;
+  server: Server;
+  lab: Lab;
+}
+
+/** Attacks a copy of its own, with invented data, and prints what came of it; ends with exit code 1 where anything gave way. */
+export async function trust({ parts }: { parts: readonly TrustPart[] }): Promise<void> {
+  const ground = await makeGround();
+  let isSound = true;
+  for (const part of parts) isSound = (await PARTS[part](ground)) && isSound;
+  if (!isSound) process.exitCode = 1;
+}
+
+async function makeGround(): Promise<Ground> {
+  const paths = profilePaths('trust');
+  await ensureDebianPackages([MARIADB]);
+  removeProfile(paths);
+  const secrets = ensureSecrets(paths.secrets);
+  await build();
+  const database = await step('starting MariaDB for the attacks', () => startDatabase(paths, secrets));
+  atEnd(database.stop);
+  const settings: ApplicationSettings = {
+    database,
+    databaseName: 'vendu_trust',
+    secrets,
+    port: await getPort({ port: portNumbers(5000, 5099), host: '127.0.0.1' }),
+    isDemo: true,
+    servesWeb: true,
+  };
+  await recreateSchema(database, settings.databaseName);
+  await prepareDatabase(settings, paths);
+  const server = await startServer(settings, paths);
+  atEnd(server.stop);
+  return { settings, paths, server, lab: await enterLab(`http://127.0.0.1:${settings.port}`) };
+}
+
+/** Each attack prints its counts and answers whether all held. */
+const PARTS: Record<TrustPart, (ground: Ground) => Promise<boolean>> = {
+  doors: async ({ paths }) => {
+    const tried = await step('the doors of the database, as another system user', () =>
+      tryAsOtherUser(paths),
+    );
+    if (!tried) console.log('  not tried: only root can try as another user');
+    else console.log(`  ${tried.tried} tried, ${tried.open.length} open ${tried.open.join('; ')}`);
+    return tried?.open.length === 0 || tried === null;
+  },
+  races: async ({ lab }) => {
+    const reports = await step(`races, ${PAIRS} of each`, () =>
+      runRaces(lab, PAIRS, ({ name, pairs, broken, wrongs }) =>
+        console.log(`  ${broken} of ${pairs} broken: ${name} ${wrongs.slice(0, 3).join('; ')}`),
+      ),
+    );
+    return reports.every(({ broken }) => broken === 0);
+  },
+  fuzz: async ({ lab }) => {
+    const report = await step(`${FUZZED} fuzzed requests, seed ${FUZZ_SEED}`, () =>
+      fuzz(lab, FUZZED, FUZZ_SEED),
+    );
+    const answers = Object.entries(report.byHundred).map(([hundred, count]) => `${count} of ${hundred}xx`);
+    console.log(`  answers: ${answers.join(', ')}; ${report.faults.length} faults`);
+    for (const { status, request } of report.faults.slice(0, 20)) console.log(`    ${status} ${request}`);
+    console.log(`  pages broken afterwards: ${report.brokenPages.length} ${report.brokenPages.join('; ')}`);
+    return report.faults.length === 0 && report.brokenPages.length === 0;
+  },
+  feed: async ({ lab, server }) => {
+    const report = await step('a flood of lines to a feed', () =>
+      floodFeed(lab, { ...FLOOD, serverPid: server.pid }),
+    );
+    const { memoryMb } = report;
+    console.log(
+      `  ${report.listenersTaken} of ${report.listenersAsked} listeners let in; ` +
+        `${report.postsTaken} of ${report.postsSent} posts taken, ${report.linesTaken} lines; ` +
+        `others waited ${report.longestAnswerMs} ms at worst; ` +
+        `memory ${memoryMb?.before ?? '?'} MB before, ${memoryMb?.most ?? '?'} MB at most`,
+    );
+    return report.longestAnswerMs < 2000;
+  },
+  migrations: async ({ settings }) => {
+    const own = { ...settings, databaseName: 'vendu_trust_migrations' };
+    const report = await step('a start killed at every statement of the schema, and two starts at once', () =>
+      migrationKills(own, { everyNth: 1, pairs: STARTS_AT_ONCE }),
+    );
+    console.log(
+      `  ${report.kills} killed, ${report.stuck.length} stuck, ${report.different} with another schema; ` +
+        `${report.pairsBroken} of ${report.pairsAtOnce} pairs at once broken`,
+    );
+    for (const said of report.stuck) console.log(said);
+    return report.stuck.length + report.different + report.pairsBroken === 0;
+  },
+};

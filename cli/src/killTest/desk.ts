@@ -1,0 +1,113 @@
+import { randomUUID } from 'node:crypto';
+import { setTimeout as sleep } from 'node:timers/promises';
+import { PLAN, type Answer, type Lab } from '../trust/lab.js';
+
+const AGAIN_MS = 150;
+const READINGS = 2;
+
+/** A lot as the desk that took it from arrival to publication knows it; every step was answered as stored. */
+export interface DeskLot {
+  name: string;
+  /** All its steps were answered. */
+  isFinished: boolean;
+}
+
+export interface DeskReport {
+  lotsFinished: number;
+  /** Lots that are missing or twice, with a stage that their records do not tell, or with rows missing or twice. */
+  lotsWrong: string[];
+  /** Answers that called an outage a fault of the application. */
+  answered500: number;
+}
+
+/** Takes in lot after lot and brings each to its publication; every step is sent until it is answered, under one key. */
+export class Desk {
+  private readonly lots: DeskLot[] = [];
+  private answered500 = 0;
+
+  constructor(private readonly lab: () => Lab) {}
+
+  async workUntil(isOver: () => boolean): Promise<void> {
+    while (!isOver()) {
+      const lot: DeskLot = { name: `Desk ${randomUUID()}`, isFinished: false };
+      this.lots.push(lot);
+      await this.bringToPublication(lot.name);
+      lot.isFinished = true;
+    }
+  }
+
+  private async bringToPublication(name: string): Promise<void> {
+    const { lead, barista } = this.lab();
+    const post = (path: string, body: object, who = barista) => {
+      const key = randomUUID();
+      return this.untilTaken(() => who.post(path, body, key));
+    };
+    const lot = (await post('lots', { name, country: 'UG', process: 'washed', roastedOn: '2026-01-15' }))
+      .body as { id: number; roastBatches: { id: number }[] };
+    const recipe = (await post(`lots/${lot.id}/recipes`, { brewerId: 1, grinderId: 1, plan: PLAN, note: '' }))
+      .body as { versions: { id: number }[] };
+    const recipeVersionId = recipe.versions[0]?.id ?? 0;
+    const brewKey = randomUUID();
+    const brew = (
+      await this.untilTaken(() =>
+        barista.put(`brews/by-key/${brewKey}`, {
+          recipeVersionId,
+          roastBatchId: lot.roastBatches[0]?.id,
+          startedAt: new Date().toISOString(),
+          steps: [{ stepIndex: 0, atS: 0, skipped: false, totalG: null }],
+          note: '',
+        }),
+      )
+    ).body as { id: number };
+    for (let count = 0; count < READINGS; count++) {
+      await post(`brews/${brew.id}/readings`, { tdsPercent: 1.3 + count / 100 });
+    }
+    await this.untilTaken(() => barista.put(`recipe-versions/${recipeVersionId}/acceptance`));
+    await this.untilTaken(() => lead.put(`recipe-versions/${recipeVersionId}/sign-off`));
+    await post('publications', { recipeVersionId, introduction: '' }, lead);
+  }
+
+  private async untilTaken(send: () => Promise<Answer>): Promise<Answer> {
+    for (;;) {
+      const answer = await send();
+      if (answer.status >= 200 && answer.status < 300) return answer;
+      if (answer.status === 500) this.answered500 += 1;
+      await sleep(AGAIN_MS);
+    }
+  }
+
+  /** Looks at every lot once all is quiet again. */
+  async report(): Promise<DeskReport> {
+    const finished = this.lots.filter(({ isFinished }) => isFinished);
+    const lotsWrong: string[] = [];
+    for (const { name } of finished) {
+      const wrong = await this.wrongOf(name);
+      if (wrong !== null) lotsWrong.push(wrong);
+    }
+    return { lotsFinished: finished.length, lotsWrong, answered500: this.answered500 };
+  }
+
+  private async wrongOf(name: string): Promise<string | null> {
+    const { barista } = this.lab();
+    const page = (await barista.get(`lots?search=${encodeURIComponent(name)}`)).body as {
+      lots: { id: number; stage: string }[];
+    };
+    const [found] = page.lots;
+    if (page.lots.length !== 1 || !found) return `${page.lots.length} lots of one name`;
+    if (found.stage !== 'published') return `stage ${found.stage} of a published lot`;
+    const lot = (await barista.get(`lots/${found.id}`)).body as {
+      recipes: { id: number }[];
+      roastBatches: unknown[];
+      brews: { id: number }[];
+    };
+    if (lot.recipes.length !== 1 || lot.brews.length !== 1 || lot.roastBatches.length !== 1) {
+      return `${lot.recipes.length} recipes, ${lot.brews.length} brews, ${lot.roastBatches.length} batches`;
+    }
+    const brew = (await barista.get(`brews/${lot.brews[0]?.id ?? 0}`)).body as { readings: unknown[] };
+    if (brew.readings.length !== READINGS) return `${brew.readings.length} readings for ${READINGS}`;
+    const recipe = (await barista.get(`recipes/${lot.recipes[0]?.id ?? 0}`)).body as {
+      publications: unknown[];
+    };
+    return recipe.publications.length === 1 ? null : `${recipe.publications.length} publications for one`;
+  }
+}

@@ -1,0 +1,14 @@
+import { readDraft, writeDraft } from './draft';
+
+const DRAFT = 'device';
+let made: string | null = null;
+
+/** This device to the server: made here once, and kept. All pages of one browser are one device. */
+export function deviceId(): string {
+  const kept = readDraft(DRAFT);
+  if (typeof kept === 'string') return kept;
+  // A browser that keeps nothing is another device at each visit.
+  made ??= crypto.randomUUID();
+  writeDraft(DRAFT, made);
+  return made;
+}
