@@ -48,7 +48,13 @@ export async function startDatabase(paths: ProfilePaths, secrets: Secrets): Prom
     detached: true,
   });
   await untilItAnswers(server, paths);
-  await closeDoors(paths.socket, { user: USER, ...secrets });
+  try {
+    await closeDoors(paths.socket, { user: USER, ...secrets });
+  } catch (error) {
+    // Nobody else would end it: it is no child of the terminal.
+    await stopServer(server);
+    throw error;
+  }
   return {
     socket: paths.socket,
     user: USER,

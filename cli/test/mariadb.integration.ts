@@ -6,7 +6,7 @@ import { createConnection, type ConnectionConfig } from 'mariadb';
 import { setTimeout as sleep } from 'node:timers/promises';
 import { afterAll, afterEach, describe, expect, it } from 'vitest';
 import { ensureSchema, recreateSchema } from '../src/databaseAccounts.js';
-import { startDatabase, type Database } from '../src/mariadb.js';
+import { startDatabase, stopLeftover, type Database } from '../src/mariadb.js';
 import { profilePaths } from '../src/paths.js';
 import { systemUser } from '../src/systemUser.js';
 
@@ -185,5 +185,13 @@ describe('its doors', () => {
       await asRoot('SELECT COUNT(*) AS count FROM mysql.user WHERE host <> "localhost" AND user <> "PUBLIC"'),
     ).toEqual([{ count: 0 }]);
     expect(await asApplication(running, 'SHOW TABLES IN kept')).toEqual([]);
+  });
+});
+
+describe('a database whose passwords are lost', () => {
+  it('does not start, and leaves no process behind', async () => {
+    const others = { ...secrets, databaseRootPassword: 'x1', databasePassword: 'x2' };
+    await expect(startDatabase(paths, others)).rejects.toThrow(/access denied/i);
+    expect(await stopLeftover(paths)).toBe(false);
   });
 });

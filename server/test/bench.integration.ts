@@ -10,6 +10,7 @@ import type { BrewView, LotView, PracticeView, Problem, RecipeView, RunningBrewV
 import {
   brewOf,
   connectTo,
+  cookieOf,
   startRecipe,
   startTestApplication,
   storeBrew,
@@ -32,14 +33,6 @@ function longTrace(): Trace {
   scale.pour({ atS: 45, toTotalG: 260, flowGps: 8 });
   const atMs = Array.from({ length: 6000 }, (_, index) => index * 100);
   return { atMs, massG: atMs.map((at) => scale.read(at / 1000)?.massG ?? 0) };
-}
-/** The cookies of a signed-in agent, for a request that it cannot make itself. */
-function cookieOf(agent: TestApplication['barista']): string {
-  const { hostname: domain } = new URL(app.url);
-  return agent.jar
-    .getCookies({ domain, path: '/', script: false, secure: false })
-    .map((cookie) => cookie.toValueString())
-    .join('; ');
 }
 const problemOf = (response: { body: unknown }) => response.body as Problem;
 

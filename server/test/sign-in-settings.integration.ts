@@ -1,7 +1,7 @@
 import { afterEach, describe, expect, it } from 'vitest';
 import type { SessionView } from '@vendu/contract';
 import { DEMO_ACCOUNTS } from '../src/demo/accounts.js';
-import { startTestApplication, type TestApplication } from './support/application.js';
+import { cookieOf, startTestApplication, type TestApplication } from './support/application.js';
 
 // One application after the other: models are bound to the newest connection of the process.
 let app: TestApplication;
@@ -15,6 +15,21 @@ describe('the sign-in page', () => {
     app = await startTestApplication({ isDemo });
     const session = (await app.visitor.get('/api/session')).body as SessionView;
     expect(session.demoAccounts).toHaveLength(count);
+  });
+
+  it('lets the invented people in in demo mode only, and ends the sessions they had', async () => {
+    app = await startTestApplication();
+    const { barista } = app;
+    await barista.get('/api/lots').expect(200);
+    app.configuration.isDemo = false;
+    await app.restart();
+    const { email, password } = DEMO_ACCOUNTS[1]!;
+    await app.visitor.post('/api/session').send({ email, password }).expect(401);
+    const cookie = cookieOf(barista);
+    await app.visitor.get('/api/lots').set('Cookie', cookie).expect(401);
+    expect(
+      ((await app.visitor.get('/api/session').set('Cookie', cookie)).body as SessionView).person,
+    ).toBeNull();
   });
 
   it('slows down after too many attempts', async () => {

@@ -21,6 +21,7 @@ import {
   type RoastLevel,
 } from '@vendu/core';
 import type { BrewListItem } from '../brews/brews.js';
+import type { OutdatedCard } from '../publications/publications.js';
 import type { RecipeListItem } from '../recipes/recipes.js';
 import { CalendarDate, IsPlainObject, NumberBetween, OneOf, TextUpTo } from '../validation/decorators.js';
 
@@ -238,6 +239,8 @@ export interface LotView extends LotFactsDto {
   gramsBrewedG: number;
   roastBatches: RoastBatchView[];
   recipes: RecipeListItem[];
+  /** Published cards that say otherwise than the records do now. */
+  outdatedCards: OutdatedCard[];
   /** In the order brewed, brews set aside left out. */
   brews: BrewListItem[];
 }

@@ -29,6 +29,14 @@ export interface CardChange {
   now: string;
 }
 
+/** A public card that a lead may want to publish again. */
+export interface OutdatedCard {
+  recipeId: number;
+  brewerName: string;
+  slug: string;
+  changes: CardChange[];
+}
+
 export interface PublicRecipeListItem {
   slug: string;
   lotName: string;

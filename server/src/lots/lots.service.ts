@@ -43,9 +43,10 @@ export class LotsService {
   async read(id: number): Promise<LotView> {
     const row = await LotModel.findByPk(id, { include: [RoastBatchModel] });
     if (!row) throw notFound('lot');
-    const [trail, recipes, weighings] = await Promise.all([
+    const [trail, recipes, outdatedCards, weighings] = await Promise.all([
       this.brews.ofLot(id),
       this.recipes.ofLots([id]),
+      this.recipes.outdatedCards(id),
       StockWeighingModel.findAll({ where: { lotId: id }, include: [PersonModel], order: [['id', 'DESC']] }),
     ]);
     const daysToLaunch = daysUntil(row.launchOn);
@@ -66,6 +67,7 @@ export class LotsService {
       })),
       roastBatches: batchViews(row.roastBatches),
       recipes,
+      outdatedCards,
       brews: trail.filter(({ isSetAside }) => !isSetAside),
     };
   }

@@ -3,6 +3,7 @@ import { Sequelize } from 'sequelize-typescript';
 import { lotPrior, type LotEvidence, type LotPrior, type RoastLevel } from '@vendu/core';
 import type {
   NewVersionDto,
+  OutdatedCard,
   RecipeListItem,
   RecipeSchoolsDto,
   RecipeSetupDto,
@@ -53,6 +54,33 @@ export class RecipesService {
       order: ['id'],
     });
     return rows.map(recipeListItem);
+  }
+
+  /** Public cards of a lot that would say otherwise if they were published now. */
+  async outdatedCards(lotId: number): Promise<OutdatedCard[]> {
+    const rows = await RecipeModel.findAll({
+      where: { lotId },
+      include: [
+        LotModel,
+        BrewerModel,
+        PaperModel,
+        { model: RecipeVersionModel, include: [PublicationModel] },
+      ],
+    });
+    const outdated: OutdatedCard[] = [];
+    for (const row of rows) {
+      for (const version of row.versions) {
+        const card = version.publications.find(({ withdrawnAt }) => withdrawnAt === null)?.card;
+        if (!card) continue;
+        const [house, grinder] = await Promise.all([this.kit.house(), this.kit.grinder(row.grinderId)]);
+        const now = composeCard({ recipe: row, version, house, grinder, introduction: '' });
+        const changes = cardChanges(card, now);
+        if (changes.length > 0) {
+          outdated.push({ recipeId: row.id, brewerName: row.brewer.name, slug: row.slug ?? '', changes });
+        }
+      }
+    }
+    return outdated;
   }
 
   /** Sets what a recipe is brewed with and aims at, where that may change under it. */

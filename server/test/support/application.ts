@@ -42,11 +42,11 @@ export async function startTestApplication(changes: Partial<Configuration> = {})
   let app = await open(configuration);
   const started: TestApplication = {
     configuration,
-    ...(await agentsOf(app)),
+    ...(await agentsOf(app, configuration.isDemo)),
     restart: async () => {
       await app.close();
       app = await open(configuration);
-      Object.assign(started, await agentsOf(app));
+      Object.assign(started, await agentsOf(app, configuration.isDemo));
     },
     close: async () => {
       await app.close();
@@ -62,11 +62,12 @@ async function open(configuration: Configuration): Promise<NestExpressApplicatio
   return app;
 }
 
-async function agentsOf(app: NestExpressApplication) {
+/** Outside of the demo its people are nobody: their agents are then not signed in. */
+async function agentsOf(app: NestExpressApplication, isDemo: boolean) {
   const [lead, barista, secondBarista] = await Promise.all(
     DEMO_ACCOUNTS.map(async ({ email, password }) => {
       const agent = request.agent(app.getHttpServer());
-      await agent.post('/api/session').send({ email, password }).expect(200);
+      if (isDemo) await agent.post('/api/session').send({ email, password }).expect(200);
       return agent;
     }),
   );
@@ -130,4 +131,12 @@ export function brewOf(recipe: RecipeView, changes: object = {}) {
 export async function storeBrew(agent: TestAgent, recipe: RecipeView): Promise<BrewView> {
   const response = await agent.put(`/api/brews/by-key/${randomUUID()}`).send(brewOf(recipe)).expect(200);
   return response.body as BrewView;
+}
+
+/** The cookies of a signed-in agent, for a request that it cannot make itself. */
+export function cookieOf(agent: TestAgent): string {
+  return agent.jar
+    .getCookies({ domain: '127.0.0.1', path: '/', script: false, secure: false })
+    .map((cookie) => cookie.toValueString())
+    .join('; ');
 }

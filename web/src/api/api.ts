@@ -1,10 +1,29 @@
-import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
+import { createApi, fetchBaseQuery, type FetchBaseQueryError } from '@reduxjs/toolkit/query/react';
+import { REQUEST_KEY_HEADER } from '@vendu/contract';
+import { requestAnswered, requestKeyFor } from './requestKeys';
+
+// Absolute, since only browsers resolve a relative address.
+const ask = fetchBaseQuery({ baseUrl: `${window.location.origin}/api` });
+
+/** Every request that stores something new has a key, so that the same sent twice is stored once. */
+const askOnce: typeof ask = async (args, api, options) => {
+  if (typeof args === 'string' || args.method !== 'POST') return ask(args, api, options);
+  const { url, body } = args;
+  const headers = { [REQUEST_KEY_HEADER]: requestKeyFor(url, body) };
+  const answer = await ask({ ...args, headers }, api, options);
+  if (!answer.error || isAnswer(answer.error)) requestAnswered(url, body);
+  return answer;
+};
+
+/** A refusal is an answer; a server that does not get to it is none. */
+function isAnswer({ status }: FetchBaseQueryError): boolean {
+  return typeof status === 'number' && status < 500 && status !== 429;
+}
 
 /** The one API of the server; each feature adds its endpoints to it. */
 export const api = createApi({
   reducerPath: 'api',
-  // Absolute, since only browsers resolve a relative address.
-  baseQuery: fetchBaseQuery({ baseUrl: `${window.location.origin}/api` }),
+  baseQuery: askOnce,
   tagTypes: ['Practice', 'Running', 'Session', 'Kit', 'Lot', 'Recipe', 'Brew', 'Published'],
   endpoints: () => ({}),
 });

@@ -5,12 +5,17 @@ import { Button } from '../ui/Button';
 import { classes } from '../ui/classes';
 import { RunningStrip } from '../bench/RunningStrip';
 import { Loading } from '../ui/Loading';
+import { troubleOf } from '../api/problem';
+import { Mark } from './Mark';
+import { Outage } from './Outage';
 
 /** The sheet that every signed-in page lies on: name and places above, a graduation under them. */
 export function Frame() {
-  const { data: session, isLoading } = useSessionQuery();
+  const { data: session, error, isLoading, refetch } = useSessionQuery();
   const { pathname, search } = useLocation();
   if (isLoading) return <Loading />;
+  const trouble = troubleOf(error);
+  if (!session && trouble) return <Outage trouble={trouble} onRetry={() => void refetch()} />;
   if (!session?.person) return <Navigate to="/sign-in" state={{ from: pathname + search }} replace />;
   return (
     <div className="flex min-h-dvh flex-col">
@@ -77,14 +82,5 @@ function SignOut() {
     <Button weight="quiet" onClick={() => void signOut()}>
       Sign out
     </Button>
-  );
-}
-
-/** The mark: a staircase of three steps. */
-export function Mark({ height = 18 }: { height?: number }) {
-  return (
-    <svg width={(height * 22) / 18} height={height} viewBox="0 0 22 18" aria-hidden>
-      <path d="M1 17 L4 12 H9 L12 7 H16 L19 1 H22" className="fill-none stroke-water" strokeWidth={2.4} />
-    </svg>
   );
 }

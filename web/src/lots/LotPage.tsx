@@ -12,6 +12,7 @@ import { Loading } from '../ui/Loading';
 import { StageLadder } from '../ui/StageLadder';
 import { Unavailable } from '../ui/Unavailable';
 import { DUE_WORDS, PROCESS_WORDS, ROAST_WORDS, SIGN_WORDS } from '../ui/words';
+import { CardChanges } from '../publications/CardChanges';
 import { AdditionsNote } from './AdditionsNote';
 import { useKitQuery, useLotQuery } from './lotsApi';
 import { NewRoastBatch } from './NewRoastBatch';
@@ -36,6 +37,12 @@ export function LotPage() {
             {[countryName(lot.country), lot.region, lot.farm].filter(Boolean).join(', ')}
           </p>
           <AdditionsNote additions={lot.additions} />
+          {lot.outdatedCards.map(({ recipeId, brewerName, changes }) => (
+            <div key={recipeId} className="mt-2 flex flex-wrap items-start gap-4">
+              <CardChanges changes={changes} />
+              <ButtonLink to={`/recipes/${recipeId}`}>Card for the {brewerName}</ButtonLink>
+            </div>
+          ))}
         </div>
         <p className="text-right text-small">
           <span className={lot.due.isPressing ? 'font-semibold text-alarm' : 'text-quiet'}>

@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import { Mark } from '../app/Frame';
+import { Mark } from '../app/Mark';
 import { useSessionQuery } from '../session/sessionApi';
 
 /** The head of the public pages; not printed. */

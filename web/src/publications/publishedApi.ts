@@ -1,10 +1,10 @@
-import type { PublicRecipeListItem, PublicRecipeView } from '@vendu/contract';
+import type { PublicRecipeView, PublishedPageView } from '@vendu/contract';
 import { api } from '../api/api';
 
 export const { usePublishedQuery, usePublishedRecipeQuery } = api.injectEndpoints({
   endpoints: (build) => ({
-    published: build.query<PublicRecipeListItem[], void>({
-      query: () => 'published',
+    published: build.query<PublishedPageView, number>({
+      query: (page) => ({ url: 'published', params: { page } }),
       providesTags: ['Published'],
     }),
     publishedRecipe: build.query<PublicRecipeView, string>({

@@ -7,7 +7,16 @@ import { TroubleNotice } from '../ui/Notice';
 import { usePublishMutation } from './recipesApi';
 
 /** Words to the customer, and the button that makes a signed-off version public. */
-export function PublishForm({ recipe, version }: { recipe: RecipeView; version: RecipeVersionView }) {
+export function PublishForm({
+  recipe,
+  version,
+  isAgain = false,
+}: {
+  recipe: RecipeView;
+  version: RecipeVersionView;
+  /** The version is public, with a card that is to be made anew. */
+  isAgain?: boolean;
+}) {
   const lastWords = recipe.publications[0]?.introduction ?? '';
   const [introduction, setIntroduction, dropIntroduction] = useDraft(`publication.${version.id}`, lastWords);
   const [publish, { error, isLoading }] = usePublishMutation();
@@ -35,7 +44,7 @@ export function PublishForm({ recipe, version }: { recipe: RecipeView; version: 
           )
         }
       >
-        Publish version {version.number}
+        {isAgain ? 'Publish the card again' : `Publish version ${version.number}`}
       </Button>
       {trouble && trouble.errors.length === 0 && <TroubleNotice trouble={trouble} />}
     </div>

@@ -6,6 +6,7 @@ import { Button } from '../ui/Button';
 import { dayOf } from '../ui/dates';
 import { TroubleNotice } from '../ui/Notice';
 import { offerUndoOf } from '../ui/offerUndo';
+import { CardChanges } from '../publications/CardChanges';
 import { PublishForm } from './PublishForm';
 import { useSetAcceptedMutation, useSetSignedOffMutation, useSetWithdrawnMutation } from './recipesApi';
 
@@ -133,6 +134,12 @@ function Signatures({ recipe, version }: { recipe: RecipeView; version: RecipeVe
             />
           )}
         </p>
+      )}
+      {published && published.cardChanges.length > 0 && (
+        <>
+          <CardChanges changes={published.cardChanges} />
+          {isLead && <PublishForm recipe={recipe} version={version} isAgain />}
+        </>
       )}
       {!version.accepted && version.brewCount > 0 && (
         <Button

@@ -2,7 +2,8 @@ import { useState, type SubmitEvent } from 'react';
 import { Navigate, useLocation } from 'react-router';
 import type { BrewPlan } from '@vendu/core';
 import { byField, troubleOf } from '../api/problem';
-import { Mark } from '../app/Frame';
+import { Mark } from '../app/Mark';
+import { Outage } from '../app/Outage';
 import { Staircase } from '../staircase/Staircase';
 import { Button } from '../ui/Button';
 import { Field, INPUT } from '../ui/Field';
@@ -23,13 +24,15 @@ const DRAWING: BrewPlan = {
 };
 
 export function SignInPage() {
-  const { data: session } = useSessionQuery();
+  const { data: session, error: sessionError, refetch } = useSessionQuery();
   const [signIn, { error, isLoading }] = useSignInMutation();
   const [email, setEmail] = useState('');
   const [password, setPassword] = useState('');
   const location = useLocation();
   const from = (location.state as { from?: string } | null)?.from ?? '/lots';
   if (session?.person) return <Navigate to={from} replace />;
+  const outage = session ? null : troubleOf(sessionError);
+  if (outage) return <Outage trouble={outage} onRetry={() => void refetch()} />;
 
   const trouble = troubleOf(error);
   const errors = byField(trouble?.errors ?? []);

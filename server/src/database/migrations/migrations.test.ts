@@ -9,6 +9,7 @@ const LANDED = {
   '0003-recipe-kit-and-search': '491fc4bff93067ab',
   '0004-bench': 'c8f247f0270611e7',
   '0005-instruments': '27651d6c8efd76c9',
+  '0006-safe-ground': '6b8b1cb2efabddb2',
 };
 
 describe('the steps of the schema', () => {
