@@ -20,6 +20,7 @@ export default defineConfig({
         test: {
           name: 'integration',
           include: ['{server,cli}/test/**/*.integration.ts'],
+          globalSetup: ['server/test/support/demo-copy.ts'],
           testTimeout: 20_000,
           hookTimeout: 60_000,
         },

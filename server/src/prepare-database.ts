@@ -5,23 +5,27 @@ import { connect } from './database/connection.js';
 import { dump } from './database/dump.js';
 import { MODELS } from './database/models.js';
 import { loadDemo } from './demo/load-demo.js';
+import { untilFree } from './writing/transactions.js';
 
 // Run before the server: brings the schema up to date and, in demo mode, loads the demo once.
 const configuration = readConfiguration(process.env);
 const dumpFolder = process.env['VENDU_DUMP_FOLDER'];
 const sequelize = connect(configuration, MODELS);
 try {
-  const steps = await bringUpToDate(sequelize, {
-    beforeUpgrade: async (due) => {
-      if (dumpFolder === undefined) return;
-      const file = await dump(configuration.database, dumpFolder, `before-${due[0] ?? ''}`);
-      console.log(`copied the database before its upgrade: ${file}`);
-    },
-    afterwards: async () => {
-      if (configuration.isDemo)
-        console.log((await loadDemo(sequelize)) ? 'demo data loaded' : 'demo data was there');
-    },
-  });
+  // Another start that was killed may still hold something for a moment.
+  const steps = await untilFree(() =>
+    bringUpToDate(sequelize, {
+      beforeUpgrade: async (due) => {
+        if (dumpFolder === undefined) return;
+        const file = await dump(configuration.database, dumpFolder, `before-${due[0] ?? ''}`);
+        console.log(`copied the database before its upgrade: ${file}`);
+      },
+      afterwards: async () => {
+        if (configuration.isDemo)
+          console.log((await loadDemo(sequelize)) ? 'demo data loaded' : 'demo data was there');
+      },
+    }),
+  );
   console.log(steps.length === 0 ? 'schema is up to date' : `schema: ${steps.join(', ')}`);
 } finally {
   await sequelize.close();

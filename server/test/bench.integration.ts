@@ -9,7 +9,6 @@ import { EXERCISES, HANDS, runningTotalsG, simulatedScale, type Trace } from '@v
 import type { BrewView, LotView, PracticeView, Problem, RecipeView, RunningBrewView } from '@vendu/contract';
 import {
   brewOf,
-  connectTo,
   cookieOf,
   startRecipe,
   startTestApplication,
@@ -17,6 +16,7 @@ import {
   takeInLot,
   type TestApplication,
 } from './support/application.js';
+import { connectTo } from './support/database.js';
 
 let app: TestApplication;
 let recipe: RecipeView;

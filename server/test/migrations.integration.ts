@@ -1,6 +1,5 @@
-import { execFileSync } from 'node:child_process';
 import { randomBytes } from 'node:crypto';
-import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
+import { mkdtempSync, readdirSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { QueryTypes } from 'sequelize';
@@ -14,7 +13,7 @@ import { MIGRATIONS } from '../src/database/migrations/index.js';
 import { inTurnOfMigrations } from '../src/database/schema-connection.js';
 import { MODELS } from '../src/database/models.js';
 import { takeStep } from '../src/database/take-step.js';
-import { administer } from './support/application.js';
+import { administer, readIn } from './support/database.js';
 
 const NAMES = MIGRATIONS.map(({ name }) => name);
 const opened: { sequelize: Sequelize; drop: () => Promise<void> }[] = [];
@@ -80,16 +79,6 @@ async function addOldRows(sequelize: Sequelize): Promise<void> {
   await sequelize.query(`INSERT INTO lots (name, country, region, farm, producer, variety, process, fermentation_note,
       additions, harvest, drying, label_notes, stock_g, created_by, created_at, updated_at)
     VALUES ('Old lot', 'RW', '', '', '', '', 'washed', '', '', '', '', '', 900, 1, '2026-01-05', '2026-01-05')`);
-}
-
-/** Makes a database anew from a copy, as a person would. */
-function readIn({ database }: Configuration, file: string): void {
-  const { socketPath, host, port, user, name, password } = database;
-  const where = socketPath === null ? [`--host=${host}`, `--port=${port}`] : [`--socket=${socketPath}`];
-  execFileSync('mariadb', ['--no-defaults', ...where, `--user=${user}`, name], {
-    input: readFileSync(file),
-    env: { ...process.env, MYSQL_PWD: password },
-  });
 }
 
 async function expectOldRows(sequelize: Sequelize): Promise<void> {

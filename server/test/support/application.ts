@@ -1,17 +1,15 @@
 import 'reflect-metadata';
 import type { NestExpressApplication } from '@nestjs/platform-express';
-import { createConnection, type Connection } from 'mariadb';
 import { randomBytes, randomUUID } from 'node:crypto';
 import request from 'supertest';
+import { inject } from 'vitest';
 import type TestAgent from 'supertest/lib/agent.js';
 import type { BrewView, LotView, RecipeView } from '@vendu/contract';
 import { createApplication } from '../../src/application.js';
 import { readConfiguration, type Configuration } from '../../src/configuration.js';
-import { connect } from '../../src/database/connection.js';
-import { migrate } from '../../src/database/migrate.js';
-import { MODELS } from '../../src/database/models.js';
 import { DEMO_ACCOUNTS } from '../../src/demo/accounts.js';
-import { loadDemo } from '../../src/demo/load-demo.js';
+import { administer, readIn } from './database.js';
+import type {} from './demo-copy.js';
 
 /** The application on a database of its own, made by the migrations and filled with the demo. */
 export interface TestApplication {
@@ -34,10 +32,7 @@ export async function startTestApplication(changes: Partial<Configuration> = {})
     ...changes,
   };
   await administer(configuration, `CREATE DATABASE ${name}`);
-  const sequelize = connect(configuration, MODELS);
-  await migrate(sequelize);
-  await loadDemo(sequelize);
-  await sequelize.close();
+  readIn(configuration, inject('demoCopy'));
 
   let app = await open(configuration);
   const started: TestApplication = {
@@ -78,23 +73,6 @@ async function agentsOf(app: NestExpressApplication, isDemo: boolean) {
     barista: barista!,
     secondBarista: secondBarista!,
   };
-}
-
-export async function administer(configuration: Configuration, statement: string): Promise<void> {
-  const connection = await connectTo(configuration, '');
-  await connection.query(statement);
-  await connection.end();
-}
-
-/** A connection of the test's own, past the application. */
-export function connectTo({ database }: Configuration, name = database.name): Promise<Connection> {
-  const { socketPath, host, port, user, password } = database;
-  return createConnection({
-    ...(socketPath === null ? { host, port } : { socketPath }),
-    user,
-    password,
-    ...(name === '' ? {} : { database: name }),
-  });
 }
 
 /** The smallest lot that can be taken in. */
