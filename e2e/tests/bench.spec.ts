@@ -60,6 +60,26 @@ test('the clock is the wall’s: leaving the page and sleeping lose no second', 
   await expect(page.getByRole('timer')).toHaveText(/^([6-9]|\d\d):/);
 });
 
+test('a clock that is set while a brew runs moves no mark of it', async ({ page }) => {
+  await page.clock.install({ time: new Date('2026-11-23T10:00:00Z') });
+  const recipe = await startRecipe(page, 'Clock set');
+  await page.goto(benchPath(recipe));
+  await expect(page.getByText('Before the clock')).toBeVisible();
+  await page.keyboard.press('Space');
+  await page.clock.fastForward('00:20');
+  // By a day, as a device without a battery does once it finds the time of the world.
+  await page.clock.setSystemTime(new Date('2026-11-24T10:00:20Z'));
+  await page.clock.fastForward('00:10');
+  await expect(page.getByRole('timer')).toHaveText(/^0:(3|4)\d/);
+  for (let mark = 0; mark < 4; mark++) await page.keyboard.press('Space');
+  await page.getByRole('button', { name: 'Store the brew and weigh it' }).click();
+  await expect(page.getByRole('heading', { name: 'Brew 1' })).toBeVisible();
+  const { brews } = (await (await page.request.get(`/api/lots/${recipe.lot.id}`)).json()) as {
+    brews: { steps: { atS: number }[] }[];
+  };
+  expect(brews[0]?.steps.at(-1)?.atS).toBeLessThan(120);
+});
+
 test('two pages of one device have one bench', async ({ page, context }) => {
   const recipe = await startRecipe(page, 'Two pages');
   await page.goto(benchPath(recipe));

@@ -1,4 +1,7 @@
 import { expect, test } from '@playwright/test';
+import type { LotView, RecipeView } from '@vendu/contract';
+import { pageOf } from '../support/people';
+import { startRecipe } from '../support/work';
 
 const CARD = '/r/umuseke-ridge-kittiwake-60';
 
@@ -39,4 +42,37 @@ test('a visitor finds the card from the list and learns nothing of the lab', asy
     '/api/published/umuseke-ridge-kittiwake-60',
     '/api/session',
   ]);
+});
+
+test('what a barista changes in the lot reaches no public card until a lead publishes it again', async ({
+  browser,
+}) => {
+  const { page: lead, context: first } = await pageOf(browser, 'lead');
+  const { page: barista, context: second } = await pageOf(browser, 'barista');
+  const recipe = await startRecipe(barista, 'Peanut lot');
+  const versionId = recipe.versions[0]?.id ?? 0;
+  await lead.request.put(`/api/recipe-versions/${versionId}/acceptance`);
+  await lead.request.put(`/api/recipe-versions/${versionId}/sign-off`);
+  const published = (await (
+    await lead.request.post('/api/publications', { data: { recipeVersionId: versionId, introduction: '' } })
+  ).json()) as RecipeView;
+  const card = `/r/${published.publications[0]?.slug ?? ''}`;
+
+  const lot = (await (await barista.request.get(`/api/lots/${recipe.lot.id}`)).json()) as LotView;
+  await barista.goto(`/lots/${lot.id}/edit`);
+  await barista.getByLabel('Added fruit or yeast').fill('peanuts');
+  await barista.getByRole('button', { name: 'Save the facts' }).click();
+  await expect(barista.getByRole('alert')).toContainText('Added fruit or yeast: nothing → peanuts');
+  await barista.goto(card);
+  await expect(barista.getByRole('heading', { name: 'Peanut lot' })).toBeVisible();
+  await expect(barista.getByText(/Mind allergies/)).toHaveCount(0);
+
+  await lead.goto(`/lots/${lot.id}`);
+  await lead.getByRole('link', { name: /Card for the/ }).click();
+  await lead.getByRole('button', { name: 'Publish the card again' }).click();
+  await expect(lead.getByText('The public card says otherwise')).toHaveCount(0);
+  await lead.goto(card);
+  await expect(lead.getByText('Co-fermented with peanuts. Mind allergies.')).toBeVisible();
+  await first.close();
+  await second.close();
 });

@@ -15,14 +15,20 @@ export async function demo({ port, reset }: { port: number; reset: boolean }): P
   const paths = profilePaths('demo');
   const url = `http://127.0.0.1:${port}`;
   const running = findRunning(paths);
-  if (running && !reset) return sayRunning(running.url);
+  if (running && !reset) {
+    sayRunning(running.url);
+    return;
+  }
   if (running) await step('stopping the demo that runs', () => endRunning(paths));
   if (await endOrphanedServer(paths)) console.log('→ ended the server of a run that was killed');
   const free = await getPort({ port, host: '127.0.0.1' });
   if (free !== port) throw new Trouble(`Port ${port} is taken by another program; try --port ${port + 1}.`);
   if (reset) removeProfile(paths);
   const other = claim(paths, { url, serverPid: null });
-  if (other) return sayRunning(other.url);
+  if (other) {
+    sayRunning(other.url);
+    return;
+  }
   atEnd(() => forgetRunning(paths));
 
   await ensureDebianPackages([MARIADB]);

@@ -35,9 +35,9 @@ export async function floodFeed(
   const before = memoryMb(serverPid);
   let most = before ?? 0;
   let longestAnswerMs = 0;
-  let isOver = false;
+  const over = new AbortController();
   const watching = (async () => {
-    while (!isOver) {
+    while (!over.signal.aborted) {
       const askedMs = Date.now();
       await visitor(lab.url).get('health');
       longestAnswerMs = Math.max(longestAnswerMs, Date.now() - askedMs);
@@ -50,7 +50,7 @@ export async function floodFeed(
     // Every third is what an instrument might send; the others are the flood.
     answers.push(await post(lab.url, key, count % 3 === 0 ? '12.3\n'.repeat(20) : '123.4\n'.repeat(170_000)));
   }
-  isOver = true;
+  over.abort();
   await watching;
   leaving.abort();
   const taken = answers.filter(({ status }) => status === 200);

@@ -61,7 +61,7 @@ const ODD_NUMBERS = [
   1e-300,
   1e300,
   2_147_483_648,
-  9_007_199_254_740_993,
+  9_007_199_254_740_992,
   -2_147_483_649,
 ];
 const KEY = '6c1f0c3e-2f7b-4b0e-9a59-0d5c8c1d4f7a';
@@ -168,7 +168,7 @@ export class Inventor {
 }
 
 /** Lists in lists, as text: a program that made them one by one would fall before the server does. */
-export class Nested {
+class Nested {
   constructor(readonly text: string) {}
 }
 

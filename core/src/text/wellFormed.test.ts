@@ -16,13 +16,12 @@ describe('a text that was cut inside a character', () => {
     expect(wellFormed(`sour ${LEMON}, ñ, 日本`)).toBe(`sour ${LEMON}, ñ, 日本`);
   });
 
-  it('can always be written as UTF-8 and read back', () => {
+  it('can always be written in an address, which takes whole characters only', () => {
     fc.assert(
       fc.property(fc.array(fc.integer({ min: 0, max: 0xffff })), (units) => {
         const text = wellFormed(String.fromCharCode(...units));
-        expect(new TextDecoder().decode(new TextEncoder().encode(text)).replace(/^\uFEFF/, '')).toBe(
-          text.replace(/^\uFEFF/, ''),
-        );
+        // ECMA-262, encodeURIComponent: throws on half a character.
+        expect(decodeURIComponent(encodeURIComponent(text))).toBe(text);
       }),
     );
   });

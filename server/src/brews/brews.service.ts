@@ -200,7 +200,13 @@ export class BrewsService {
     request: RequestKeyOf | null = null,
   ): Promise<BrewView> {
     const { lotId } = await this.row(id);
-    await this.writing.onLot(lotId, async () => void (await work(await this.row(id))), request);
+    await this.writing.onLot(
+      lotId,
+      async () => {
+        await work(await this.row(id));
+      },
+      request,
+    );
     return this.read(id);
   }
 

@@ -15,7 +15,7 @@ import { invalidField, notFound, ProblemError } from './problem-error.js';
 describe('anything thrown becomes one of the problems', () => {
   const parserError = (status: number) => Object.assign(new Error('parser'), { status });
   const driverError = (said: object) =>
-    new DatabaseError(Object.assign(new Error('driver'), { sql: '', ...said }) as never);
+    new DatabaseError(Object.assign(new Error('driver'), { sql: '', ...said }));
 
   it.each<[string, unknown, string]>([
     ['an expected failure', new ProblemError('stale', 'x'), 'stale'],

@@ -256,7 +256,13 @@ export class RecipesService {
     request: RequestKeyOf | null = null,
   ): Promise<RecipeView> {
     const { lotId } = await recipe(id);
-    await this.writing.onLot(lotId, async () => void (await work(await recipe(id))), request);
+    await this.writing.onLot(
+      lotId,
+      async () => {
+        await work(await recipe(id));
+      },
+      request,
+    );
     return this.read(id);
   }
 

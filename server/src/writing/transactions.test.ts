@@ -5,7 +5,7 @@ import { ProblemError } from '../problem/problem-error.js';
 import { inTransaction, untilFree } from './transactions.js';
 
 const driverError = (said: object) =>
-  new DatabaseError(Object.assign(new Error('driver'), { sql: '', ...said }) as never);
+  new DatabaseError(Object.assign(new Error('driver'), { sql: '', ...said }));
 const deadlock = () => driverError({ errno: 1213 });
 
 /** Stands in for the database: does the work, and then what its commit does. */

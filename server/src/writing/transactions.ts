@@ -27,19 +27,19 @@ Sequelize.useCLS({
  */
 export function inTransaction<T>(sequelize: Sequelize, work: () => Promise<T>): Promise<T> {
   return untilFree(async () => {
-    let isWorkDone = false;
+    const progress = { isWorkDone: false };
     try {
       return await sequelize.transaction(
         // What others have stored by now is seen, and reading it stands in nobody's way.
         { isolationLevel: Transaction.ISOLATION_LEVELS.READ_COMMITTED },
         async () => {
           const result = await work();
-          isWorkDone = true;
+          progress.isWorkDone = true;
           return result;
         },
       );
     } catch (error) {
-      if (!isWorkDone) throw error;
+      if (!progress.isWorkDone) throw error;
       throw new ProblemError(
         'unknown-outcome',
         'The database went away while this was being saved, and it is not known whether it was. Send the same once more: it is stored once.',

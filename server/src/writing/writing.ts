@@ -25,8 +25,8 @@ export class Writing {
   once<T>(request: RequestKeyOf | null, work: () => Promise<T>): Promise<T> {
     return inTransaction(this.sequelize, async () => {
       if (request === null) return work();
-      const before = await claim<T>(request);
-      if (before) return before.result;
+      const before = await claim(request);
+      if (before) return before.result as T;
       const result = await work();
       await RequestKeyModel.update({ result }, { where: { clientKey: request.key } });
       return result;
@@ -61,7 +61,7 @@ export class Writing {
  *
  * @returns what it stood for before; `null` where it is new
  */
-async function claim<T>({ key, personId, what }: RequestKeyOf): Promise<{ result: T } | null> {
+async function claim({ key, personId, what }: RequestKeyOf): Promise<{ result: unknown } | null> {
   try {
     await RequestKeyModel.create({ clientKey: key, personId, what, result: null });
     return null;
@@ -72,5 +72,5 @@ async function claim<T>({ key, personId, what }: RequestKeyOf): Promise<{ result
   if (before.personId !== personId || before.what !== what) {
     throw new ProblemError('conflict', 'The key of this request has been used for another one.');
   }
-  return { result: before.result as T };
+  return { result: before.result };
 }

@@ -8,7 +8,8 @@ const ask = fetchBaseQuery({ baseUrl: `${window.location.origin}/api` });
 /** Every request that stores something new has a key, so that the same sent twice is stored once. */
 const askOnce: typeof ask = async (args, api, options) => {
   if (typeof args === 'string' || args.method !== 'POST') return ask(args, api, options);
-  const { url, body } = args;
+  const { url } = args;
+  const body: unknown = args.body;
   const headers = { [REQUEST_KEY_HEADER]: requestKeyFor(url, body) };
   const answer = await ask({ ...args, headers }, api, options);
   if (!answer.error || isAnswer(answer.error)) requestAnswered(url, body);

@@ -1,0 +1,38 @@
+import { expect, test } from '@playwright/test';
+import { pageOf } from '../support/people';
+import { benchPath, startRecipe } from '../support/work';
+
+test('a brew that somebody takes over is told to who had it, and can be taken back', async ({ browser }) => {
+  const { page: tamsin, context: hers } = await pageOf(browser, 'barista');
+  const { page: joss, context: his } = await pageOf(browser, 'secondBarista');
+  const recipe = await startRecipe(tamsin, 'Two hands');
+  await tamsin.goto(benchPath(recipe));
+  await expect(tamsin.getByText('Before the clock')).toBeVisible();
+  await tamsin.keyboard.press('Space');
+  await expect(tamsin.getByText('on this device and on the server')).toBeVisible();
+
+  await joss.goto('/lots');
+  await expect(joss.getByText(/On another bench: Two hands/)).toContainText('Tamsin Ekelund');
+  await joss
+    .getByText(/On another bench: Two hands/)
+    .locator('..')
+    .getByRole('button', { name: 'Go on with it here' })
+    .click();
+  await joss.getByRole('link', { name: /Back to the bench/ }).click();
+  await expect(joss.getByRole('button', { name: /Swirl now/ })).toBeVisible();
+  await expect(joss.getByText('on this device and on the server')).toBeVisible();
+
+  // She marks on, and learns that the brew is elsewhere; nothing of either is overwritten.
+  await tamsin.keyboard.press('Space');
+  await expect(tamsin.getByRole('alert')).toContainText(
+    'Joss Pellwater goes on with this brew on another bench.',
+  );
+  await tamsin.getByRole('button', { name: 'Take it back' }).click();
+  await expect(tamsin.getByText('on this device and on the server')).toBeVisible();
+  await joss.keyboard.press('Space');
+  await expect(joss.getByRole('alert')).toContainText(
+    'Tamsin Ekelund goes on with this brew on another bench.',
+  );
+  await hers.close();
+  await his.close();
+});
