@@ -1,4 +1,4 @@
-import { mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { linkSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { setTimeout as sleep } from 'node:timers/promises';
 import type { ProfilePaths } from './paths.js';
 
@@ -20,10 +20,20 @@ const SERVER = 'server/dist/main.js';
  */
 export function claim(paths: ProfilePaths, note: Omit<Running, 'pid'>): Running | null {
   mkdirSync(paths.folder, { recursive: true });
-  const text = JSON.stringify({ pid: process.pid, ...note } satisfies Running);
+  // Written first and then given its name, so that nobody reads half of it.
+  const draft = `${paths.running}.${process.pid}`;
+  writeFileSync(draft, JSON.stringify({ pid: process.pid, ...note } satisfies Running));
+  try {
+    return claimWith(draft, paths);
+  } finally {
+    rmSync(draft, { force: true });
+  }
+}
+
+function claimWith(draft: string, paths: ProfilePaths): Running | null {
   for (;;) {
     try {
-      writeFileSync(paths.running, text, { flag: 'wx' });
+      linkSync(draft, paths.running);
       return null;
     } catch (error) {
       if (!(error instanceof Error && 'code' in error && error.code === 'EEXIST')) throw error;

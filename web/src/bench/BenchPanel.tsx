@@ -3,6 +3,7 @@ import { FittedStaircase } from '../staircase/FittedStaircase';
 import { classes } from '../ui/classes';
 import type { BenchBrew } from './benchSlice';
 import { BedSeenButtons } from './BedSeenButtons';
+import { BrewElsewhere } from './BrewElsewhere';
 import { DrainWatch } from './DrainWatch';
 import { Finish } from './Finish';
 import { Instruction } from './Instruction';
@@ -55,6 +56,7 @@ export function BenchPanel({ brew, isActive, isCompact, isMuted }: BenchPanelPro
       )}
     >
       <div className="flex min-w-0 flex-col">
+        <BrewElsewhere brew={brew} />
         <h1 className="flex min-w-0 items-baseline gap-4">
           <span className="min-w-0 truncate text-large font-bold" title={brew.lotName}>
             {brew.lotName}

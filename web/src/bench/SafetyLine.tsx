@@ -1,24 +1,15 @@
 import { memo } from 'react';
-import { Button } from '../ui/Button';
 import { classes } from '../ui/classes';
 import { Notice } from '../ui/Notice';
 import type { BenchBrew } from './benchSlice';
 import { useDeviceKeeping } from './deviceKeeping';
-import { takeOver, useSafety } from './runningSync';
+import { useSafety } from './runningSync';
 
 /** What of a running brew is safe where. */
 export const SafetyLine = memo(function SafetyLine({ brew }: { brew: BenchBrew }) {
   const { isOnServer, refusal, elsewhere } = useSafety(brew);
   const isHere = useDeviceKeeping();
-  if (brew.run.marks.length === 0) return null;
-  if (elsewhere !== null) {
-    return (
-      <Notice tone="alarm">
-        {elsewhere} What is marked here stays on this device.{' '}
-        <Button onClick={() => takeOver(brew.key)}>Take it back</Button>
-      </Notice>
-    );
-  }
+  if (brew.run.marks.length === 0 || elsewhere !== null) return null;
   if (refusal !== null) {
     return (
       <Notice tone="alarm">

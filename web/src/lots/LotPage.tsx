@@ -38,9 +38,12 @@ export function LotPage() {
           </p>
           <AdditionsNote additions={lot.additions} />
           {lot.outdatedCards.map(({ recipeId, brewerName, changes }) => (
-            <div key={recipeId} className="mt-2 flex flex-wrap items-start gap-4">
-              <CardChanges changes={changes} />
-              <ButtonLink to={`/recipes/${recipeId}`}>Card for the {brewerName}</ButtonLink>
+            <div key={recipeId} className="mt-2">
+              <CardChanges changes={changes}>
+                <Link to={`/recipes/${recipeId}`} className="font-semibold underline underline-offset-3">
+                  Card for the {brewerName}
+                </Link>
+              </CardChanges>
             </div>
           ))}
         </div>

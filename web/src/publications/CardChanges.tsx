@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import type { CardChange } from '@vendu/contract';
 import { Notice } from '../ui/Notice';
 import { countryName } from '../ui/countries';
@@ -31,7 +32,7 @@ function valueWords(field: CardChange['field'], value: string): string {
 }
 
 /** In what a public card differs from the records: what was added to the lot first, since somebody may be allergic to it. */
-export function CardChanges({ changes }: { changes: readonly CardChange[] }) {
+export function CardChanges({ changes, children }: { changes: readonly CardChange[]; children?: ReactNode }) {
   return (
     <Notice tone={changes.some(({ field }) => field === 'additions') ? 'alarm' : 'note'}>
       <p className="font-semibold">The public card says otherwise than the records do now.</p>
@@ -43,7 +44,7 @@ export function CardChanges({ changes }: { changes: readonly CardChange[] }) {
           </li>
         ))}
       </ul>
-      <p>It stays as it was published until a lead publishes it again.</p>
+      <p>It stays as it was published until a lead publishes it again. {children}</p>
     </Notice>
   );
 }
