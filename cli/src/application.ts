@@ -1,8 +1,8 @@
-import { createWriteStream } from 'node:fs';
+import { chmodSync, createWriteStream, type WriteStream } from 'node:fs';
 import { join } from 'node:path';
 import { execa, type ResultPromise } from 'execa';
 import { setTimeout as sleep } from 'node:timers/promises';
-import type { Database } from './mariadb.js';
+import type { Database } from './database.js';
 import { ROOT, type ProfilePaths } from './paths.js';
 import { step, Trouble } from './report.js';
 import type { Secrets } from './secrets.js';
@@ -69,7 +69,7 @@ export async function startServer(settings: ApplicationSettings, paths: ProfileP
     buffer: false,
     detached: true,
   });
-  server.all.pipe(createWriteStream(paths.serverLog, { flags: 'a' }));
+  server.all.pipe(ownLog(paths.serverLog));
   const deadlineMs = Date.now() + ANSWER_TIMEOUT_MS;
   while (Date.now() < deadlineMs && server.exitCode === null) {
     if (await isHealthy(settings.port)) {
@@ -87,6 +87,13 @@ export async function startServer(settings: ApplicationSettings, paths: ProfileP
   }
   server.kill('SIGKILL');
   throw new Trouble(`The server did not start; its log is ${paths.serverLog}.`);
+}
+
+/** A log names who did what: it is for its owner only, one of an older version too. */
+function ownLog(file: string): WriteStream {
+  const log = createWriteStream(file, { flags: 'a', mode: 0o600 });
+  log.once('open', () => chmodSync(file, 0o600));
+  return log;
 }
 
 async function isHealthy(port: number): Promise<boolean> {

@@ -1,5 +1,5 @@
 import { createConnection, type Connection } from 'mariadb';
-import type { Database } from './mariadb.js';
+import type { Database } from './database.js';
 import type { Secrets } from './secrets.js';
 
 /** MariaDB's own: nobody can sign in as them. */

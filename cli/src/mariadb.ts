@@ -3,23 +3,12 @@ import { userInfo } from 'node:os';
 import { delimiter, join } from 'node:path';
 import { execa, type ResultPromise } from 'execa';
 import { setTimeout as sleep } from 'node:timers/promises';
+import type { Database } from './database.js';
 import { closeDoors } from './databaseAccounts.js';
 import type { ProfilePaths } from './paths.js';
 import { Trouble } from './report.js';
 import type { Secrets } from './secrets.js';
 import { databaseUser } from './systemUser.js';
-
-/** A running private MariaDB. It listens on a socket that only its own system user and root can reach, never on TCP. */
-export interface Database {
-  socket: string;
-  /** The application's account, and what it may enter by. */
-  user: string;
-  password: string;
-  rootPassword: string;
-  stop: () => Promise<void>;
-  /** Ends it without warning, as a power cut would. */
-  kill: () => Promise<void>;
-}
 
 const USER = 'vendu';
 const START_TIMEOUT_MS = 40_000;

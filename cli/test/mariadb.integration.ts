@@ -6,7 +6,8 @@ import { createConnection, type ConnectionConfig } from 'mariadb';
 import { setTimeout as sleep } from 'node:timers/promises';
 import { afterAll, afterEach, describe, expect, it } from 'vitest';
 import { ensureSchema, recreateSchema } from '../src/databaseAccounts.js';
-import { startDatabase, stopLeftover, type Database } from '../src/mariadb.js';
+import type { Database } from '../src/database.js';
+import { startDatabase, stopLeftover } from '../src/mariadb.js';
 import { profilePaths } from '../src/paths.js';
 import { systemUser } from '../src/systemUser.js';
 

@@ -12,6 +12,7 @@ import { PracticeModule } from './practice/practice.module.js';
 import { PublicationsModule } from './publications/publications.module.js';
 import { RecipesModule } from './recipes/recipes.module.js';
 import { RunningBrewsModule } from './running-brews/running-brews.module.js';
+import { withoutSecret } from './instrument-feeds/without-secret.js';
 import { InstrumentFeedsModule } from './instrument-feeds/instrument-feeds.module.js';
 import { WritingModule } from './writing/writing.module.js';
 import { SessionModule } from './session/session.module.js';
@@ -34,7 +35,7 @@ export class AppModule {
               req: ({ id, method, url }: { id: string; method: string; url: string }) => ({
                 id,
                 method,
-                url,
+                url: withoutSecret(url),
               }),
               res: ({ statusCode }: { statusCode: number }) => ({ statusCode }),
             },

@@ -1,7 +1,8 @@
 import { createConnection } from 'mariadb';
 import { setTimeout as sleep } from 'node:timers/promises';
 import { startServer, type ApplicationSettings, type Server } from '../application.js';
-import { startDatabase, type Database } from '../mariadb.js';
+import type { Database } from '../database.js';
+import { startDatabase } from '../mariadb.js';
 import type { ProfilePaths } from '../paths.js';
 import { Trouble } from '../report.js';
 import type { Secrets } from '../secrets.js';

@@ -15,7 +15,11 @@ export async function tryAsOtherUser({
   dataFolder,
   databaseLog,
   secrets,
-}: Pick<ProfilePaths, 'socket' | 'dataFolder' | 'databaseLog' | 'secrets'>): Promise<OtherUserReport | null> {
+  serverLog,
+}: Pick<
+  ProfilePaths,
+  'socket' | 'dataFolder' | 'databaseLog' | 'secrets' | 'serverLog'
+>): Promise<OtherUserReport | null> {
   if (userInfo().uid !== 0) return null;
   const { uid, gid } = systemUser('nobody');
   const client = (...where: string[]) => [
@@ -32,6 +36,7 @@ export async function tryAsOtherUser({
     ['ls', dataFolder],
     ['cat', databaseLog],
     ['cat', secrets],
+    ['cat', serverLog],
   ];
   const open: string[] = [];
   for (const words of attempts) {

@@ -2,7 +2,7 @@ import type { INestApplication } from '@nestjs/common';
 import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
 import { defaultMetadataStorage } from 'class-transformer/cjs/storage.js';
 import { validationMetadatasToSchemas } from 'class-validator-jsonschema';
-import type { Choice, NumberRange, TextLength } from '@vendu/contract';
+import { REQUEST_KEY_HEADER, type Choice, type NumberRange, type TextLength } from '@vendu/contract';
 import type { ISchemaConverters } from 'class-validator-jsonschema/build/defaultConverters.js';
 
 /** How the contract's own decorators read as JSON Schema; keyed by constraint name. */
@@ -33,7 +33,9 @@ export function serveOpenApi(app: INestApplication): void {
     app,
     new DocumentBuilder()
       .setTitle('Vendu')
-      .setDescription('The dial-in bench of a roastery. Errors are application/problem+json (RFC 9457).')
+      .setDescription(
+        `The dial-in bench of a roastery. Errors are application/problem+json (RFC 9457). A POST that stores something new may carry ${REQUEST_KEY_HEADER}, a UUID: sent again under the same one, it is stored once and answered alike.`,
+      )
       .setVersion('1')
       .addCookieAuth('vendu.sid')
       .build(),

@@ -3,7 +3,8 @@ import { useAppDispatch } from '../app/store';
 import { useShortcut } from '../ui/useShortcut';
 import { brewNowMs } from '../app/brewClock';
 import { BenchButton } from './BenchButton';
-import { eventNoted, goingPlan, type BenchBrew } from './benchSlice';
+import type { BenchBrew } from './benchBrew';
+import { eventNoted, goingPlan } from './benchSlice';
 
 /**
  * What the eye sees on the bed and no scale under the brewer can: with it the forecast of the drain follows this

@@ -6,7 +6,8 @@ import { useShortcut } from '../ui/useShortcut';
 import { BenchButton } from './BenchButton';
 import { BenchFooter } from './BenchFooter';
 import { BenchPanel } from './BenchPanel';
-import { brewActivated, selectActiveKey, type BenchBrew } from './benchSlice';
+import type { BenchBrew } from './benchBrew';
+import { brewActivated, selectActiveKey } from './benchSlice';
 
 /** The bench: one brew on the whole sheet, or two side by side with a clock each. */
 export function Bench({ brews }: { brews: readonly BenchBrew[] }) {

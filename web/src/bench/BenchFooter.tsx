@@ -14,15 +14,8 @@ import { useShortcut } from '../ui/useShortcut';
 import { brewNowMs } from '../app/brewClock';
 import { BenchButton } from './BenchButton';
 import { benchScaleOf } from './benchScales';
-import {
-  eventNoted,
-  eventTakenBack,
-  goingPlan,
-  markUndone,
-  noteWritten,
-  stepMarked,
-  type BenchBrew,
-} from './benchSlice';
+import type { BenchBrew } from './benchBrew';
+import { eventNoted, eventTakenBack, goingPlan, markUndone, noteWritten, stepMarked } from './benchSlice';
 import { stepWords } from './stepWords';
 
 interface BenchFooterProps {

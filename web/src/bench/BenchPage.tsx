@@ -11,7 +11,8 @@ import { ButtonLink } from '../ui/Button';
 import { Loading } from '../ui/Loading';
 import { Unavailable } from '../ui/Unavailable';
 import { Bench } from './Bench';
-import { brewLaidOut, MOST_BREWS, selectBrews, type BenchBrew } from './benchSlice';
+import type { BenchBrew } from './benchBrew';
+import { brewLaidOut, MOST_BREWS, selectBrews } from './benchSlice';
 
 /** The bench with a version on it: the brew of it that is there already, or a new one beside what runs. */
 export function BenchPage() {

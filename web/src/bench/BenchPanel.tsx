@@ -1,7 +1,7 @@
 import { formatClock, formatRatio, planRatio } from '@vendu/core';
 import { FittedStaircase } from '../staircase/FittedStaircase';
 import { classes } from '../ui/classes';
-import type { BenchBrew } from './benchSlice';
+import type { BenchBrew } from './benchBrew';
 import { BedSeenButtons } from './BedSeenButtons';
 import { BrewElsewhere } from './BrewElsewhere';
 import { DrainWatch } from './DrainWatch';

@@ -1,6 +1,6 @@
 import { TriangleAlert } from 'lucide-react';
 import { BenchButton } from './BenchButton';
-import type { BenchBrew } from './benchSlice';
+import type { BenchBrew } from './benchBrew';
 import { takeOver, useSafety } from './runningSync';
 
 /** Another device has taken this brew over: who, and the way back. Above the clock, since two hands at one brew spoil it. */

@@ -10,7 +10,8 @@ import { TroubleNotice } from '../ui/Notice';
 import { offerUndo } from '../ui/offerUndo';
 import { BenchButton } from './BenchButton';
 import { benchScaleOf, disconnectScale, forgetScale, recordedTrace } from './benchScales';
-import { brewCleared, brewPutBack, brewStored, type BenchBrew } from './benchSlice';
+import type { BenchBrew } from './benchBrew';
+import { brewCleared, brewPutBack, brewStored } from './benchSlice';
 import { noteCleared } from './runningSync';
 
 /** The clock has stopped: write down what the scale showed, then store the brew. */

@@ -5,7 +5,8 @@ import { feedAddress } from '../instruments/feedSource';
 import { SCALE_CHOICES } from '../instruments/scaleChoices';
 import { THERMOMETER_CHOICES } from '../instruments/thermometerChoices';
 import { BenchSelect } from './BenchSelect';
-import { cupsPlanned, scaleChosen, thermometerChosen, type BenchBrew } from './benchSlice';
+import type { BenchBrew } from './benchBrew';
+import { cupsPlanned, scaleChosen, thermometerChosen } from './benchSlice';
 
 const CUP_CHOICES: { words: string; choice: CupRule }[] = [
   { words: 'one cup, or at F', choice: { kind: 'none' } },

@@ -1,6 +1,7 @@
 import { useAppDispatch, useAppSelector } from '../app/store';
 import { useLazyRunningTraceQuery, useRunningBrewsQuery } from './benchApi';
-import { brewPutBack, selectBrews, type BenchBrew } from './benchSlice';
+import type { BenchBrew } from './benchBrew';
+import { brewPutBack, selectBrews } from './benchSlice';
 import { readKeptBrew } from './keptBrew';
 import { takeOver } from './runningSync';
 import { keepTrace } from './traceStore';

@@ -3,7 +3,8 @@ import { useAppDispatch } from '../app/store';
 import { AdditionsNote } from '../lots/AdditionsNote';
 import { classes } from '../ui/classes';
 import { useShortcut } from '../ui/useShortcut';
-import { taskLeftOut, taskPrepared, type BenchBrew } from './benchSlice';
+import type { BenchBrew } from './benchBrew';
+import { taskLeftOut, taskPrepared } from './benchSlice';
 
 /** What to have ready before the clock starts: ticked by P or a tap, left out by S, or passed over. */
 export function Preparation({ brew, isActive }: { brew: BenchBrew; isActive: boolean }) {

@@ -1,7 +1,8 @@
 import { Link } from 'react-router';
 import { benchMoment, benchSteps, formatClock, formatDuration, type AfterBrewTask } from '@vendu/core';
 import { useAppDispatch, useAppSelector } from '../app/store';
-import { afterDone, goingPlan, selectAfter, selectBrews, type AfterBrew, type BenchBrew } from './benchSlice';
+import type { BenchBrew } from './benchBrew';
+import { afterDone, goingPlan, selectAfter, selectBrews, type AfterBrew } from './benchSlice';
 import { stepWords } from './stepWords';
 import { useNow } from './useNow';
 

@@ -1,7 +1,7 @@
 import { memo } from 'react';
 import { classes } from '../ui/classes';
 import { Notice } from '../ui/Notice';
-import type { BenchBrew } from './benchSlice';
+import type { BenchBrew } from './benchBrew';
 import { useDeviceKeeping } from './deviceKeeping';
 import { useSafety } from './runningSync';
 

@@ -1,6 +1,6 @@
 import { classes } from '../ui/classes';
 import { BrewerSection, brewerWords } from '../brewerSection/BrewerSection';
-import type { BenchBrew } from './benchSlice';
+import type { BenchBrew } from './benchBrew';
 import type { BenchState } from './useBenchBrew';
 
 const HEIGHT_PX = 60;

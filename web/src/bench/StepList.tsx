@@ -11,7 +11,8 @@ import { useAppDispatch } from '../app/store';
 import { classes } from '../ui/classes';
 import { QuantityField } from '../ui/QuantityField';
 import { CELSIUS, GRAMS, within } from '../ui/quantities';
-import { eventNoted, totalWritten, type BenchBrew } from './benchSlice';
+import type { BenchBrew } from './benchBrew';
+import { eventNoted, totalWritten } from './benchSlice';
 import { stepWords } from './stepWords';
 
 const HEAD = 'border-b border-ink pb-1 pr-3 text-left text-tiny font-medium text-quiet';

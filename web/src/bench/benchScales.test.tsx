@@ -13,7 +13,8 @@ import {
   useBenchScale,
   useScaleView,
 } from './benchScales';
-import { brewLaidOut, selectBrews, type BenchBrew } from './benchSlice';
+import type { BenchBrew } from './benchBrew';
+import { brewLaidOut, selectBrews } from './benchSlice';
 import { readTrace } from './traceStore';
 
 /** The browser's database, as far as the bench uses it. */

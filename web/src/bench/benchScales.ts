@@ -6,7 +6,7 @@ import { feedSource } from '../instruments/feedSource';
 import { serialSource } from '../instruments/serialSource';
 import { simulatedScaleSource } from '../instruments/simulatedScaleSource';
 import { BenchScale, type ScaleView } from './benchScale';
-import type { BenchBrew } from './benchSlice';
+import type { BenchBrew } from './benchBrew';
 import { standInBrewer } from './standInBrewer';
 import { dropTrace, readTrace } from './traceStore';
 

@@ -12,7 +12,7 @@ import { checkDto, PlanDto } from '@vendu/contract';
 import type { BoardGround } from '../board/forecaster';
 import { SCALE_CHOICES, type ScaleChoice } from '../instruments/scaleChoices';
 import { THERMOMETER_CHOICES, type ThermometerChoice } from '../instruments/thermometerChoices';
-import type { BenchBrew } from './benchSlice';
+import type { BenchBrew } from './benchBrew';
 
 type Kept = Record<string, unknown>;
 

@@ -4,7 +4,8 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { RunningBrewDto } from '@vendu/contract';
 import { createStore } from '../app/store';
 import { LAID_OUT } from '../testing/fixtures';
-import { brewLaidOut, selectBrews, type BenchBrew } from './benchSlice';
+import type { BenchBrew } from './benchBrew';
+import { brewLaidOut, selectBrews } from './benchSlice';
 import {
   keepOnServer,
   noteCleared,

@@ -6,7 +6,7 @@ import { storableTrace, type Trace } from '@vendu/core';
 import { troubleOf } from '../api/problem';
 import { deviceId } from '../app/device';
 import { benchScaleOf } from './benchScales';
-import type { BenchBrew } from './benchSlice';
+import type { BenchBrew } from './benchBrew';
 
 /**
  * What became of what the server was told: it has it; it is to be told again; it will not have it, however often it is

@@ -1,6 +1,7 @@
 import { conditionsOfPlan, simulatedBrewer, type SimulatedBed, type SimulatedBrewer } from '@vendu/core';
 import { learnedFactors } from '../board/learnedFactors';
-import { goingPlan, type BenchBrew } from './benchSlice';
+import type { BenchBrew } from './benchBrew';
+import { goingPlan } from './benchSlice';
 
 /** A brewer for the stand-in scale, with the lot in it as far as its brews have taught; `null` where no kit is known. */
 export async function standInBrewer(

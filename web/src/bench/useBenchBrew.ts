@@ -22,7 +22,8 @@ import { useAppDispatch } from '../app/store';
 import type { BenchScale } from './benchScale';
 import { useBenchScale, useScaleView } from './benchScales';
 import type { ScaleView } from './benchScale';
-import { doneSteps, eventNoted, goingPlan, totalWritten, type BenchBrew } from './benchSlice';
+import type { BenchBrew } from './benchBrew';
+import { doneSteps, eventNoted, goingPlan, totalWritten } from './benchSlice';
 import { traceLine } from './traceLine';
 import { useNow } from './useNow';
 

@@ -2,7 +2,7 @@ import { useEffect, useState } from 'react';
 import type { BrewPlan, StepDone } from '@vendu/core';
 import type { DrainForecast } from '../board/forecaster';
 import { useForecaster } from '../board/useForecaster';
-import type { BenchBrew } from './benchSlice';
+import type { BenchBrew } from './benchBrew';
 
 /** When the brew as it is going will drain; `null` until the model has answered, or where it cannot. */
 export function useDrainForecast(

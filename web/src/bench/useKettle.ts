@@ -6,7 +6,8 @@ import { thermometerSource } from '../instruments/thermometerChoices';
 import { USUAL_ROOM_C } from '../kit/usualRoom';
 import { brewNowMs } from '../app/brewClock';
 import { seedOf } from './benchScales';
-import { eventNoted, type BenchBrew } from './benchSlice';
+import type { BenchBrew } from './benchBrew';
+import { eventNoted } from './benchSlice';
 
 /** A reading older than this says nothing of the water poured now, ms. */
 const FRESH_MS = 5000;
