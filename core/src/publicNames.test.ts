@@ -304,3 +304,23 @@ describe('the public functions', () => {
     expect(order.map(({ setting }) => setting)).toEqual([3, 1, 2]);
   });
 });
+
+describe('what the fuzz has found', () => {
+  it('2026-11: a plan that pours less than any drop drains at once, and is forecast in numbers', () => {
+    const answer = core.proposeChange({
+      plan: {
+        doseG: 10,
+        kettleC: 85,
+        grindUm: 500,
+        drawdownS: 120,
+        pours: [{ startS: 0, amountG: 5e-324, flowGps: 4, agitation: 'none', isBloom: false }],
+      },
+      kit: { brewer: core.BREWER_CLASSES.cone, paperPerM: 1e8, ambientC: 0, elevationM: 0 },
+      calibration: nothingKnown,
+      targets: { tdsPercent: 1.1 },
+      limits,
+      levers: ['grind'],
+    });
+    expect(numbersIn(core.valueOf(answer)).every(Number.isFinite)).toBe(true);
+  });
+});

@@ -102,7 +102,8 @@ function simulated(
 export function modelledOutput(brew: ModelledBrew, output: Output): number {
   switch (output) {
     case 'drawdown':
-      return Math.log(brew.drawdownS);
+      // Water that drains at once, less than a drop, has no logarithm: nothing is told apart within a step.
+      return Math.log(Math.max(brew.drawdownS, FIT_STEP_S));
     case 'tds':
       return brew.tdsPercent;
     case 'beverage':
