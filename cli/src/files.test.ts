@@ -1,4 +1,4 @@
-import { mkdirSync, mkdtempSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { chmodSync, mkdirSync, mkdtempSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { tmpdir, userInfo } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, describe, expect, it } from 'vitest';
@@ -9,6 +9,8 @@ import { claim, endOrphanedServer, findRunning } from './running.js';
 import { ensureSecrets } from './secrets.js';
 
 const root = mkdtempSync(join(tmpdir(), 'vendu-files-'));
+// Else a database of a profile in it would be kept elsewhere.
+chmodSync(root, 0o755);
 afterAll(() => rmSync(root, { recursive: true }));
 
 describe('the paths of a profile', () => {
