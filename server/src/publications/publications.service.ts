@@ -30,7 +30,6 @@ import { slugOf } from './slug.js';
 interface LiveRow {
   slug: string;
   card: PublishedCard | string;
-  publishedAt: Date;
 }
 
 /** What is public is the card as it was published: nothing that is changed in the lab afterwards reaches it. */
@@ -94,7 +93,7 @@ export class PublicationsService {
   async page({ page }: PublishedQueryDto): Promise<PublishedPageView> {
     const [rows, total] = await Promise.all([
       this.sequelize.query<LiveRow>(
-        `SELECT recipes.slug, publications.card, publications.created_at AS publishedAt
+        `SELECT recipes.slug, publications.card
         FROM publications JOIN recipes ON recipes.id = publications.recipe_id
         WHERE publications.live_recipe_id IS NOT NULL AND publications.card IS NOT NULL
         ORDER BY publications.id DESC LIMIT :limit OFFSET :offset`,

@@ -5,9 +5,14 @@ import { requestAnswered, requestKeyFor } from './requestKeys';
 // Absolute, since only browsers resolve a relative address.
 const ask = fetchBaseQuery({ baseUrl: `${window.location.origin}/api` });
 
+/** Stores nothing that could be doubled, and carries a password, which no device may write down. */
+const SIGN_IN = 'session';
+
 /** Every request that stores something new has a key, so that the same sent twice is stored once. */
 const askOnce: typeof ask = async (args, api, options) => {
-  if (typeof args === 'string' || args.method !== 'POST') return ask(args, api, options);
+  if (typeof args === 'string' || args.method !== 'POST' || args.url === SIGN_IN) {
+    return ask(args, api, options);
+  }
   const { url } = args;
   const body: unknown = args.body;
   const headers = { [REQUEST_KEY_HEADER]: requestKeyFor(url, body) };

@@ -29,7 +29,7 @@ export function requestKeyFor(url: string, body: unknown, nowMs = Date.now()): s
   if (before && nowMs - before.sentMs < SAME_FOR_MS) return before.key;
   const key = crypto.randomUUID();
   unanswered.set(text, { key, sentMs: nowMs });
-  keep();
+  keep(nowMs);
   return key;
 }
 
@@ -38,6 +38,9 @@ export function requestAnswered(url: string, body: unknown): void {
   if (unanswered.delete(textOf(url, body))) keep();
 }
 
-function keep(): void {
-  writeDraft(DRAFT, Object.fromEntries([...unanswered].filter(([text]) => text.length <= LONGEST_KEPT)));
+function keep(nowMs = Date.now()): void {
+  const current = [...unanswered].filter(
+    ([text, { sentMs }]) => text.length <= LONGEST_KEPT && nowMs - sentMs < SAME_FOR_MS,
+  );
+  writeDraft(DRAFT, Object.fromEntries(current));
 }
