@@ -72,7 +72,7 @@ test('axe finds nothing on the bench, ready, running in the light and in the dar
   await page.getByRole('heading', { name: 'Bench for all' }).click();
   await expect(page.getByText('simulated brewer')).toBeVisible();
   await page.keyboard.press('Space');
-  await expect(page.getByText('Change the cup (F)')).toBeVisible({ timeout: 15_000 });
+  await expect(page.getByText('Change the cup (F)')).toBeVisible();
   await expectClean(page);
   await page.keyboard.press('d');
   await expectClean(page);
