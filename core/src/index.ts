@@ -127,7 +127,8 @@ export { grinderSettingFor, type CalibrationPoint } from './grind/grinderSetting
 
 export { type StartingFacts } from './startingRecipe/facts.js';
 export { type Figure } from './startingRecipe/figures.js';
-export { aimOf } from './startingRecipe/aims.js';
+export { isOnAim, standingOf, targetsOf, type Aim, type Standing, type Targets } from './aim/aim.js';
+export { aimOf, aimSourceOf, type AimSource } from './aim/aimOf.js';
 export { type GrindFit } from './startingRecipe/fitGrind.js';
 export { fittedStart, type FittedStart } from './startingRecipe/fittedStart.js';
 export { type KitNote, type WaterFacts } from './startingRecipe/kitNotes.js';
@@ -201,11 +202,11 @@ export {
 export { lotPrior, type EarlierLot, type LotEvidence, type LotPrior } from './calibration/priors.js';
 
 export { FINDINGS, type Finding } from './change/findings.js';
+export { findingsOf, type FindingSource, type FoundIn, type Tasted } from './change/findingsOf.js';
 export { LEVERS, type Lever, type Limits } from './change/levers.js';
 export { proposeChange, type ChangeAdvice, type ProposedChange } from './change/proposeChange.js';
 export { type LeverMove } from './change/search.js';
-export { type LastBrew, type Situation, type Standing } from './change/situation.js';
-export { NEAR_ENOUGH, type Targets } from './change/targets.js';
+export { type LastBrew, type Situation } from './change/situation.js';
 export { SCHOOLS, USUAL_SCHOOLS, type SchoolPoint, type Schools } from './schools/schools.js';
 
 export { forecastPlan, type ImpossiblePlan } from './forecast/forecastPlan.js';

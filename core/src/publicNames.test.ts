@@ -263,7 +263,7 @@ const CALLS: Record<string, { call: fc.Arbitrary<() => unknown>; runs?: number }
             plan: of,
             kit: brewKit,
             calibration: nothingKnown,
-            targets: { tdsPercent },
+            targets: { tdsPercent: { low: tdsPercent - 0.1, high: tdsPercent + 0.1 } },
             limits,
             levers: ['grind'],
           }),
@@ -317,7 +317,7 @@ describe('what the fuzz has found', () => {
       },
       kit: { brewer: core.BREWER_CLASSES.cone, paperPerM: 1e8, ambientC: 0, elevationM: 0 },
       calibration: nothingKnown,
-      targets: { tdsPercent: 1.1 },
+      targets: { tdsPercent: { low: 1, high: 1.2 } },
       limits,
       levers: ['grind'],
     });

@@ -25,7 +25,7 @@ export function heavyTasks(): string {
     asked: count === 5 ? 'under 300 ms' : '',
   }));
   const calibration = valueOf(calibrateLot({ brews: brews.slice(0, 3) }));
-  const question = { plan: task.start, kit, calibration, targets: task.targets, limits: LIMITS };
+  const question = { plan: task.start, kit, calibration, targets: task.aim, limits: LIMITS };
   const plan = { ...task.start, drawdownS: 600 };
   const before = process.memoryUsage().heapUsed;
   let most = before;

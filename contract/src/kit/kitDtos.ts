@@ -3,6 +3,7 @@ import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, ValidateIf, ValidateNes
 import {
   BREWER_SHAPES,
   SCHOOLS,
+  type Aim,
   type BrewerShape,
   type ExtractionWindow,
   type SchoolPoint,
@@ -210,6 +211,17 @@ export class WindowDto implements ExtractionWindow {
 
   @NumberBetween({ label: 'Yield to', unit: '%', min: 10, max: 30 })
   yieldHighPercent!: number;
+}
+
+/** What one recipe aims at: a window, and a drain time where one is wanted. */
+export class AimDto extends WindowDto implements Aim {
+  @ValidateIf(isGiven)
+  @NumberBetween({ label: 'Drain time from', unit: 's', min: 20, max: 1800, whole: true })
+  drainLowS?: number | null = null;
+
+  @ValidateIf(isGiven)
+  @NumberBetween({ label: 'Drain time to', unit: 's', min: 20, max: 1800, whole: true })
+  drainHighS?: number | null = null;
 }
 
 export class HouseDto extends WindowDto {

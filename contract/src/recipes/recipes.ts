@@ -3,9 +3,9 @@ import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, ValidateIf, ValidateNes
 import {
   AGITATIONS,
   type Agitation,
+  type Aim,
   type BrewPlan,
   type CalibratedForecast,
-  type ExtractionWindow,
   type LotPrior,
   type Pour,
   type Schools,
@@ -13,7 +13,7 @@ import {
 } from '@vendu/core';
 import type { BrewListItem } from '../brews/brews.js';
 import type { PublicationView } from '../publications/publications.js';
-import { StandsDto, WindowDto } from '../kit/kitDtos.js';
+import { AimDto, StandsDto } from '../kit/kitDtos.js';
 import { IsPlainObject, NumberBetween, OneOf, TextUpTo } from '../validation/decorators.js';
 
 const MOST_POURS = 12;
@@ -90,8 +90,8 @@ export class RecipeSetupDto {
   @ValidateIf((_, value) => value !== null)
   @IsPlainObject()
   @ValidateNested()
-  @Type(() => WindowDto)
-  aim: WindowDto | null = null;
+  @Type(() => AimDto)
+  aim: AimDto | null = null;
 }
 
 /** Asks for the starting recipe of a lot on one brewer and one grinder; looked at first, then kept. */
@@ -223,7 +223,7 @@ export interface RecipeView {
   kettleId: number | null;
   kettleName: string | null;
   /** What it aims at by itself; `null` where its school and the house say. */
-  aim: ExtractionWindow | null;
+  aim: Aim | null;
   grinderId: number;
   grinderName: string;
   /** Newest first. */

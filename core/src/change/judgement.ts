@@ -1,7 +1,7 @@
 import type { Schools } from '../schools/schools.js';
 import { REPEAT_CHANCE } from './adviceNotes.js';
 import type { Candidate, LeverMove } from './search.js';
-import type { Push, TasteRule } from './tasteRules.js';
+import type { ChangeRule, Push } from './tasteRules.js';
 
 /** How much a rule that asks for a move, or speaks against it, counts beside the chance (assumed). */
 const WANTED = 0.3;
@@ -17,15 +17,15 @@ export function goes({ lever, from, to }: LeverMove, push: Push): boolean {
 /** What taste and schools make of a candidate. */
 export interface Judgement {
   weight: number;
-  wanted: TasteRule | null;
-  avoided: TasteRule[];
+  wanted: ChangeRule | null;
+  avoided: ChangeRule[];
   school: string | null;
 }
 
 export function judge(
   { moves }: Candidate,
   asItIs: Candidate,
-  rules: readonly TasteRule[],
+  rules: readonly ChangeRule[],
   schools: Schools,
 ): Judgement {
   const matches = (push: Push) => moves.some((move) => goes(move, push));

@@ -7,13 +7,13 @@ import { forecastPlan } from '../forecast/forecastPlan.js';
 import { planRatio, type BrewPlan } from '../plan/plan.js';
 import { valueOf } from '../result.js';
 import { USUAL_SCHOOLS, type Schools } from '../schools/schools.js';
-import { CONE_KIT, PLAN } from '../testing/brews.js';
+import { aimAround, CONE_KIT, PLAN } from '../testing/brews.js';
 import { boilingPointC } from '../water/boilingPoint.js';
 import { FINDINGS, type Finding } from './findings.js';
 import { moved, MOVES, type Lever } from './levers.js';
 import { proposeChange } from './proposeChange.js';
 import type { LastBrew } from './situation.js';
-import type { Targets } from './targets.js';
+import type { Targets } from '../aim/aim.js';
 import { TASTE_RULES } from './tasteRules.js';
 
 const LIMITS = { finestUm: 300, coarsestUm: 1400, coolestC: 80, hottestC: 99 };
@@ -50,7 +50,7 @@ const lastOf = (figures: Partial<LastBrew>): LastBrew => ({
 });
 const targetOf = (plan: BrewPlan): Targets => {
   const { tdsPercent, yieldPercent, drawdownS } = outcomeOf(plan);
-  return { tdsPercent, yieldPercent, drawdownS };
+  return aimAround({ tdsPercent, yieldPercent, drawdownS });
 };
 const calibrated = valueOf(calibrateLot({ brews: [measuredAs(PLAN)] }));
 const advised = (change: Partial<Parameters<typeof proposeChange>[0]>) =>
@@ -95,12 +95,11 @@ describe('a target that takes two levers', () => {
   const hidden = moved({ ...PLAN, grindUm: 600 }, 'ratio', 15) ?? PLAN;
 
   it('offers both at once, marked as such, where one would cost a brew more', () => {
-    const { changes, notes } = advised({ targets: targetOf(hidden) });
+    const { changes } = advised({ targets: targetOf(hidden) });
     expect(changes[0]?.kind).toBe('two-variable');
     expect(changes[0]?.moves.map(({ lever }) => lever)).toEqual(['grind', 'ratio']);
     expect(changes[0]?.against).toContain('two changes at once do not tell which of them did it');
     expect(changes.some(({ kind }) => kind === 'one-variable')).toBe(true);
-    expect(notes).toContain('No single change is likely to reach every target at once.');
   });
 
   it('keeps to the levers it is given', () => {
@@ -128,7 +127,7 @@ describe('limits', () => {
       kit: { ...CONE_KIT, elevationM: 2400 },
       plan: { ...PLAN, kettleC: 90 },
       findings: ['flat'],
-      targets: { yieldPercent: 22 },
+      targets: aimAround({ yieldPercent: 22 }),
     });
     expect(changes.length).toBeGreaterThan(0);
     for (const { plan } of changes) expect(plan.kettleC).toBeLessThanOrEqual(boilingC);
@@ -140,7 +139,7 @@ describe('limits', () => {
       forecastPlan({ plan: moved(PLAN, 'ratio', 17) ?? PLAN, kit: CONE_KIT }),
     ).maxLevelM;
     const low = { ...CONE_KIT, brewer: { ...CONE_KIT.brewer, heightM: fullAt17 } };
-    const weaker = { tdsPercent: (targetOf(PLAN).tdsPercent ?? 0) - 0.15 };
+    const weaker = aimAround({ tdsPercent: outcomeOf(PLAN).tdsPercent - 0.15 });
     const held = advised({ kit: low, targets: weaker, levers: ['ratio'] }).changes[0];
     const free = advised({ targets: weaker, levers: ['ratio'] }).changes[0];
     expect(held?.expected.overflows ?? false).toBe(false);
@@ -158,11 +157,13 @@ describe('limits', () => {
         ...change,
       });
     expect(ask({})).toMatchObject({ reason: 'no-target' });
-    expect(ask({ targets: { tdsPercent: 13 } })).toMatchObject({
+    expect(ask({ targets: aimAround({ tdsPercent: 13 }) })).toMatchObject({
       field: 'tdsPercent',
       allowed: '0.3 to 5 %',
     });
-    expect(ask({ targets: { tdsPercent: 1.3 }, plan: { ...PLAN, pours: [] } })).toMatchObject({ ok: false });
+    expect(ask({ targets: aimAround({ tdsPercent: 1.3 }), plan: { ...PLAN, pours: [] } })).toMatchObject({
+      ok: false,
+    });
   });
 });
 
@@ -233,7 +234,7 @@ describe('taste and sight', () => {
     // Kettle and pours come out about as likely to make this cup stronger.
     const first = (firstLever: Schools['first-lever']) =>
       advised({
-        targets: { tdsPercent: here.tdsPercent + 0.06 },
+        targets: aimAround({ tdsPercent: here.tdsPercent + 0.05 }),
         levers: ['kettle', 'pours'],
         schools: { ...USUAL_SCHOOLS, 'first-lever': firstLever },
       }).changes[0];
@@ -246,9 +247,11 @@ describe('taste and sight', () => {
 describe('honesty', () => {
   it('asks for a repeat when the last brew lies on target within its uncertainty', () => {
     const { tdsPercent, yieldPercent, drawdownS } = outcomeOf(PLAN);
-    const { notes, asItIs } = advised({ last: lastOf({ tdsPercent, yieldPercent, drawdownS }) });
+    const last = lastOf({ tdsPercent, yieldPercent, drawdownS });
+    const { asItIs, isThere } = advised({ last });
+    expect(isThere).toBe(true);
+    expect(advised({ last, findings: ['boozy'] }).isThere).toBe(false);
     expect(asItIs.chance).toBeGreaterThan(0.6);
-    expect(notes[0]).toContain('repeat it before changing');
   });
 
   it('marks figures as rough while no brew was measured, with wider bands and smaller chances', () => {
@@ -258,5 +261,51 @@ describe('honesty', () => {
     expect(rough.notes.some((note) => note.includes('rough range'))).toBe(true);
     expect(rough.changes[0]?.expected.isRough).toBe(true);
     expect(rough.changes[0]?.chance).toBeLessThan(known.changes[0]?.chance ?? 0);
+  });
+});
+
+describe('one notion of the aim', () => {
+  const here = outcomeOf(PLAN);
+  const window = (tdsFrom: number, tdsTo: number, yieldFrom: number, yieldTo: number): Targets => ({
+    tdsPercent: { low: here.tdsPercent + tdsFrom, high: here.tdsPercent + tdsTo },
+    yieldPercent: { low: here.yieldPercent + yieldFrom, high: here.yieldPercent + yieldTo },
+  });
+
+  it('gives a recipe whose brew lies well inside its window a good chance, whatever its drain time', () => {
+    const { asItIs, isThere } = advised({
+      targets: window(-0.12, 0.06, -3, 1),
+      last: lastOf({ ...here, drawdownS: here.drawdownS + 60 }),
+    });
+    expect(isThere).toBe(true);
+    expect(asItIs.chance).toBeGreaterThan(0.6);
+  });
+
+  it('offers more water first where the cup is too strong and the yield is there', () => {
+    const { changes, isThere } = advised({
+      targets: window(-0.25, -0.09, -1.5, 1.5),
+      last: lastOf(here),
+    });
+    expect(isThere).toBe(false);
+    expect(changes[0]?.moves.map(({ lever, from, to }) => `${lever} ${to > from ? 'up' : 'down'}`)).toEqual([
+      'ratio up',
+    ]);
+    expect(changes[0]?.why).toContain('it wants more water');
+  });
+
+  it('still ranks, and says what cannot be met, where no change reaches the aim', () => {
+    const { changes, notes } = advised({ targets: window(0.7, 0.8, -5, -4), last: lastOf(here) });
+    expect(changes[0]?.chance).toBeLessThan(0.01);
+    const miss = ({ expected }: (typeof changes)[number]) =>
+      Math.hypot(
+        (expected.tdsPercent.value - here.tdsPercent - 0.75) / 0.05,
+        (expected.yieldPercent.value - here.yieldPercent + 4.5) / 0.5,
+      );
+    const [first] = changes;
+    for (const change of changes.slice(1)) {
+      if (first) expect(miss(first)).toBeLessThanOrEqual(miss(change) + 1);
+    }
+    expect(notes.find((note) => note.includes('is likely to reach the whole aim'))).toMatch(
+      /expected to give .*% strength \(aim .* to .*\)/,
+    );
   });
 });

@@ -1,9 +1,10 @@
+import { TARGETS, type Targets } from '../aim/aim.js';
 import type { BrewInputFailure } from '../brewModel/checkBrew.js';
 import type { LotCalibration } from '../calibration/calibrateLot.js';
 import { conditionsOfPlan, type BrewKit } from '../calibration/conditions.js';
 import { conditionsFault } from '../calibration/evidence.js';
 import type { CalibratedForecast } from '../calibration/forecastBrew.js';
-import { firstOutOfRange, type Range } from '../input/ranges.js';
+import { firstOutOfRange, outOfRange, type OutOfRange, type Range } from '../input/ranges.js';
 import type { BrewPlan } from '../plan/plan.js';
 import { planFaults } from '../plan/planFaults.js';
 import { failure, success, type Failure, type Result } from '../result.js';
@@ -14,9 +15,8 @@ import type { Finding } from './findings.js';
 import { LEVERS, type Lever, type Limits } from './levers.js';
 import { searcher, worth, type Candidate, type LeverMove } from './search.js';
 import { situationOf, type LastBrew, type Situation } from './situation.js';
-import type { Targets } from './targets.js';
-import { rulesFor, type Push, type TasteRule } from './tasteRules.js';
-import { adviceNotes } from './adviceNotes.js';
+import { figureRulesFor, rulesFor, type ChangeRule, type Push } from './tasteRules.js';
+import { adviceNotes, REPEAT_CHANCE } from './adviceNotes.js';
 import { goes, judge, type Judgement } from './judgement.js';
 import { characterOf, describeMove } from './wording.js';
 
@@ -44,7 +44,9 @@ export interface ProposedChange {
 
 export interface ChangeAdvice {
   situation: Situation;
-  /** The last plan, brewed again: what to expect, and how likely it is on target. */
+  /** Nothing speaks for a change: repeat the recipe, then prove it. */
+  isThere: boolean;
+  /** The last plan, brewed again: what to expect, and how likely it is on aim. */
   asItIs: { expected: CalibratedForecast; chance: number };
   /** Best first. */
   changes: ProposedChange[];
@@ -56,7 +58,7 @@ const TARGET_RANGES = {
   tdsPercent: { low: 0.3, high: 5, unit: '%' },
   yieldPercent: { low: 5, high: 30, unit: '%' },
   drawdownS: { low: 20, high: 1800, unit: 's' },
-} satisfies Record<string, Range>;
+} satisfies Record<keyof Targets, Range>;
 const LIMIT_RANGES = {
   finestUm: { low: 50, high: 3000, unit: 'µm' },
   coarsestUm: { low: 50, high: 5000, unit: 'µm' },
@@ -75,6 +77,7 @@ const SECOND_LEVER = 0.08;
  * @param plan - the recipe last brewed
  * @param last - what was measured of it; without it taste alone speaks, with usual steps
  * @param findings - what was tasted or seen that speaks against the aim
+ * @param targets - the windows of the recipe's aim
  */
 export function proposeChange({
   plan,
@@ -101,21 +104,20 @@ export function proposeChange({
 }): Result<ChangeAdvice, never> | BrewInputFailure | Failure<'no-target'> | Failure<'plan-cannot-be-brewed'> {
   const aged = roastAgeDays === undefined ? {} : { roastAgeDays };
   const fault =
-    firstOutOfRange(targets, TARGET_RANGES) ??
+    targetFault(targets) ??
     firstOutOfRange(limits, LIMIT_RANGES) ??
     conditionsFault(conditionsOfPlan({ plan, kit, ...aged }));
   if (fault) return fault;
   const [planFault] = planFaults({ plan });
   if (planFault) return failure('plan-cannot-be-brewed', planFault.message);
-  const aimed = [targets.tdsPercent, targets.yieldPercent, targets.drawdownS].some(
-    (figure) => figure !== undefined,
-  );
-  if (!aimed) return failure('no-target', 'A change needs an aim: a strength, a yield or a drain time.');
+  if (TARGETS.every((figure) => targets[figure] === undefined))
+    return failure('no-target', 'A change needs an aim: a strength, a yield or a drain time.');
 
   const boilingC = boilingPointC({ elevationM: kit.elevationM });
   const reach = { ...limits, hottestC: Math.min(limits.hottestC, boilingC) };
   const situation = situationOf(last, targets);
-  const rules = rulesFor(findings, situation, schools);
+  const tasted = rulesFor(findings, situation, schools);
+  const rules = [...tasted, ...figureRulesFor(situation)];
   const search = searcher({ plan, kit, calibration, targets, limits: reach, ...aged });
   const asItIs = search.current;
   const found = search.singles(levers);
@@ -128,21 +130,35 @@ export function proposeChange({
     .map(([first, second]) => search.pair(first, second))
     .filter(({ moves, chance }) => moves.length === 2 && chance > bestSingle + SECOND_LEVER);
 
-  const changes = [...singles, ...pairs]
-    .filter(({ forecast }) => forecast.drains && !forecast.overflows)
+  const usable = [...singles, ...pairs].filter(({ forecast }) => forecast.drains && !forecast.overflows);
+  const nearest = [asItIs, ...usable].reduce((best, each) => (each.distance < best.distance ? each : best));
+  const likeliest = Math.max(...[asItIs, ...singles, ...pairs].map(({ chance }) => chance));
+  const rank = ({ candidate, judged }: { candidate: Candidate; judged: Judgement }) =>
+    judged.weight +
+    (likeliest < HARDLY_ANY ? -BY_DISTANCE * Math.log1p(candidate.distance) : worth(candidate));
+  const changes = usable
     .map((candidate) => ({ candidate, judged: judge(candidate, asItIs, rules, schools) }))
     .filter(({ candidate, judged }) => judged.wanted || worth(candidate) > worth(asItIs))
-    .sort((a, b) => worth(b.candidate) + b.judged.weight - worth(a.candidate) - a.judged.weight)
+    .sort((a, b) => rank(b) - rank(a))
     .map(({ candidate, judged }) => proposed(candidate, asItIs, judged));
+  const isMeasuredThere =
+    situation.strength === 'on-aim' &&
+    situation.yield === 'on-aim' &&
+    ['on-aim', 'unknown'].includes(situation.time);
+  const isThere = tasted.length === 0 && (isMeasuredThere || asItIs.chance >= REPEAT_CHANCE);
   return success({
     situation,
+    isThere,
     asItIs: { expected: asItIs.forecast, chance: asItIs.chance },
     changes,
     notes: adviceNotes({
       situation,
-      rules,
+      isThere,
+      rules: tasted,
       asItIs,
-      bestSingle,
+      nearest,
+      likeliest,
+      targets,
       calibration,
       first: changes[0]?.plan ?? null,
       limits: reach,
@@ -150,6 +166,24 @@ export function proposeChange({
     }),
   });
 }
+
+function targetFault(targets: Targets): OutOfRange | null {
+  for (const figure of TARGETS) {
+    const window = targets[figure];
+    if (window === undefined) continue;
+    const range = TARGET_RANGES[figure];
+    const fault =
+      outOfRange(figure, window.low, range) ??
+      outOfRange(figure, window.high, { ...range, low: Math.max(range.low, window.low) });
+    if (fault) return fault;
+  }
+  return null;
+}
+
+/** Where no plan is likelier than this, chances do not tell one from another and the nearer one comes first (assumed). */
+const HARDLY_ANY = 0.05;
+/** What coming e times nearer counts there, beside taste and schools (assumed). */
+const BY_DISTANCE = 0.2;
 
 /** Levers worth moving together: the grind with what it cannot do alone, and the water with its heat. */
 const PAIRS: readonly (readonly [Lever, Lever])[] = [
@@ -161,7 +195,7 @@ const PAIRS: readonly (readonly [Lever, Lever])[] = [
 
 /** What taste asks for and the search does not offer, because the figures are there already: one usual step. */
 function usualSteps(
-  rules: readonly TasteRule[],
+  rules: readonly ChangeRule[],
   found: readonly Candidate[],
   search: ReturnType<typeof searcher>,
 ): Candidate[] {

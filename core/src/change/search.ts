@@ -1,9 +1,10 @@
 import type { LotCalibration } from '../calibration/calibrateLot.js';
 import { conditionsOfPlan, type BrewKit } from '../calibration/conditions.js';
 import { forecasterOf, sensitivityOf, type CalibratedForecast } from '../calibration/forecastBrew.js';
+import type { Targets } from '../aim/aim.js';
+import { chanceOnAim, distanceFromAim } from '../aim/chanceOnAim.js';
 import type { BrewPlan } from '../plan/plan.js';
 import { LEVERS, moved, MOVES, type Lever, type Limits } from './levers.js';
-import { chanceOfTarget, distanceOf, type Targets } from './targets.js';
 
 /** One lever moved. */
 export interface LeverMove {
@@ -54,8 +55,8 @@ export function searcher({
       moves: movesBetween(plan, candidate),
       plan: candidate,
       forecast,
-      chance: usable ? chanceOfTarget(forecast, targets) : 0,
-      distance: distanceOf(forecast, targets) + (usable ? 0 : 100),
+      chance: usable ? chanceOnAim(forecast, targets) : 0,
+      distance: distanceFromAim(forecast, targets) + (usable ? 0 : 100),
     };
   }
 

@@ -13,10 +13,14 @@ export interface Push {
  * From taste and sight to cause: what a finding asks for in a situation, what it speaks against, and why.
  * All of it common practice. The first rule of a finding that applies is the one that speaks.
  */
-export interface TasteRule {
-  id: string;
+export interface TasteRule extends ChangeRule {
   finding: Finding;
   applies: (situation: Situation, schools: Schools) => boolean;
+}
+
+/** Which way to move, and why. */
+export interface ChangeRule {
+  id: string;
   wants: readonly Push[];
   avoids: readonly Push[];
   /** Completes "because ...". */
@@ -25,6 +29,7 @@ export interface TasteRule {
 
 const FINER: Push = { lever: 'grind', direction: 'down' };
 const COARSER: Push = { lever: 'grind', direction: 'up' };
+const WIDER: Push = { lever: 'ratio', direction: 'up' };
 const TIGHTER: Push = { lever: 'ratio', direction: 'down' };
 const HOTTER: Push = { lever: 'kettle', direction: 'up' };
 const COOLER: Push = { lever: 'kettle', direction: 'down' };
@@ -225,4 +230,30 @@ export function rulesFor(findings: readonly Finding[], situation: Situation, sch
     const rule = TASTE_RULES.find((each) => each.finding === finding && each.applies(situation, schools));
     return rule ? [rule] : [];
   });
+}
+
+/** What the figures ask for by themselves: strength is the ratio's where the yield is there already (common practice). */
+export function figureRulesFor({ strength, yield: standing }: Situation): ChangeRule[] {
+  if (standing !== 'on-aim') return [];
+  if (strength === 'high') {
+    return [
+      {
+        id: 'strong-though-extracted',
+        wants: [WIDER],
+        avoids: [],
+        because: 'it is too strong and the yield is there: it wants more water, not another grind',
+      },
+    ];
+  }
+  if (strength === 'low') {
+    return [
+      {
+        id: 'weak-though-extracted',
+        wants: [TIGHTER],
+        avoids: [],
+        because: 'it is too weak and the yield is there: it wants less water, not another grind',
+      },
+    ];
+  }
+  return [];
 }

@@ -5,7 +5,7 @@ import { lotPrior } from '../calibration/priors.js';
 import type { ExtractionWindow } from '../extraction/extractionMap.js';
 import { valueOf } from '../result.js';
 import type { StartingFacts } from './facts.js';
-import { aimOf } from './aims.js';
+import { aimOf } from '../aim/aimOf.js';
 import { fitGrind, type GrindFit } from './fitGrind.js';
 import type { SimilarLot } from './similarLots.js';
 import { startingRecipe, type StartingReasons, type StartingRecipe } from './startingRecipe.js';

@@ -1,3 +1,4 @@
+import { TARGETS, type Targets } from '../aim/aim.js';
 import { BREWER_CLASSES, PAPER_PER_M } from '../brewModel/hardware.js';
 import { DEFAULT_LOT } from '../brewModel/simulateBrew.js';
 import type { BrewModelInput } from '../brewModel/types.js';
@@ -41,3 +42,16 @@ export const PLAN: BrewPlan = {
     { startS: 80, amountG: 100, flowGps: 6, agitation: 'none', isBloom: false },
   ],
 };
+
+/** Windows about figures that are narrower than any house's: what repeated brews of one recipe scatter over. */
+export function aimAround(
+  figures: Partial<Record<'tdsPercent' | 'yieldPercent' | 'drawdownS', number>>,
+): Targets {
+  const half = { tdsPercent: 0.05, yieldPercent: 0.5, drawdownS: 12 };
+  return Object.fromEntries(
+    TARGETS.flatMap((figure) => {
+      const value = figures[figure];
+      return value === undefined ? [] : [[figure, { low: value - half[figure], high: value + half[figure] }]];
+    }),
+  );
+}

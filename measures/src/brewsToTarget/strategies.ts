@@ -64,7 +64,7 @@ export const proportional: Strategy = ({ targets }, history) => {
 
 /** The first change proposed, unless brewing the same again is the likelier way to the target. */
 export function proposing({ pairs, serverScale }: { pairs: boolean; serverScale: boolean }): Strategy {
-  return ({ lot, targets }, history) => {
+  return ({ lot, aim }, history) => {
     const brews = serverScale ? history.measured : history.measured.map((brew) => ({ ...brew, trace: [] }));
     const calibration = valueOf(calibrateLot({ brews, prior: history.prior }));
     const { plan } = last(history);
@@ -73,7 +73,7 @@ export function proposing({ pairs, serverScale }: { pairs: boolean; serverScale:
         plan,
         kit: lot.kit,
         calibration,
-        targets,
+        targets: aim,
         limits: LIMITS,
         levers: ['grind', 'ratio', 'kettle', 'bloom'],
       }),

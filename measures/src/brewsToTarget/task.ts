@@ -1,7 +1,7 @@
 import {
   conditionsOfPlan,
   normalDraw,
-  NEAR_ENOUGH,
+  isOnAim,
   planFaults,
   seededRandom,
   type BrewPlan,
@@ -14,7 +14,9 @@ export type Setting = 'grind' | 'grind-and-more';
 /** A lot, the cup it is meant to give, and a starting recipe that misses it. */
 export interface Task {
   lot: SyntheticLot;
-  targets: Required<Omit<Targets, 'within'>>;
+  targets: Readonly<Record<keyof Targets, number>>;
+  /** The windows about it: what repeated brews of one recipe scatter over. */
+  aim: Required<Targets>;
   start: BrewPlan;
 }
 
@@ -51,19 +53,23 @@ export function taskOf(lab: SyntheticLab, seed: number, setting: Setting): Task 
       yieldPercent: target.yieldPercent,
       drawdownS: target.drawdownS,
     };
-    const task = { lot, targets, start: started };
+    const task = { lot, targets, aim: aimAround(targets), start: started };
     if (!isThere(task, started)) return task;
   }
 }
 
 /** Whether a plan, brewed without any error, comes out inside every window. */
-export function isThere({ lot, targets }: Task, plan: BrewPlan): boolean {
-  const brew = lot.trueBrew(conditionsOfPlan({ plan, kit: lot.kit }));
-  return (
-    Math.abs(brew.tdsPercent - targets.tdsPercent) <= NEAR_ENOUGH.tdsPercent &&
-    Math.abs(brew.yieldPercent - targets.yieldPercent) <= NEAR_ENOUGH.yieldPercent &&
-    Math.abs(brew.drawdownS - targets.drawdownS) <= NEAR_ENOUGH.drawdownS
-  );
+export function isThere({ lot, aim }: Task, plan: BrewPlan): boolean {
+  return isOnAim(aim, lot.trueBrew(conditionsOfPlan({ plan, kit: lot.kit })));
+}
+
+function aimAround({ tdsPercent, yieldPercent, drawdownS }: Task['targets']): Required<Targets> {
+  const about = (value: number, half: number) => ({ low: value - half, high: value + half });
+  return {
+    tdsPercent: about(tdsPercent, 0.05),
+    yieldPercent: about(yieldPercent, 0.5),
+    drawdownS: about(drawdownS, 12),
+  };
 }
 
 function planOf({

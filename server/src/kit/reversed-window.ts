@@ -1,4 +1,4 @@
-import type { ExtractionWindow } from '@vendu/core';
+import type { Aim, ExtractionWindow } from '@vendu/core';
 import { invalidField } from '../problem/problem-error.js';
 
 /**
@@ -8,6 +8,25 @@ import { invalidField } from '../problem/problem-error.js';
 export function refuseReversedWindow(window: ExtractionWindow, prefix = ''): void {
   refuse(prefix, window, 'tdsLowPercent', 'tdsHighPercent', 'Strength');
   refuse(prefix, window, 'yieldLowPercent', 'yieldHighPercent', 'Yield');
+}
+
+/** @throws ProblemError `invalid-input` where an aim's window is reversed, or its drain time has one end only */
+export function refuseImpossibleAim(aim: Aim, prefix: string): void {
+  refuseReversedWindow(aim, prefix);
+  const { drainLowS = null, drainHighS = null } = aim;
+  if (drainLowS === null && drainHighS === null) return;
+  if (drainLowS !== null && drainHighS !== null && drainLowS < drainHighS) return;
+  const [field, message] =
+    drainLowS === null
+      ? ['drainLowS', 'A drain time aimed at needs both ends, or neither.']
+      : drainHighS === null
+        ? ['drainHighS', 'A drain time aimed at needs both ends, or neither.']
+        : ['drainHighS', `Drain time must end after it begins, ${drainLowS} s.`];
+  throw invalidField({
+    field: `${prefix}${field}`,
+    message,
+    allowed: drainLowS === null ? '' : `above ${drainLowS} s`,
+  });
 }
 
 function refuse(

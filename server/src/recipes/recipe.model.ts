@@ -1,6 +1,6 @@
 import { BelongsTo, Column, DataType, HasMany, Model, Table } from 'sequelize-typescript';
 import type { NonAttribute } from 'sequelize';
-import type { ExtractionWindow, Schools } from '@vendu/core';
+import type { Aim, Schools } from '@vendu/core';
 import { BrewerModel } from '../kit/brewer.model.js';
 import { GrinderModel } from '../kit/grinder.model.js';
 import { KettleModel } from '../kit/kettle.model.js';
@@ -20,7 +20,7 @@ export class RecipeModel extends Model {
   @Column(DataType.INTEGER) declare waterId: number | null;
   @Column(DataType.INTEGER) declare kettleId: number | null;
   /** What it aims at by itself; `null` for what its school makes of the house's window. */
-  @Column(DataType.JSON) declare aim: ExtractionWindow | null;
+  @Column(DataType.JSON) declare aim: Aim | null;
   /** Stands of its own; `null` for the house's. */
   @Column(DataType.JSON) declare schools: Schools | null;
   /** Rules of the starting recipe that somebody switched off. */

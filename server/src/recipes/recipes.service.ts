@@ -15,7 +15,7 @@ import { BrewerModel } from '../kit/brewer.model.js';
 import { KitService } from '../kit/kit.service.js';
 import { KettleModel } from '../kit/kettle.model.js';
 import { PaperModel } from '../kit/paper.model.js';
-import { refuseReversedWindow } from '../kit/reversed-window.js';
+import { refuseImpossibleAim } from '../kit/reversed-window.js';
 import { WaterModel } from '../kit/water.model.js';
 import { daysSince } from '../lots/days.js';
 import { LotModel } from '../lots/lot.model.js';
@@ -85,7 +85,7 @@ export class RecipesService {
 
   /** Sets what a recipe is brewed with and aims at, where that may change under it. */
   async setUp(id: number, { waterId, kettleId, aim }: RecipeSetupDto): Promise<RecipeView> {
-    if (aim) refuseReversedWindow(aim, 'aim.');
+    if (aim) refuseImpossibleAim(aim, 'aim.');
     await refuseUnknownKit({ waterId, kettleId });
     return this.change(id, (row) => row.update({ waterId, kettleId, aim: aim && { ...aim } }));
   }

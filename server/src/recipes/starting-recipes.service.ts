@@ -4,7 +4,7 @@ import type { BrewPlan } from '@vendu/core';
 import type { NewRecipeDto, StartingPreview } from '@vendu/contract';
 import { Computation } from '../computation/computation.js';
 import { KitService } from '../kit/kit.service.js';
-import { refuseReversedWindow } from '../kit/reversed-window.js';
+import { refuseImpossibleAim } from '../kit/reversed-window.js';
 import { LotModel } from '../lots/lot.model.js';
 import { newestBatch, RoastBatchModel } from '../lots/roast-batch.model.js';
 import { PersonModel } from '../people/person.model.js';
@@ -89,7 +89,7 @@ export class StartingRecipesService {
 
   /** What a recipe is to be brewed with and for, each there or refused at its field. */
   private async chosenSetup({ brewerId, grinderId, paperId, waterId, kettleId, aim }: NewRecipeDto) {
-    if (aim) refuseReversedWindow(aim, 'aim.');
+    if (aim) refuseImpossibleAim(aim, 'aim.');
     await refuseUnknownKit({ paperId, waterId, kettleId });
     const [brewer, grinder] = await Promise.all([this.kit.brewer(brewerId), this.kit.grinder(grinderId)]);
     const [paper, water, kettle] = await Promise.all([

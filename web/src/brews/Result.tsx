@@ -1,6 +1,8 @@
+import { aimOf, aimSourceOf } from '@vendu/core';
 import type { BrewView } from '@vendu/contract';
 import { ExtractionMap } from '../extractionMap/ExtractionMap';
 import { useKitQuery } from '../lots/lotsApi';
+import { useRecipeQuery } from '../recipes/recipesApi';
 import { OutcomePanel } from './OutcomePanel';
 import { ReadingsForm } from './ReadingsForm';
 import { ResultFigures } from './ResultFigures';
@@ -10,6 +12,8 @@ import { WeighForm } from './WeighForm';
 /** What a brew came to, beside its forecast; and where what was weighed and read is written down. */
 export function Result({ brew }: { brew: BrewView }) {
   const { data: kit } = useKitQuery();
+  const { data: recipe } = useRecipeQuery(brew.recipeId);
+  const [schools, own] = [recipe?.schools, recipe?.aim ?? null];
   const outcome = useOutcome(brew, kit);
   return (
     <div className="grid gap-10 xl:grid-cols-[minmax(0,1fr)_480px]">
@@ -31,12 +35,13 @@ export function Result({ brew }: { brew: BrewView }) {
       </div>
       <section>
         <h2 className="heading mb-2">Extraction map</h2>
-        {kit && (
+        {kit && recipe && (
           <ExtractionMap
             brews={[...brew.siblings, brew].sort((a, b) => a.number - b.number)}
             currentId={brew.id}
             forecast={outcome?.planned}
-            window={kit.house.window}
+            aim={aimOf(kit.house.window, schools, own)}
+            aimSource={aimSourceOf(schools, own)}
             height={300}
           />
         )}

@@ -1,4 +1,5 @@
 import { formatDuration, type ProposedChange } from '@vendu/core';
+import { chanceWords } from './chanceWords';
 
 /** What a change is expected to give, with its band, and how likely that is on aim. */
 export function ChangeFigures({ change: { expected, chance } }: { change: ProposedChange }) {
@@ -17,7 +18,7 @@ export function ChangeFigures({ change: { expected, chance } }: { change: Propos
       <dt className="sr-only">Drained</dt>
       <dd className="col-span-2 text-time">{formatDuration(Math.round(drawdownS.value))}</dd>
       <dt className="font-words text-quiet">on aim</dt>
-      <dd className="font-semibold">{Math.round(chance * 100)} %</dd>
+      <dd className="font-semibold">{chanceWords(chance)}</dd>
     </dl>
   );
 }

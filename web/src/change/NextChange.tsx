@@ -1,9 +1,12 @@
+import { skipToken } from '@reduxjs/toolkit/query';
 import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
 import {
   aimOf,
   benchSteps,
   FINDINGS,
+  findingsOf,
+  targetsOf,
   type BrewKit,
   type ChangeAdvice,
   type Finding,
@@ -14,6 +17,7 @@ import type { BrewListItem, KitView, RecipeView } from '@vendu/contract';
 import { useDraft } from '../app/draft';
 import { brewRecordOf } from '../board/brewRecord';
 import { useForecaster } from '../board/useForecaster';
+import { useBrewQuery } from '../brews/brewsApi';
 import { recipeKitOf } from '../kit/brewKitOf';
 import { useRecipeQuery } from '../recipes/recipesApi';
 import { putOnBoard } from '../recipes/usePlanDraft';
@@ -21,7 +25,9 @@ import { Button } from '../ui/Button';
 import { classes } from '../ui/classes';
 import { Notice } from '../ui/Notice';
 import { ChangeFigures } from './ChangeFigures';
-import { FINDING_WORDS } from './findingWords';
+import { chanceWords } from './chanceWords';
+import { RepeatOrProve } from './RepeatOrProve';
+import { WhatWasWrong } from './WhatWasWrong';
 
 /** Standard uncertainty of a drain time judged by eye, s (as the calibration takes it). */
 const DRAIN_SD_S = 4;
@@ -37,7 +43,13 @@ export function NextChange({ recipeId, kit }: { recipeId: number; kit: KitView }
 
 function Advice({ recipe, kit, brewKit }: { recipe: RecipeView; kit: KitView; brewKit: BrewKit }) {
   const last = recipe.brews.at(-1);
-  const [findings, setFindings] = useDraft<Finding[]>(`findings.${last?.id ?? 0}`, []);
+  const { data: record } = useBrewQuery(last?.id ?? skipToken);
+  const found = record ? findingsOf({ ...record, tastings: record.tastings }) : [];
+  // Only what a person added or took away is kept: the record speaks for the rest.
+  const [byHand, setByHand] = useDraft<Partial<Record<Finding, boolean>>>(`wrong.${last?.id ?? 0}`, {});
+  const findings = FINDINGS.filter(
+    (finding) => byHand[finding] ?? found.some((each) => each.finding === finding),
+  );
   const [isAll, setAll] = useState(false);
   const { forecaster, trouble } = useForecaster({
     kit: brewKit,
@@ -47,23 +59,20 @@ function Advice({ recipe, kit, brewKit }: { recipe: RecipeView; kit: KitView; br
   });
   const [advice, setAdvice] = useState<ChangeAdvice | string | null>(null);
   const newest = recipe.versions[0];
-  const aim = aimOf(kit.house.window, recipe.schools, recipe.aim);
+  const targets = targetsOf(aimOf(kit.house.window, recipe.schools, recipe.aim));
   const sizes =
     kit.grinders.find(({ id }) => id === recipe.grinderId)?.points.map(({ grindUm }) => grindUm) ?? [];
   const asked = newest && {
     plan: newest.plan,
-    targets: {
-      tdsPercent: (aim.tdsLowPercent + aim.tdsHighPercent) / 2,
-      yieldPercent: (aim.yieldLowPercent + aim.yieldHighPercent) / 2,
-      drawdownS: newest.plan.drawdownS,
-    },
+    targets,
     limits: {
       finestUm: Math.min(...sizes),
       coarsestUm: Math.max(...sizes),
       coolestC: 60,
       hottestC: 100,
     },
-    last: last ? lastBrewOf(last) : null,
+    // What was brewed is held against the aim only where it is the plan that a change would start from.
+    last: last?.versionNumber === newest.number ? lastBrewOf(last) : null,
     findings,
     schools: recipe.schools,
   };
@@ -82,50 +91,40 @@ function Advice({ recipe, kit, brewKit }: { recipe: RecipeView; kit: KitView; br
   if (trouble !== null) return <Notice tone="alarm">{trouble}</Notice>;
   return (
     <>
-      <div
-        role="group"
-        aria-label="Tasted or seen, against the aim"
-        className="mb-3 flex flex-wrap items-center gap-1.5"
-      >
-        <span className="mr-1 text-small text-quiet">Tasted or seen, against the aim:</span>
-        {FINDINGS.map((finding) => {
-          const isOn = findings.includes(finding);
-          return (
-            <button
-              key={finding}
-              type="button"
-              aria-pressed={isOn}
-              onClick={() =>
-                setFindings(isOn ? findings.filter((each) => each !== finding) : [...findings, finding])
-              }
-              className={classes(
-                'h-8 rounded-edge border px-2 text-small',
-                isOn
-                  ? 'border-ink bg-ink font-semibold text-sheet'
-                  : 'border-rule text-quiet hover:border-ink hover:text-ink',
-              )}
-            >
-              {FINDING_WORDS[finding]}
-            </button>
-          );
-        })}
-      </div>
+      <WhatWasWrong
+        found={found}
+        findings={findings}
+        onToggle={(finding) => setByHand({ ...byHand, [finding]: !findings.includes(finding) })}
+      />
       {typeof advice === 'string' && <Notice tone="alarm">{advice}</Notice>}
       {advice === null && <p className="text-small text-quiet">Working it out.</p>}
-      {advice !== null && typeof advice !== 'string' && (
+      {newest && advice !== null && typeof advice !== 'string' && (
         <>
-          <p className="mb-2 text-small">
-            Brewed again as it is, the newest version has{' '}
-            <span className="reading font-semibold">{percent(advice.asItIs.chance)}</span> to come out on aim.
-          </p>
-          {advice.changes.length === 0 && (
-            <p className="text-small">
-              Nothing is likelier than the same again: repeat it, and have somebody else brew it.
+          {advice.isThere ? (
+            <RepeatOrProve recipe={recipe} version={newest} targets={targets} chance={advice.asItIs.chance} />
+          ) : (
+            <p className="mb-2 text-small">
+              Brewed again as it is, version {newest.number} is on aim with a chance of{' '}
+              <span className="reading font-semibold">{chanceWords(advice.asItIs.chance)}</span>.
             </p>
+          )}
+          {advice.notes.map((note) => (
+            <Notice key={note}>{note}</Notice>
+          ))}
+          {!advice.isThere && advice.changes.length === 0 && (
+            <p className="text-small">No change found is likelier than the same again.</p>
+          )}
+          {advice.isThere && advice.changes.length > 0 && (
+            <h3 className="mt-4 text-small text-quiet">If you want to change something all the same</h3>
           )}
           <ol>
             {advice.changes.slice(0, isAll ? undefined : SHOWN_AT_FIRST).map((change, index) => (
-              <OneChange key={change.title} change={change} isFirst={index === 0} recipe={recipe} />
+              <OneChange
+                key={change.title}
+                change={change}
+                isFirst={index === 0 && !advice.isThere}
+                recipe={recipe}
+              />
             ))}
           </ol>
           {!isAll && advice.changes.length > SHOWN_AT_FIRST && (
@@ -133,9 +132,6 @@ function Advice({ recipe, kit, brewKit }: { recipe: RecipeView; kit: KitView; br
               {advice.changes.length - SHOWN_AT_FIRST} more
             </Button>
           )}
-          {advice.notes.map((note) => (
-            <Notice key={note}>{note}</Notice>
-          ))}
         </>
       )}
     </>
@@ -176,12 +172,12 @@ function OneChange({
             Against it: {against}
           </p>
         ))}
-        {change.school && <p className="text-small text-quiet">School: {change.school}</p>}
+        {change.school && <p className="text-small text-quiet">House style: {change.school}</p>}
       </div>
       <div className="flex flex-col items-end gap-2">
         <ChangeFigures change={change} />
         <Button weight={isFirst ? 'main' : 'plain'} onClick={take}>
-          Put it on the board
+          Try this change
         </Button>
       </div>
     </li>
@@ -203,8 +199,4 @@ function lastBrewOf({ result, steps, plan }: BrewListItem): LastBrew {
       drawdownS: DRAIN_SD_S,
     },
   };
-}
-
-function percent(share: number): string {
-  return `${Math.round(share * 100)} %`;
 }

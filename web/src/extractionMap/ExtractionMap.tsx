@@ -14,11 +14,14 @@ import {
   formatRatio,
   planRatio,
   ratioLineTdsPercent,
+  type AimSource,
   type BrewResult,
   type CalibratedForecast,
   type ExtractionWindow,
 } from '@vendu/core';
 import type { BrewListItem } from '@vendu/contract';
+import { AIM_SOURCE_WORDS } from '../ui/words';
+import { labelPlaces, type LabelPlace } from './labelPlaces';
 
 interface ExtractionMapProps {
   /** In the order brewed; brews without readings are left out. */
@@ -27,7 +30,8 @@ interface ExtractionMapProps {
   currentId?: number;
   /** What was forecast of it. */
   forecast?: CalibratedForecast | undefined;
-  window: ExtractionWindow;
+  aim: ExtractionWindow;
+  aimSource: AimSource;
   height?: number;
 }
 
@@ -41,11 +45,22 @@ interface MapPoint {
   isAssumed: boolean;
 }
 
-/** Strength against yield: the house window, the brews on their path with their uncertainty, lines of equal ratio. */
-export function ExtractionMap({ brews, currentId, forecast, window, height = 320 }: ExtractionMapProps) {
+/** Strength against yield: the window aimed at, the brews on their path with their uncertainty, lines of equal ratio. */
+export function ExtractionMap({
+  brews,
+  currentId,
+  forecast,
+  aim,
+  aimSource,
+  height = 320,
+}: ExtractionMapProps) {
   const points = brews.flatMap((brew) => (brew.result ? [mapPoint(brew, brew.result)] : []));
-  const aimed = forecast ? [forecastPoint(forecast)] : [];
-  const { xDomain, yDomain } = domains([...points, ...aimed], window);
+  const forecasts = forecast ? [forecastPoint(forecast)] : [];
+  const { xDomain, yDomain } = domains([...points, ...forecasts], aim);
+  const places = labelPlaces(points, {
+    yieldPercent: xDomain[1] - xDomain[0],
+    tdsPercent: yDomain[1] - yDomain[0],
+  });
   const ratios = [...new Set(brews.map((brew) => Math.round(planRatio(brew.plan) * 2) / 2))].slice(0, 3);
   // Without a brew in hand the newest stands out; a brew in hand that is not read yet lets none stand out.
   const last = currentId === undefined ? points.at(-1) : points.find(({ id }) => id === currentId);
@@ -96,16 +111,20 @@ export function ExtractionMap({ brews, currentId, forecast, window, height = 320
             />
           </YAxis>
           <ReferenceArea
-            x1={window.yieldLowPercent}
-            x2={window.yieldHighPercent}
-            y1={window.tdsLowPercent}
-            y2={window.tdsHighPercent}
+            x1={aim.yieldLowPercent}
+            x2={aim.yieldHighPercent}
+            y1={aim.tdsLowPercent}
+            y2={aim.tdsHighPercent}
             fill="var(--color-wash)"
             fillOpacity={1}
             stroke="var(--color-edge)"
             strokeDasharray="4 3"
           >
-            <Label value="house window" position="insideBottomRight" className="fill-quiet text-[11px]" />
+            <Label
+              value={`aim, ${AIM_SOURCE_WORDS[aimSource]}`}
+              position="insideBottomRight"
+              className="fill-quiet text-[11px]"
+            />
           </ReferenceArea>
           {ratios.map((ratio) => {
             const segment = ratioSegment(ratio, xDomain, yDomain);
@@ -123,8 +142,8 @@ export function ExtractionMap({ brews, currentId, forecast, window, height = 320
               )
             );
           })}
-          {aimed.length > 0 && (
-            <Scatter data={aimed} isAnimationActive={false} shape={ForecastMark}>
+          {forecasts.length > 0 && (
+            <Scatter data={forecasts} isAnimationActive={false} shape={ForecastMark}>
               <ErrorBar
                 dataKey="tdsError"
                 direction="y"
@@ -149,7 +168,13 @@ export function ExtractionMap({ brews, currentId, forecast, window, height = 320
             isAnimationActive={false}
             shape={({ cx, cy, payload }: { cx?: number; cy?: number; payload?: MapPoint }) =>
               payload && cx !== undefined && cy !== undefined ? (
-                <BrewDot cx={cx} cy={cy} point={payload} isCurrent={payload.id === last?.id} />
+                <BrewDot
+                  cx={cx}
+                  cy={cy}
+                  point={payload}
+                  place={places.get(payload.id) ?? DEFAULT_PLACE}
+                  isCurrent={payload.id === last?.id}
+                />
               ) : (
                 <g />
               )
@@ -186,6 +211,7 @@ export function ExtractionMap({ brews, currentId, forecast, window, height = 320
   );
 }
 
+const DEFAULT_PLACE: LabelPlace = { dx: 9, dy: -11, hasLeader: false };
 const TICK = { fill: 'var(--color-quiet)', fontSize: 11, fontFamily: 'var(--font-readings)' };
 
 /** Names a ratio at the upper end of its line. */
@@ -202,11 +228,13 @@ function BrewDot({
   cx,
   cy,
   point,
+  place,
   isCurrent,
 }: {
   cx: number;
   cy: number;
   point: MapPoint;
+  place: LabelPlace;
   isCurrent: boolean;
 }) {
   const fill = point.isAssumed
@@ -217,10 +245,24 @@ function BrewDot({
   return (
     <g>
       <circle cx={cx} cy={cy} r={isCurrent ? 6 : 4} fill={fill} stroke="var(--color-ink)" strokeWidth={1.5} />
+      {place.hasLeader && (
+        <line
+          x1={cx}
+          y1={cy}
+          x2={cx + place.dx * 0.8}
+          y2={cy + place.dy * 0.8}
+          stroke="var(--color-quiet)"
+          strokeWidth={0.75}
+        />
+      )}
       <text
-        x={cx + 9}
-        y={cy - 8}
-        className={isCurrent ? 'reading fill-ink text-[13px] font-bold' : 'reading fill-quiet text-[11px]'}
+        x={cx + place.dx}
+        y={cy + place.dy}
+        textAnchor={place.dx < 0 ? 'end' : 'start'}
+        dominantBaseline="middle"
+        className={
+          isCurrent ? 'halo reading fill-ink text-[13px] font-bold' : 'halo reading fill-quiet text-[11px]'
+        }
       >
         {point.number}
       </text>
@@ -266,21 +308,21 @@ function mapPoint(brew: BrewListItem, result: BrewResult): MapPoint {
   };
 }
 
-/** Whole points of yield and tenths of strength around window and brews. */
+/** Whole points of yield and tenths of strength around aim and brews. */
 function domains(
   points: readonly Pick<MapPoint, 'tdsPercent' | 'yieldPercent'>[],
-  window: ExtractionWindow,
+  aim: ExtractionWindow,
 ): { xDomain: [number, number]; yDomain: [number, number] } {
   const yields = points.map(({ yieldPercent }) => yieldPercent);
   const strengths = points.map(({ tdsPercent }) => tdsPercent);
   return {
     xDomain: [
-      Math.floor(Math.min(window.yieldLowPercent - 1.5, ...yields.map((value) => value - 0.8))),
-      Math.ceil(Math.max(window.yieldHighPercent + 1.5, ...yields.map((value) => value + 0.8))),
+      Math.floor(Math.min(aim.yieldLowPercent - 1.5, ...yields.map((value) => value - 0.8))),
+      Math.ceil(Math.max(aim.yieldHighPercent + 1.5, ...yields.map((value) => value + 0.8))),
     ],
     yDomain: [
-      Math.floor(Math.min(window.tdsLowPercent - 0.1, ...strengths.map((value) => value - 0.06)) * 10) / 10,
-      Math.ceil(Math.max(window.tdsHighPercent + 0.1, ...strengths.map((value) => value + 0.06)) * 10) / 10,
+      Math.floor(Math.min(aim.tdsLowPercent - 0.1, ...strengths.map((value) => value - 0.06)) * 10) / 10,
+      Math.ceil(Math.max(aim.tdsHighPercent + 0.1, ...strengths.map((value) => value + 0.06)) * 10) / 10,
     ],
   };
 }

@@ -1,9 +1,11 @@
 import { Link, useParams } from 'react-router';
-import type { LotView } from '@vendu/contract';
-import { formatElevation, formatRatio, planRatio, planWaterG } from '@vendu/core';
+import { skipToken } from '@reduxjs/toolkit/query';
+import type { KitView, LotView } from '@vendu/contract';
+import { aimOf, aimSourceOf, formatElevation, formatRatio, planRatio, planWaterG } from '@vendu/core';
 import { troubleOf } from '../api/problem';
 import { BrewTrail } from '../brews/BrewTrail';
 import { ExtractionMap } from '../extractionMap/ExtractionMap';
+import { useRecipeQuery } from '../recipes/recipesApi';
 import { StaircaseThumb } from '../staircase/StaircaseThumb';
 import { ButtonLink } from '../ui/Button';
 import { countryName } from '../ui/countries';
@@ -100,7 +102,7 @@ export function LotPage() {
           {kit && (
             <section>
               <h2 className="heading mb-2">Extraction map</h2>
-              <ExtractionMap brews={lot.brews} window={kit.house.window} />
+              <LotMap lot={lot} kit={kit} recipeId={recipeWithBrews ?? null} />
             </section>
           )}
           <section>
@@ -133,6 +135,19 @@ export function LotPage() {
         </div>
       </div>
     </>
+  );
+}
+
+/** All brews of the lot over the aim of the recipe brewed last. */
+function LotMap({ lot, kit, recipeId }: { lot: LotView; kit: KitView; recipeId: number | null }) {
+  const { data: recipe } = useRecipeQuery(recipeId ?? skipToken);
+  const [schools, own] = [recipe?.schools ?? kit.house.schools, recipe?.aim ?? null];
+  return (
+    <ExtractionMap
+      brews={lot.brews}
+      aim={aimOf(kit.house.window, schools, own)}
+      aimSource={aimSourceOf(schools, own)}
+    />
   );
 }
 

@@ -1,4 +1,4 @@
-import { formatDuration, type ExtractionWindow, type Knowledge } from '@vendu/core';
+import { formatDuration, type Aim, type Knowledge } from '@vendu/core';
 import type { LiveForecast } from '../board/useForecast';
 import { Notice } from '../ui/Notice';
 import { ForgivenessTable } from './ForgivenessTable';
@@ -12,15 +12,7 @@ const KNOWLEDGE_WORDS: Record<Knowledge, string> = {
 };
 
 /** What the plan will do: cup and clock with their bands, what goes wrong, and how much it forgives. */
-export function ForecastPanel({
-  live,
-  window,
-  targetDrawdownS,
-}: {
-  live: LiveForecast;
-  window: ExtractionWindow;
-  targetDrawdownS: number;
-}) {
+export function ForecastPanel({ live, aim, plannedS }: { live: LiveForecast; aim: Aim; plannedS: number }) {
   const { forecast, trouble, forgiveness } = live;
   return (
     <section aria-label="Forecast">
@@ -36,7 +28,7 @@ export function ForecastPanel({
       {!forecast && !trouble && <p className="text-small text-quiet">Working it out.</p>}
       {forecast && (
         <>
-          <RoughForecast forecast={forecast.expected} window={window} targetDrawdownS={targetDrawdownS} />
+          <RoughForecast forecast={forecast.expected} aim={aim} plannedS={plannedS} />
           <ul className="mt-2 flex flex-col gap-1.5" aria-label="Warnings">
             {!forecast.expected.drains && (
               <li>

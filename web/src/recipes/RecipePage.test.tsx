@@ -178,7 +178,7 @@ describe('what a recipe is brewed with and aims at', () => {
       'PUT recipes/7/setup': { body: VIEW },
     });
     await userEvent.selectOptions(await screen.findByLabelText('Which water'), 'Tap');
-    await userEvent.click(screen.getByRole('button', { name: 'Back to the school’s' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Use the house’s aim' }));
     await expect
       .poll(() => sent.filter(({ method }) => method === 'PUT').map(({ body }) => body))
       .toEqual([

@@ -255,8 +255,8 @@ function RecipeSheet({
         <div className="flex flex-col gap-8">
           <ForecastPanel
             live={live}
-            window={aimOf(kit.house.window, recipe.schools, recipe.aim)}
-            targetDrawdownS={plan.drawdownS}
+            aim={aimOf(kit.house.window, recipe.schools, recipe.aim)}
+            plannedS={plan.drawdownS}
           />
           <ScalePanel
             plan={plan}

@@ -1,4 +1,4 @@
-import { aimOf } from '@vendu/core';
+import { aimOf, aimSourceOf } from '@vendu/core';
 import type { KitView, RecipeSetupDto, RecipeView } from '@vendu/contract';
 import { troubleOf, troubleUnder } from '../api/problem';
 import { KitChoice } from '../kit/KitChoice';
@@ -36,7 +36,7 @@ export function RecipeSetup({ recipe, kit }: { recipe: RecipeView; kit: KitView 
       <div className="mt-3">
         <AimChoice
           aim={aimOf(kit.house.window, recipe.schools, recipe.aim)}
-          isOwn={recipe.aim !== null}
+          source={aimSourceOf(recipe.schools, recipe.aim)}
           draftKey={`recipe.${recipe.id}.aim`}
           onChoose={(aim) => change({ aim })}
         />

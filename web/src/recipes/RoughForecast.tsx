@@ -1,17 +1,19 @@
-import { formatDuration, type CalibratedForecast, type Expected, type ExtractionWindow } from '@vendu/core';
+import { formatDuration, targetsOf, type Aim, type CalibratedForecast, type Expected } from '@vendu/core';
 import { BandBar } from '../ui/BandBar';
 
-/** Time, strength and yield to expect, each a band on its own scale with what is gone for behind it. */
+/** Time, strength and yield to expect, each a band on its own scale over the window aimed at. */
 export function RoughForecast({
   forecast,
-  window,
-  targetDrawdownS,
+  aim,
+  plannedS,
 }: {
   forecast: CalibratedForecast;
-  window: ExtractionWindow;
-  targetDrawdownS?: number;
+  aim: Aim;
+  /** When the plan has it drained, s. */
+  plannedS?: number;
 }) {
   const { drawdownS, tdsPercent, yieldPercent, beverageG, isRough } = forecast;
+  const targets = targetsOf(aim);
   const percent = (digits: number) => (value: number) => value.toFixed(digits);
   return (
     <div className="flex flex-col gap-2">
@@ -21,7 +23,7 @@ export function RoughForecast({
         hue="strength"
         print={percent(2)}
         expected={tdsPercent}
-        wanted={{ low: window.tdsLowPercent, high: window.tdsHighPercent }}
+        wanted={targets.tdsPercent ?? null}
         scale={{ low: 0.9, high: 1.7 }}
         isRough={isRough}
       />
@@ -31,7 +33,7 @@ export function RoughForecast({
         hue="yield"
         print={percent(1)}
         expected={yieldPercent}
-        wanted={{ low: window.yieldLowPercent, high: window.yieldHighPercent }}
+        wanted={targets.yieldPercent ?? null}
         scale={{ low: 13, high: 26 }}
         isRough={isRough}
       />
@@ -41,10 +43,9 @@ export function RoughForecast({
         hue="time"
         print={(value) => formatDuration(Math.round(value))}
         expected={drawdownS}
-        wanted={
-          targetDrawdownS === undefined ? null : { low: targetDrawdownS - 2, high: targetDrawdownS + 2 }
-        }
-        scale={timeScale(drawdownS, targetDrawdownS)}
+        wanted={targets.drawdownS ?? null}
+        planned={plannedS ?? null}
+        scale={timeScale(drawdownS, plannedS)}
         isRough={isRough}
       />
       <p className="caption">

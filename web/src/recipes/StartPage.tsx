@@ -2,11 +2,12 @@ import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import {
   aimOf,
+  aimSourceOf,
   formatDuration,
   formatRatio,
   planRatio,
   planWaterG,
-  type ExtractionWindow,
+  type Aim,
 } from '@vendu/core';
 import type { KitView, LotView, NewRecipeDto, SimilarLotView, StartingPreview } from '@vendu/contract';
 import { troubleOf } from '../api/problem';
@@ -113,7 +114,7 @@ function StartSheet({ lot, kit }: { lot: LotView; kit: KitView }) {
         />
         <AimChoice
           aim={aim}
-          isOwn={asked.aim !== null}
+          source={aimSourceOf(asked.schools ?? kit.house.schools, asked.aim)}
           draftKey={`start.${lot.id}.aim`}
           onChoose={(own) => {
             change({ ...asked, aim: own });
@@ -151,7 +152,7 @@ function PreviewSheet({
 }: {
   preview: StartingPreview;
   lot: LotView;
-  aim: ExtractionWindow;
+  aim: Aim;
   onSwitch: (ruleId: string) => void;
 }) {
   const { plan, reasons, forecast, similar } = preview;
@@ -183,7 +184,7 @@ function PreviewSheet({
         {preview.grinderNote && <Notice>{preview.grinderNote}</Notice>}
         <section>
           <h2 className="heading mb-2">What the model expects</h2>
-          <RoughForecast forecast={forecast} window={aim} />
+          <RoughForecast forecast={forecast} aim={aim} />
         </section>
         <section>
           <h2 className="heading mb-2">Where similar lots ended</h2>

@@ -8,8 +8,10 @@ interface BandBarProps {
   hue: 'strength' | 'yield' | 'time';
   print: (value: number) => string;
   expected: Expected;
-  /** What is gone for; `null` where there is no aim. */
+  /** The window aimed at; `null` where there is no aim. */
   wanted: { low: number; high: number } | null;
+  /** What the plan itself says, drawn as a line. */
+  planned?: number | null;
   scale: { low: number; high: number };
   isRough: boolean;
 }
@@ -19,8 +21,18 @@ const FILL = { strength: 'fill-strength', yield: 'fill-yield', time: 'fill-time'
 const WIDTH = 300;
 const HEIGHT = 26;
 
-/** A figure to expect as a band on a rule, over what is gone for. A rough one has no point in its middle. */
-export function BandBar({ name, unit, hue, print, expected, wanted, scale, isRough }: BandBarProps) {
+/** A figure to expect as a band on a rule, over the window aimed at. A rough one has no point in its middle. */
+export function BandBar({
+  name,
+  unit,
+  hue,
+  print,
+  expected,
+  wanted,
+  planned = null,
+  scale,
+  isRough,
+}: BandBarProps) {
   const x = scaleLinear([scale.low, scale.high], [0, WIDTH]).clamp(true);
   const words = `${print(expected.low)} to ${print(expected.high)}${unit && ` ${unit}`}`;
   return (
@@ -44,6 +56,17 @@ export function BandBar({ name, unit, hue, print, expected, wanted, scale, isRou
           height={6}
           className={classes(FILL[hue], isRough ? 'opacity-45' : 'opacity-75')}
         />
+        {planned !== null && (
+          <line
+            x1={x(planned)}
+            x2={x(planned)}
+            y1={1}
+            y2={HEIGHT - 1}
+            className="stroke-ink"
+            strokeDasharray="3 2"
+            vectorEffect="non-scaling-stroke"
+          />
+        )}
         {!isRough && (
           <rect x={x(expected.value) - 1} width={2} y={4} height={HEIGHT - 8} className={FILL[hue]} />
         )}

@@ -1,4 +1,5 @@
 import type {
+  AimSource,
   BrewerShape,
   DueAction,
   Intensity,
@@ -42,6 +43,12 @@ export const VERDICT_WORDS: Record<Verdict, string> = {
   'on-aim': 'On aim',
   close: 'Close',
   'off-aim': 'Off aim',
+};
+
+export const AIM_SOURCE_WORDS: Record<AimSource, string> = {
+  recipe: 'of this recipe',
+  position: 'by the house style',
+  house: 'house window',
 };
 
 export const SHAPE_WORDS: Record<BrewerShape, string> = {

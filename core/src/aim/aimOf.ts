@@ -1,5 +1,6 @@
 import type { ExtractionWindow } from '../extraction/extractionMap.js';
 import { USUAL_SCHOOLS, type Schools } from '../schools/schools.js';
+import type { Aim } from './aim.js';
 
 /** Strength and yield that each school of aims goes for, as far as it leaves the house's window (common practice). */
 const BY_SCHOOL: Record<Schools['aim'], Partial<ExtractionWindow>> = {
@@ -13,8 +14,19 @@ const BY_SCHOOL: Record<Schools['aim'], Partial<ExtractionWindow>> = {
 export function aimOf(
   houseWindow: ExtractionWindow,
   { aim }: Pick<Schools, 'aim'> = USUAL_SCHOOLS,
-  own: ExtractionWindow | null = null,
-): ExtractionWindow {
+  own: Aim | null = null,
+): Aim {
   if (own) return own;
   return { ...houseWindow, ...BY_SCHOOL[aim] };
+}
+
+/** Where an aim comes from: the recipe itself, a position on strength and yield, or the house's window as it is. */
+export type AimSource = 'recipe' | 'position' | 'house';
+
+export function aimSourceOf(
+  { aim }: Pick<Schools, 'aim'> = USUAL_SCHOOLS,
+  own: Aim | null = null,
+): AimSource {
+  if (own) return 'recipe';
+  return Object.keys(BY_SCHOOL[aim]).length > 0 ? 'position' : 'house';
 }
