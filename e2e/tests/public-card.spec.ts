@@ -65,14 +65,14 @@ test('what a barista changes in the lot reaches no public card until a lead publ
   await expect(barista.getByRole('alert')).toContainText('Added fruit or yeast: nothing → peanuts');
   await barista.goto(card);
   await expect(barista.getByRole('heading', { name: 'Peanut lot' })).toBeVisible();
-  await expect(barista.getByText(/Mind allergies/)).toHaveCount(0);
+  await expect(barista.getByText(/Check it against your allergies/)).toHaveCount(0);
 
   await lead.goto(`/lots/${lot.id}`);
   await lead.getByRole('link', { name: /Card for the/ }).click();
   await lead.getByRole('button', { name: 'Publish the card again' }).click();
   await expect(lead.getByText('The public card says otherwise')).toHaveCount(0);
   await lead.goto(card);
-  await expect(lead.getByText('Co-fermented with peanuts. Mind allergies.')).toBeVisible();
+  await expect(lead.getByText('Co-fermented with peanuts. Check it against your allergies.')).toBeVisible();
   await first.close();
   await second.close();
 });

@@ -1,5 +1,5 @@
 import { planFaults } from '../plan/planFaults.js';
-import { planRatio, planWaterG, pourEndS, type BrewPlan } from '../plan/plan.js';
+import { planRatio, planWaterG, pouredForRatioG, pourEndS, type BrewPlan } from '../plan/plan.js';
 import { setWater } from '../plan/editPours.js';
 
 /** What a change may move. */
@@ -46,7 +46,7 @@ export const MOVES: Record<Lever, LeverMoves> = {
     at: (plan) => Math.round(planRatio(plan) * 10) / 10,
     reach: () => ({ low: 13.5, high: 18.5 }),
     set(plan, ratio) {
-      const pours = setWater({ pours: plan.pours, waterG: Math.round(plan.doseG * ratio) });
+      const pours = setWater({ pours: plan.pours, waterG: pouredForRatioG(plan, ratio) });
       return pours.ok ? { ...plan, pours: pours.value } : null;
     },
   },

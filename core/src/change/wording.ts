@@ -1,4 +1,5 @@
 import { formatDuration } from '../quantity/duration.js';
+import { formatRatio } from '../quantity/ratio.js';
 import type { Lever } from './levers.js';
 import type { LeverMove } from './search.js';
 
@@ -9,7 +10,7 @@ export function describeMove({ lever, from, to }: LeverMove): string {
     case 'grind':
       return `grind ${by} µm ${to < from ? 'finer' : 'coarser'}, to ${to} µm`;
     case 'ratio':
-      return `${to < from ? 'less' : 'more'} water per dose, 1:${from.toFixed(1)} to 1:${to.toFixed(1)}`;
+      return `${to < from ? 'less' : 'more'} water per dose, ${formatRatio(from)} to ${formatRatio(to)}`;
     case 'kettle':
       return `kettle ${by} °C ${to < from ? 'cooler' : 'hotter'}, to ${to} °C`;
     case 'bloom':

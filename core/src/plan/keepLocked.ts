@@ -1,7 +1,14 @@
 import { failure, success, type Result } from '../result.js';
 import { formatRatio } from '../quantity/ratio.js';
 import { setWater } from './editPours.js';
-import { planRatio, planWaterG, roundToTenth, type BrewPlan } from './plan.js';
+import {
+  planAllWaterG,
+  planRatio,
+  planWaterG,
+  pouredForRatioG,
+  roundToTenth,
+  type BrewPlan,
+} from './plan.js';
 
 /** What an edit must leave as it is. */
 export const LOCKS = ['dose', 'water', 'ratio'] as const;
@@ -41,10 +48,10 @@ export function keepLocked({
   }
   if (!locks.includes('ratio') || Math.abs(planRatio(after) - ratio) < SAME_RATIO) return success(after);
   if (waterMoved && !doseMoved) {
-    const doseG = roundToTenth(planWaterG(after) / ratio);
+    const doseG = roundToTenth(planAllWaterG(after) / ratio);
     return keepLocked({ before, after: { ...after, doseG }, locks: without(locks, 'ratio') });
   }
-  const edited = setWater({ pours: after.pours, waterG: Math.round(after.doseG * ratio) });
+  const edited = setWater({ pours: after.pours, waterG: pouredForRatioG(after, ratio) });
   if (!edited.ok) {
     return failure('cannot-follow', `The water cannot follow at ${formatRatio(ratio)}. ${edited.message}`);
   }

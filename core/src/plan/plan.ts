@@ -36,7 +36,7 @@ export interface BrewPlan {
   bypassG?: number;
 }
 
-/** Water of the whole plan, g. */
+/** Water that is poured, g: the last running total. */
 export function planWaterG({ pours }: Pick<BrewPlan, 'pours'>): number {
   return roundToTenth(pours.reduce((sum, pour) => sum + pour.amountG, 0));
 }
@@ -52,9 +52,17 @@ export function planAllWaterG(plan: Pick<BrewPlan, 'pours' | 'bypassG'>): number
   return roundToTenth(planWaterG(plan) + (plan.bypassG ?? 0));
 }
 
-/** Ratio as g of water per g of dose; `doseG` above 0. */
-export function planRatio(plan: Pick<BrewPlan, 'doseG' | 'pours'>): number {
-  return planWaterG(plan) / plan.doseG;
+/** Ratio as g of water, poured and added, per g of dose; `doseG` above 0. */
+export function planRatio(plan: Pick<BrewPlan, 'doseG' | 'pours' | 'bypassG'>): number {
+  return planAllWaterG(plan) / plan.doseG;
+}
+
+/** What is to be poured for a ratio, g: less what is added to the finished beverage. */
+export function pouredForRatioG(
+  { doseG, bypassG = 0 }: Pick<BrewPlan, 'doseG' | 'bypassG'>,
+  ratio: number,
+): number {
+  return Math.round(doseG * ratio - bypassG);
 }
 
 /** The figures people follow on the scale: what it should show when each pour is in, g. */

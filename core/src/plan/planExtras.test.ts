@@ -90,7 +90,11 @@ describe('steps of a plan other than pours', () => {
     expect(planAllWaterG(plan)).toBe(260);
     expect((diluted?.beverageG ?? 0) - (plain?.beverageG ?? 0)).toBeCloseTo(20, 6);
     expect(diluted?.yieldPercent).toBeCloseTo(plain?.yieldPercent ?? NaN, 9);
-    expect(planChanges({ from: PLAIN, to: plan })).toEqual([{ figure: 'bypass', from: 'none', to: '20 g' }]);
+    expect(planChanges({ from: PLAIN, to: plan })).toContainEqual({
+      figure: 'bypass',
+      from: 'none',
+      to: '20 g',
+    });
   });
 
   it('needles wet the bed: more of it extracts', () => {

@@ -61,7 +61,10 @@ export function ExtractionMap({
     yieldPercent: xDomain[1] - xDomain[0],
     tdsPercent: yDomain[1] - yDomain[0],
   });
-  const ratios = [...new Set(brews.map((brew) => Math.round(planRatio(brew.plan) * 2) / 2))].slice(0, 3);
+  // Told as everywhere else, to a tenth; those of the newest brews.
+  const ratios = [...new Set(brews.map((brew) => Math.round(planRatio(brew.plan) * 10) / 10))].slice(
+    -MOST_RATIOS,
+  );
   // Without a brew in hand the newest stands out; a brew in hand that is not read yet lets none stand out.
   const last = currentId === undefined ? points.at(-1) : points.find(({ id }) => id === currentId);
   const label = last
@@ -212,6 +215,7 @@ export function ExtractionMap({
 }
 
 const DEFAULT_PLACE: LabelPlace = { dx: 9, dy: -11, hasLeader: false };
+const MOST_RATIOS = 3;
 const TICK = { fill: 'var(--color-quiet)', fontSize: 11, fontFamily: 'var(--font-readings)' };
 
 /** Names a ratio at the upper end of its line. */

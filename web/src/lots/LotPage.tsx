@@ -1,7 +1,7 @@
 import { Link, useParams } from 'react-router';
 import { skipToken } from '@reduxjs/toolkit/query';
 import type { KitView, LotView } from '@vendu/contract';
-import { aimOf, aimSourceOf, formatElevation, formatRatio, planRatio, planWaterG } from '@vendu/core';
+import { aimOf, aimSourceOf, formatElevation, formatRatio, planRatio, planAllWaterG } from '@vendu/core';
 import { troubleOf } from '../api/problem';
 import { BrewTrail } from '../brews/BrewTrail';
 import { ExtractionMap } from '../extractionMap/ExtractionMap';
@@ -172,7 +172,8 @@ function Recipes({ lot }: { lot: LotView }) {
               </span>
               <span className="reading block text-small">
                 <span className="text-water">
-                  {recipe.plan.doseG} g : {planWaterG(recipe.plan)} g, {formatRatio(planRatio(recipe.plan))}
+                  {recipe.plan.doseG} g : {planAllWaterG(recipe.plan)} g,{' '}
+                  {formatRatio(planRatio(recipe.plan))}
                 </span>
                 <span className="ml-4 text-temperature">{recipe.plan.kettleC} °C</span>
                 <span className="ml-4">{recipe.plan.grindUm} µm</span>

@@ -23,11 +23,15 @@ describe('the customer’s guided steps', () => {
   it('say every step in words, with totals to pour to', () => {
     render(<GuidedSteps slug="ridge-cone" plan={PLAN} />);
     expect(screen.getAllByRole('listitem').map(({ textContent }) => textContent)).toEqual([
-      '0:00Bloom: wet all grounds, 40 g on the scale',
-      '0:05Swirl the brewer gently',
-      '0:40Pour 100 g, to 140 g on the scale',
-      '1:15Pour 110 g, to 250 g on the scale',
-      '2:40The stream turns to drops: done',
+      'Heat the kettle to 94 °C (201 °F).',
+      'Rinse the paper and throw the rinse water away.',
+      'Put 16 g of ground coffee into the paper and shake the bed flat.',
+      'Set the scale to zero.',
+      '0:00Bloom: wet all grounds with 40 g in 5 s.',
+      '0:05Swirl the brewer gently.',
+      '0:40Pour 100 g in 13 s, to 140 g on the scale.',
+      '1:15Pour 110 g in 14 s, to 250 g on the scale.',
+      '2:40The stream turns to drops: done.',
     ]);
     expect(currentStep()).toBeUndefined();
   });

@@ -1,11 +1,4 @@
-import {
-  benchSteps,
-  formatClock,
-  formatDuration,
-  type Agitating,
-  type BenchStep,
-  type BrewPlan,
-} from '@vendu/core';
+import { cardWords, formatClock, formatDuration, type BrewPlan } from '@vendu/core';
 import { brewNowMs } from '../app/brewClock';
 import { useDraft } from '../app/draft';
 import { useNow } from '../bench/useNow';
@@ -21,8 +14,8 @@ export function GuidedSteps({ slug, plan }: { slug: string; plan: BrewPlan }) {
   const nowMs = useNow(kept === null ? null : 200);
   const startedMs = kept !== null && nowMs - kept < LONGEST_BREW_MS ? kept : null;
   const elapsedS = startedMs === null ? null : Math.max(0, (nowMs - startedMs) / 1000);
-  const steps = benchSteps(plan);
-  const currentIndex = elapsedS === null ? -1 : steps.findLastIndex((step) => step.plannedS <= elapsedS);
+  const { before, steps, after } = cardWords(plan);
+  const currentIndex = elapsedS === null ? -1 : steps.findLastIndex((step) => step.atS <= elapsedS);
   const next = steps[currentIndex + 1];
   return (
     <section aria-label="The steps">
@@ -37,9 +30,7 @@ export function GuidedSteps({ slug, plan }: { slug: string; plan: BrewPlan }) {
         {elapsedS !== null && next && (
           <span className="text-large">
             next in{' '}
-            <span className="reading font-semibold">
-              {Math.max(0, Math.ceil(next.plannedS - elapsedS))} s
-            </span>
+            <span className="reading font-semibold">{Math.max(0, Math.ceil(next.atS - elapsedS))} s</span>
           </span>
         )}
         {startedMs === null ? (
@@ -56,6 +47,11 @@ export function GuidedSteps({ slug, plan }: { slug: string; plan: BrewPlan }) {
           </Button>
         )}
       </div>
+      <ul aria-label="Before the clock" className="border-b border-rule py-2.5 text-body">
+        {before.map((words) => (
+          <li key={words}>{words}</li>
+        ))}
+      </ul>
       <ol>
         {steps.map((step, index) => (
           <li
@@ -66,40 +62,16 @@ export function GuidedSteps({ slug, plan }: { slug: string; plan: BrewPlan }) {
               index === currentIndex && 'bg-ink px-2 text-sheet',
             )}
           >
-            <span className="reading font-medium">{formatDuration(step.plannedS)}</span>
-            <span>{sentence(step)}</span>
+            <span className="reading font-medium">{formatDuration(step.atS)}</span>
+            <span>{step.words}</span>
           </li>
         ))}
       </ol>
-      {plan.bypassG !== undefined && (
-        <p className="border-b border-rule py-2.5 pl-[4.75rem] text-large">
-          Add {plan.bypassG} g of hot water to the cup
+      {after.map((words) => (
+        <p key={words} className="border-b border-rule py-2.5 pl-[4.75rem] text-large">
+          {words}
         </p>
-      )}
+      ))}
     </section>
   );
-}
-
-const AGITATING: Record<Agitating, string> = {
-  swirl: 'Swirl the brewer gently',
-  stir: 'Stir the bed gently',
-  needle: 'Prick the bed with the needles',
-};
-
-function sentence(step: BenchStep): string {
-  switch (step.kind) {
-    case 'pour':
-      return [
-        step.newKettleC === null ? '' : `Kettle to ${step.newKettleC} °C. `,
-        step.isBloom
-          ? `Bloom: wet all grounds, ${step.totalG} g on the scale`
-          : `Pour ${step.amountG} g, to ${step.totalG} g on the scale`,
-      ].join('');
-    case 'agitate':
-      return AGITATING[step.how];
-    case 'remove-ball':
-      return 'Take the chilled ball away';
-    case 'drawdown':
-      return step.lifts ? 'Lift the brewer off: done' : 'The stream turns to drops: done';
-  }
 }

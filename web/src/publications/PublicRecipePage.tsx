@@ -1,5 +1,5 @@
 import { useParams } from 'react-router';
-import { celsiusToFahrenheit, formatElevation, formatRatio, planRatio, planWaterG } from '@vendu/core';
+import { celsiusToFahrenheit, formatElevation, formatRatio, planAllWaterG, planRatio } from '@vendu/core';
 import type { PublicRecipeView } from '@vendu/contract';
 import { troubleOf } from '../api/problem';
 import { FittedStaircase } from '../staircase/FittedStaircase';
@@ -44,7 +44,7 @@ function Card({ recipe }: { recipe: PublicRecipeView }) {
         {recipe.labelNotes && <p className="text-large text-quiet">{recipe.labelNotes}</p>}
         {recipe.additions && (
           <p className="mt-2 border-l-2 border-alarm pl-3 font-medium text-alarm">
-            Co-fermented with {recipe.additions}. Mind allergies.
+            Co-fermented with {recipe.additions}. Check it against your allergies.
           </p>
         )}
       </header>
@@ -56,11 +56,11 @@ function Card({ recipe }: { recipe: PublicRecipeView }) {
         <Figure label="Coffee" value={plan.doseG} unit="g" hue="text-water" size="large" />
         <Figure
           label="Water"
-          value={planWaterG(plan)}
+          value={planAllWaterG(plan)}
           unit="g"
           hue="text-water"
           size="large"
-          note={formatRatio(planRatio(plan))}
+          note={`${formatRatio(planRatio(plan))}${plan.bypassG === undefined ? '' : `, ${plan.bypassG} g of it after`}`}
         />
         <Figure
           label="Kettle"
@@ -90,7 +90,7 @@ function Card({ recipe }: { recipe: PublicRecipeView }) {
       <FittedStaircase
         plan={plan}
         height={230}
-        label={`Water against time: ${planWaterG(plan)} grams, drained at ${plan.drawdownS} seconds`}
+        label={`Water against time: ${planAllWaterG(plan)} grams, drained at ${plan.drawdownS} seconds`}
       />
       <GuidedSteps slug={recipe.slug} plan={plan} />
       <section className="grid gap-4 text-small sm:grid-cols-2">
@@ -101,16 +101,13 @@ function Card({ recipe }: { recipe: PublicRecipeView }) {
             <dd>grind a little finer</dd>
             <dt className="font-semibold">bitter, dry</dt>
             <dd>grind a little coarser</dd>
-            <dt className="font-semibold">both at once</dt>
-            <dd>wet all grounds in the bloom, pour in calm circles</dd>
+            <dt className="font-semibold">sour and bitter</dt>
+            <dd>wet all grounds in the bloom and keep the bed level</dd>
           </dl>
         </div>
         <div>
-          <h2 className="heading mb-2">Mind</h2>
-          <p>
-            Water near boiling and its steam scald. Cold glass under hot water can crack. Rinse the paper and
-            throw the rinse water away before you start.
-          </p>
+          <h2 className="heading mb-2">Safety</h2>
+          <p>Water near boiling and its steam scald. Cold glass under hot water can crack.</p>
         </div>
       </section>
       <footer className="flex items-center gap-4 border-t border-rule pt-3">

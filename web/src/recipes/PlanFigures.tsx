@@ -1,8 +1,10 @@
 import type { ReactNode } from 'react';
 import {
   celsiusToFahrenheit,
+  planAllWaterG,
   planRatio,
   planWaterG,
+  pouredForRatioG,
   roundToTenth,
   setWater,
   type BrewPlan,
@@ -34,8 +36,8 @@ export function PlanFigures({ plan, onOffer, faults, settingHint, locks, onLock 
     if (locks.includes('ratio')) return 'The ratio is locked; unlock it first.';
     // With the water locked the dose is what can give.
     return locks.includes('water')
-      ? onOffer({ ...plan, doseG: roundToTenth(waterG / ratio) })
-      : rewater(Math.round(plan.doseG * ratio));
+      ? onOffer({ ...plan, doseG: roundToTenth(planAllWaterG(plan) / ratio) })
+      : rewater(pouredForRatioG(plan, ratio));
   }
   const lockable = (lock: Lock, field: ReactNode) => (
     <div className="grid grid-cols-[minmax(0,1fr)_auto] gap-x-0.5">

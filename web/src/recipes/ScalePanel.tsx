@@ -4,7 +4,7 @@ import {
   formatRatio,
   grinderSettingFor,
   planRatio,
-  planWaterG,
+  planAllWaterG,
   type BrewKit,
   type BrewPlan,
   type ScaledPlan,
@@ -105,7 +105,7 @@ export function ScalePanel({ plan, kit, recipe, forecaster, kitOf, onOffer }: Sc
         {scaled && (
           <>
             <p className="reading text-small">
-              {scaled.plan.doseG} g, {planWaterG(scaled.plan)} g, {formatRatio(planRatio(scaled.plan))},{' '}
+              {scaled.plan.doseG} g, {planAllWaterG(scaled.plan)} g, {formatRatio(planRatio(scaled.plan))},{' '}
               <span className="font-bold">{scaled.plan.grindUm} µm</span>,{' '}
               <span className="text-time">drained at {formatDuration(scaled.plan.drawdownS)}</span>
             </p>

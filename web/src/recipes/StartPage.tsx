@@ -6,7 +6,7 @@ import {
   formatDuration,
   formatRatio,
   planRatio,
-  planWaterG,
+  planAllWaterG,
   type Aim,
 } from '@vendu/core';
 import type { KitView, LotView, NewRecipeDto, SimilarLotView, StartingPreview } from '@vendu/contract';
@@ -166,13 +166,13 @@ function PreviewSheet({
             plan={plan}
             behind={beside?.plan}
             height={230}
-            label={`Staircase of the starting recipe: ${plan.pours.length} pours, ${planWaterG(plan)} g`}
+            label={`Staircase of the starting recipe: ${plan.pours.length} pours, ${planAllWaterG(plan)} g`}
           />
         </div>
         <p className="reading flex flex-wrap gap-x-7 gap-y-1 text-large">
           <span>{plan.doseG} g</span>
           <span className="text-water">
-            {planWaterG(plan)} g, {formatRatio(planRatio(plan))}
+            {planAllWaterG(plan)} g, {formatRatio(planRatio(plan))}
           </span>
           <span className="text-temperature">{plan.kettleC} °C</span>
           <span>

@@ -1,0 +1,139 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { planFaults } from '../plan/planFaults.js';
+import { pourEndS, pourKettlesC, type BrewPlan, type Pour } from '../plan/plan.js';
+import { AGITATIONS, type Agitation } from '../vocabulary.js';
+import { PLAN } from '../testing/brews.js';
+import { cardWords, type CardWords } from './cardWords.js';
+
+const figure = (text: string, pattern: RegExp) => Number(pattern.exec(text)?.[1]);
+
+/** Brews what the card says and nothing else: a reader who knows no plan. */
+function brewedFrom({ before, steps, after }: CardWords): Omit<BrewPlan, 'grindUm'> {
+  const all = before.join(' ');
+  const pours: Pour[] = [];
+  let kettleC = figure(all, /kettle to ([\d.]+) °C/);
+  const startC = kettleC;
+  let end: { atS: number; lifts: boolean } = { atS: 0, lifts: false };
+  let ballUntilS: number | undefined;
+  for (const { atS, words } of steps) {
+    const setAnew = /kettle to ([\d.]+) °C/.exec(words);
+    if (setAnew) kettleC = Number(setAnew[1]);
+    const amount = /(?:with|Pour) ([\d.]+) g in ([\d.]+) s/.exec(words);
+    if (amount) {
+      const [amountG, inS] = [Number(amount[1]), Number(amount[2])];
+      const isBloom = words.includes('Bloom');
+      pours.push({ startS: atS, amountG, flowGps: amountG / inS, agitation: 'none', isBloom, kettleC });
+    }
+    const how: Agitation | null = words.startsWith('Swirl')
+      ? 'swirl'
+      : words.startsWith('Stir')
+        ? 'stir'
+        : words.startsWith('Prick')
+          ? 'needle'
+          : null;
+    const last = pours.at(-1);
+    if (how && last) last.agitation = how;
+    if (words.startsWith('Take the chilled ball')) ballUntilS = atS;
+    if (words.endsWith('done.')) end = { atS, lifts: words.startsWith('Lift') };
+  }
+  const bypass = after.join(' ');
+  return {
+    doseG: figure(all, /Put ([\d.]+) g/),
+    kettleC: startC,
+    pours,
+    drawdownS: end.atS,
+    ...(end.lifts ? { lifts: true } : {}),
+    ...(ballUntilS !== undefined && all.includes('Place the chilled ball') ? { ballUntilS } : {}),
+    ...(bypass ? { bypassG: figure(bypass, /Add ([\d.]+) g/) } : {}),
+  };
+}
+
+const plans = fc
+  .record({
+    doseG: fc.integer({ min: 12, max: 30 }),
+    kettleC: fc.integer({ min: 85, max: 97 }),
+    bloomG: fc.integer({ min: 25, max: 70 }),
+    mains: fc.array(
+      fc.record({
+        amountG: fc.integer({ min: 30, max: 120 }),
+        flowGps: fc.integer({ min: 4, max: 10 }),
+        agitation: fc.constantFrom(...AGITATIONS),
+        kettleC: fc.option(fc.integer({ min: 80, max: 97 }), { nil: undefined }),
+      }),
+      { minLength: 1, maxLength: 4 },
+    ),
+    hasBloom: fc.boolean(),
+    lifts: fc.boolean(),
+    ballUntilS: fc.option(fc.integer({ min: 20, max: 90 }), { nil: undefined }),
+    bypassG: fc.option(fc.integer({ min: 5, max: 60 }), { nil: undefined }),
+  })
+  .map(({ doseG, kettleC, bloomG, mains, hasBloom, lifts, ballUntilS, bypassG }): BrewPlan => {
+    const bloom: Pour = { startS: 0, amountG: bloomG, flowGps: 6, agitation: 'swirl', isBloom: true };
+    const pours = mains.map(({ kettleC: ownC, ...pour }, index): Pour => ({
+      ...pour,
+      startS: (hasBloom ? 40 : 0) + index * 40,
+      isBloom: false,
+      ...(ownC === undefined || (!hasBloom && index === 0) ? {} : { kettleC: ownC }),
+    }));
+    return {
+      doseG,
+      kettleC,
+      grindUm: 700,
+      pours: hasBloom ? [bloom, ...pours] : pours,
+      drawdownS: 260,
+      ...(lifts ? { lifts } : {}),
+      ...(ballUntilS === undefined ? {} : { ballUntilS }),
+      ...(bypassG === undefined ? {} : { bypassG }),
+    };
+  })
+  .filter((plan) => planFaults({ plan }).length === 0);
+
+describe('the words of a card', () => {
+  it('brew back into the plan that they came from', () => {
+    fc.assert(
+      fc.property(plans, (plan) => {
+        const read = brewedFrom(cardWords(plan));
+        const { pours, grindUm: _, ...rest } = plan;
+        expect(read).toMatchObject(rest);
+        expect(Object.keys(read).sort()).toEqual([...Object.keys(rest), 'pours'].sort());
+        const kettlesC = pourKettlesC(plan);
+        expect(read.pours.map(({ flowGps: _flow, ...pour }) => pour)).toEqual(
+          pours.map(({ flowGps: _flow, kettleC: _own, ...pour }, index) => ({
+            ...pour,
+            kettleC: kettlesC[index],
+          })),
+        );
+        // The stream is told by whole seconds.
+        for (const [index, pour] of pours.entries()) {
+          const told = read.pours[index];
+          if (told) expect(Math.abs(pourEndS(told) - pourEndS(pour))).toBeLessThanOrEqual(0.5);
+        }
+      }),
+    );
+  });
+
+  it('say when the chilled ball is placed and when it is taken away', () => {
+    const { before, steps } = cardWords({ ...PLAN, ballUntilS: 50 });
+    expect(before).toContain('Place the chilled ball under the outlet.');
+    expect(steps.find(({ words }) => words.includes('ball'))).toEqual({
+      atS: 50,
+      words: 'Take the chilled ball away.',
+    });
+  });
+
+  it('say each kettle in both scales', () => {
+    const [first, ...later] = PLAN.pours;
+    const plan = {
+      ...PLAN,
+      kettleC: 95,
+      pours: [...(first ? [first] : []), ...later.map((pour) => ({ ...pour, kettleC: 90 }))],
+    };
+    expect(cardWords(plan).before[0]).toBe('Heat the kettle to 95 °C (203 °F).');
+    expect(
+      cardWords(plan)
+        .steps.map(({ words }) => words)
+        .join(' '),
+    ).toContain('Set the kettle to 90 °C (194 °F).');
+  });
+});

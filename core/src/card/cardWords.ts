@@ -1,0 +1,67 @@
+import { benchSteps, type BenchStep } from '../bench/benchSteps.js';
+import type { BrewPlan } from '../plan/plan.js';
+import { celsiusToFahrenheit } from '../temperature/scales.js';
+import type { Agitating } from '../vocabulary.js';
+
+/** One step of a card: when it is due, and what it says. */
+export interface CardStep {
+  atS: number;
+  words: string;
+}
+
+/** A recipe in the words of its card: from the plan alone, so that the two cannot differ. */
+export interface CardWords {
+  /** Before the clock, in the order of doing. */
+  before: string[];
+  steps: CardStep[];
+  /** Once the stream has ended. */
+  after: string[];
+}
+
+const AGITATING: Record<Agitating, string> = {
+  swirl: 'Swirl the brewer gently.',
+  stir: 'Stir the bed gently.',
+  needle: 'Prick the bed with the needles.',
+};
+
+/** The plan as a customer reads it; every figure that its brew turns on is said, temperatures in both scales. */
+export function cardWords(plan: BrewPlan): CardWords {
+  const { doseG, kettleC, ballUntilS, bypassG } = plan;
+  return {
+    before: [
+      `Heat the kettle to ${bothScales(kettleC)}.`,
+      'Rinse the paper and throw the rinse water away.',
+      `Put ${doseG} g of ground coffee into the paper and shake the bed flat.`,
+      ...(ballUntilS === undefined ? [] : ['Place the chilled ball under the outlet.']),
+      'Set the scale to zero.',
+    ],
+    steps: benchSteps(plan).map((step) => ({ atS: step.plannedS, words: stepSentence(step) })),
+    after: bypassG === undefined ? [] : [`Add ${bypassG} g of hot water to the cup.`],
+  };
+}
+
+function stepSentence(step: BenchStep): string {
+  switch (step.kind) {
+    case 'pour':
+      return [
+        ...(step.newKettleC === null ? [] : [`Set the kettle to ${bothScales(step.newKettleC)}.`]),
+        step.isBloom
+          ? `Bloom: wet all grounds with ${step.amountG} g in ${pourSeconds(step)} s.`
+          : `Pour ${step.amountG} g in ${pourSeconds(step)} s, to ${step.totalG} g on the scale.`,
+      ].join(' ');
+    case 'agitate':
+      return AGITATING[step.how];
+    case 'remove-ball':
+      return 'Take the chilled ball away.';
+    case 'drawdown':
+      return step.lifts ? 'Lift the brewer off: done.' : 'The stream turns to drops: done.';
+  }
+}
+
+function pourSeconds({ plannedS, endS }: Extract<BenchStep, { kind: 'pour' }>): number {
+  return Math.max(1, Math.round(endS - plannedS));
+}
+
+function bothScales(temperatureC: number): string {
+  return `${temperatureC} °C (${Math.round(celsiusToFahrenheit({ temperatureC }))} °F)`;
+}
