@@ -92,7 +92,7 @@ test('the bench, on a clock moved by hand', async ({ page }) => {
   await signIn(page, 'barista');
   await page.goto('/bench/3?recipe=1');
   await page.getByText('Before the clock').waitFor();
-  await page.getByLabel('Water is read by').selectOption({ label: 'simulated scale, hurried hand' });
+  await page.getByLabel('Which scale').selectOption({ label: 'simulated scale, hurried hand' });
   await page.getByRole('heading', { level: 1 }).click();
   for (const key of ['p', 'p', 's']) await page.keyboard.press(key);
   await page.getByText('simulated brewer').waitFor();

@@ -63,12 +63,12 @@ test('axe finds nothing on the bench, ready, running in the light and in the dar
   await page.goto(benchPath(recipe));
   await expect(page.getByText('Before the clock')).toBeVisible();
   await page.keyboard.press('s');
-  await expect(page.getByText('left out')).toBeVisible();
+  await expect(page.getByText('skipped')).toBeVisible();
   await expectClean(page);
   // With all that can be on it: a stand-in with its brewer, a kettle, and a cup to be changed.
-  await page.getByLabel('Water is read by').selectOption({ label: 'simulated scale, usual hand' });
-  await page.getByLabel('Kettle is read by').selectOption({ label: 'simulated thermometer' });
-  await page.getByLabel('Split into').selectOption({ label: 'a cup every 10 s' });
+  await page.getByLabel('Which scale').selectOption({ label: 'simulated scale, usual hand' });
+  await page.getByLabel('Which kettle thermometer').selectOption({ label: 'simulated thermometer' });
+  await page.getByLabel('Fractions').selectOption({ label: 'a cup every 10 s' });
   await page.getByRole('heading', { name: 'Bench for all' }).click();
   await expect(page.getByText('simulated brewer')).toBeVisible();
   await page.keyboard.press('Space');
@@ -77,6 +77,6 @@ test('axe finds nothing on the bench, ready, running in the light and in the dar
   await page.keyboard.press('d');
   await expectClean(page);
   for (let mark = 0; mark < 4; mark++) await page.keyboard.press('Space');
-  await expect(page.getByRole('button', { name: 'Store the brew and weigh it' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Save the brew and weigh it' })).toBeVisible();
   await expectClean(page);
 });

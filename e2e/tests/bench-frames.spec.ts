@@ -17,7 +17,7 @@ test('a ten-minute brew at ten readings a second is drawn in the frames printed 
   const recipe = await startRecipe(page, 'Ten minutes');
   await page.goto(benchPath(recipe));
   await expect(page.getByText('Before the clock')).toBeVisible();
-  await page.getByLabel('Water is read by').selectOption({ label: 'simulated scale, usual hand' });
+  await page.getByLabel('Which scale').selectOption({ label: 'simulated scale, usual hand' });
   await page.getByRole('heading', { name: 'Ten minutes' }).click();
   await page.keyboard.press('Space');
   await expect(page.getByText(/on this device and on the server/)).toBeVisible();
@@ -92,7 +92,7 @@ test('ten minutes of a brew with its curve take less than 20 MB', async ({ page 
   const recipe = await startRecipe(page, 'Ten minutes of memory');
   await page.goto(benchPath(recipe));
   await expect(page.getByText('Before the clock')).toBeVisible();
-  await page.getByLabel('Water is read by').selectOption({ label: 'simulated scale, usual hand' });
+  await page.getByLabel('Which scale').selectOption({ label: 'simulated scale, usual hand' });
   await page.getByRole('heading', { name: 'Ten minutes of memory' }).click();
   await page.keyboard.press('Space');
   const debug = await page.context().newCDPSession(page);

@@ -29,7 +29,7 @@ async function takeClockInHand(page: Page): Promise<void> {
 async function layOut(page: Page, recipe: RecipeView, hand: string): Promise<void> {
   await page.goto(benchPath(recipe));
   await expect(page.getByText('Before the clock')).toBeVisible();
-  await page.getByLabel('Water is read by').selectOption({ label: hand });
+  await page.getByLabel('Which scale').selectOption({ label: hand });
   // A select keeps its keys to itself.
   await page.getByRole('heading', { name: recipe.lot.name }).click();
   await expect(page.getByText(/^-?\d\.\d g$/)).toBeVisible();
@@ -49,7 +49,7 @@ async function brewUntil(page: Page, last: RegExp): Promise<void> {
   }
 }
 
-const store = (page: Page) => page.getByRole('button', { name: 'Store the brew and weigh it' });
+const store = (page: Page) => page.getByRole('button', { name: 'Save the brew and weigh it' });
 
 async function stored(page: Page): Promise<{ brew: BrewView; trace: Trace | null }> {
   await page.clock.resume();
@@ -106,7 +106,7 @@ test('a scale over the network is heard at the address the bench shows, and goes
 }) => {
   const recipe = await startRecipe(page, 'Scale of one’s own');
   await page.goto(benchPath(recipe));
-  await page.getByLabel('Water is read by').selectOption({ label: 'scale over the network' });
+  await page.getByLabel('Which scale').selectOption({ label: 'scale over the network' });
   const address = (await page.getByText(/\/api\/instrument-feeds\//).textContent()) ?? '';
   const send = (data: string) =>
     page.request.post(address.replace(/^.* /, ''), { data, headers: { 'content-type': 'text/plain' } });
@@ -229,7 +229,7 @@ test('all three stand-ins: kettle at each pour, three readings, the result besid
 }) => {
   const recipe = await startRecipe(page, 'Stand-ins');
   await layOut(page, recipe, 'simulated scale, usual hand');
-  await page.getByLabel('Kettle is read by').selectOption({ label: 'simulated thermometer' });
+  await page.getByLabel('Which kettle thermometer').selectOption({ label: 'simulated thermometer' });
   await page.getByRole('heading', { name: 'Stand-ins' }).click();
   await page.clock.runFor(2_000);
   await expect(page.getByText('°C kettle')).toBeVisible();
@@ -333,7 +333,7 @@ test('a split brew: cups called every fifteen seconds, changed by a key and writ
 }) => {
   const recipe = await startRecipe(page, 'Split');
   await layOut(page, recipe, 'simulated scale, steady hand');
-  await page.getByLabel('Split into').selectOption({ label: 'a cup every 15 s' });
+  await page.getByLabel('Fractions').selectOption({ label: 'a cup every 15 s' });
   await page.getByRole('heading', { name: 'Split' }).click();
   await page.keyboard.press('Space');
   const call = page.getByRole('alert').filter({ hasText: 'Change the cup' });

@@ -14,9 +14,9 @@ test('the bench is worked by keys alone, with a swirl left out and a mark taken 
   await page.keyboard.press('Space');
   await expect(page.getByRole('button', { name: /Swirl now/ })).toBeVisible();
   await page.keyboard.press('s');
-  await expect(page.getByRole('row', { name: /Swirl/ })).toContainText('left out');
+  await expect(page.getByRole('row', { name: /Swirl/ })).toContainText('skipped');
   await page.keyboard.press('u');
-  await expect(page.getByRole('row', { name: /Swirl/ })).not.toContainText('left out');
+  await expect(page.getByRole('row', { name: /Swirl/ })).not.toContainText('skipped');
   await page.keyboard.press('Space');
   await page.keyboard.press('d');
   await expect(page.locator('[data-theme=dark]')).toBeVisible();
@@ -25,7 +25,7 @@ test('the bench is worked by keys alone, with a swirl left out and a mark taken 
     await expect(page.getByRole('button', { name })).toBeVisible();
     await page.keyboard.press('Space');
   }
-  await page.getByRole('button', { name: 'Store the brew and weigh it' }).press('Enter');
+  await page.getByRole('button', { name: 'Save the brew and weigh it' }).press('Enter');
   await expect(page.getByRole('heading', { name: 'Brew 1' })).toBeVisible();
 });
 
@@ -72,7 +72,7 @@ test('a clock that is set while a brew runs moves no mark of it', async ({ page 
   await page.clock.fastForward('00:10');
   await expect(page.getByRole('timer')).toHaveText(/^0:(3|4)\d/);
   for (let mark = 0; mark < 4; mark++) await page.keyboard.press('Space');
-  await page.getByRole('button', { name: 'Store the brew and weigh it' }).click();
+  await page.getByRole('button', { name: 'Save the brew and weigh it' }).click();
   await expect(page.getByRole('heading', { name: 'Brew 1' })).toBeVisible();
   const { brews } = (await (await page.request.get(`/api/lots/${recipe.lot.id}`)).json()) as {
     brews: { steps: { atS: number }[] }[];
@@ -101,7 +101,7 @@ test('a brew outlives a server that does not answer, and is stored once', async 
   await page.goto(benchPath(recipe));
   await expect(page.getByText('Before the clock')).toBeVisible();
   for (let mark = 0; mark < 5; mark++) await page.keyboard.press('Space');
-  const store = page.getByRole('button', { name: 'Store the brew and weigh it' });
+  const store = page.getByRole('button', { name: 'Save the brew and weigh it' });
   await expect(store).toBeVisible();
 
   await page.route('**/api/brews/**', (route) => route.abort());
@@ -140,8 +140,8 @@ test('the bench holds two brews: a third waits; clearing can be undone', async (
   await page.goto(benchPath(third));
   await expect(page.getByRole('heading', { name: 'Two brews are on the bench' })).toBeVisible();
   await page.getByRole('link', { name: 'Go to them' }).click();
-  await page.getByRole('button', { name: 'Clear without storing' }).click();
+  await page.getByRole('button', { name: 'Abandon this brew' }).click();
   await page.getByRole('button', { name: 'Undo', exact: true }).last().click();
-  await expect(page.getByRole('button', { name: 'Store the brew and weigh it' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Save the brew and weigh it' })).toBeVisible();
   await expect(page.getByRole('timer')).toHaveCount(2);
 });

@@ -70,7 +70,7 @@ test('from a new lot to a public recipe, typed as a new user would', async ({ pa
     await page.keyboard.press('Space'); // pour 3
     await type(page, 'Pour 3, scale showed', '257');
     await page.keyboard.press('Space'); // drained
-    await page.getByRole('button', { name: 'Store the brew and weigh it' }).click();
+    await page.getByRole('button', { name: 'Save the brew and weigh it' }).click();
     await expect(page.getByRole('heading', { name: 'Brew 1' })).toBeVisible();
     await expect(page.getByLabel('Notes')).toHaveValue('bed flat, calm');
   });

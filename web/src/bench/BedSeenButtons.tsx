@@ -28,14 +28,14 @@ export function BedSeenButtons({ brew, isActive }: { brew: BenchBrew; isActive: 
       aria-label="What the bed shows"
     >
       <BenchButton shortcut="B" onClick={() => note('bed-shows')}>
-        Bed shows
+        Bed visible
       </BenchButton>
       <BenchButton shortcut="H" onClick={() => note('water-stands')}>
-        Water stands
+        Water on the bed
       </BenchButton>
       {last && (
         <span className="text-quiet">
-          {last.kind === 'bed-shows' ? 'bed showed' : 'water stood'} at{' '}
+          {last.kind === 'bed-shows' ? 'bed visible' : 'water on the bed'} at{' '}
           <span className="reading">{formatClock(last.atS)}</span>
         </span>
       )}

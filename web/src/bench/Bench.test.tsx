@@ -83,7 +83,7 @@ describe('the bench before the clock', () => {
     press('s');
     press('s');
     expect(benchBrew(store)).toMatchObject({ prepared: ['water'], leftOut: ['rinse', 'discard'] });
-    expect(screen.getByRole('button', { name: /Discard/ }).textContent).toContain('left out');
+    expect(screen.getByRole('button', { name: /Discard/ }).textContent).toContain('skipped');
     fireEvent.click(screen.getByRole('button', { name: /Discard/ }));
     expect(benchBrew(store)).toMatchObject({ prepared: ['water', 'discard'], leftOut: ['rinse'] });
     press('p');
@@ -141,13 +141,51 @@ describe('the bench running', () => {
   it('does not take typing for keys', () => {
     const { store } = startedBench();
     const note = screen.getByLabelText('Note (N)');
-    fireEvent.keyDown(note, { key: ' ' });
-    fireEvent.keyDown(note, { key: 'u' });
     fireEvent.change(note, { target: { value: 'sour smell' } });
+    fireEvent.keyDown(note, { key: ' ' });
+    fireEvent.keyDown(note, { key: 'b' });
+    fireEvent.keyDown(note, { key: 'u' });
     expect(benchBrew(store)).toMatchObject({
       note: 'sour smell',
       run: { marks: [{ stepIndex: 0 }] },
     });
+  });
+
+  it('gives the keys back from a note by Enter, and by a space that begins none', () => {
+    const { store } = startedBench();
+    const note = screen.getByLabelText<HTMLTextAreaElement>('Note (N)');
+    press('n');
+    expect(document.activeElement).toBe(note);
+    fireEvent.keyDown(note, { key: ' ' });
+    expect(benchBrew(store)?.run.marks).toHaveLength(2);
+    expect(document.activeElement).not.toBe(note);
+    press('n');
+    fireEvent.change(note, { target: { value: 'foam' } });
+    fireEvent.keyDown(note, { key: 'Enter', shiftKey: true });
+    expect(document.activeElement).toBe(note);
+    fireEvent.keyDown(note, { key: 'Enter' });
+    expect(document.activeElement).not.toBe(note);
+    expect(benchBrew(store)?.note).toBe('foam');
+  });
+
+  it('loses no mark to a field for figures that has the focus, and takes what was typed there', () => {
+    const { store } = startedBench();
+    const total = screen.getByLabelText('Bloom, scale showed');
+    total.focus();
+    fireEvent.change(total, { target: { value: '42' } });
+    fireEvent.keyDown(total, { key: ' ' });
+    expect(benchBrew(store)).toMatchObject({ totalsG: { 0: 42 }, run: { marks: [{}, {}] } });
+    total.focus();
+    fireEvent.keyDown(total, { key: 'b' });
+    expect(benchBrew(store)?.events.map(({ kind }) => kind)).toEqual(['bed-shows']);
+  });
+
+  it('is never emptied by undo: the start mark taken back leaves the brew ready on the bench', () => {
+    const { store } = startedBench();
+    press('u');
+    press('u');
+    expect(benchBrew(store)).toMatchObject({ wasStarted: true, run: { marks: [] } });
+    expect(screen.getByRole('button', { name: /Start with the first pour/ })).toBeTruthy();
   });
 
   it('ignores a key held down', () => {
@@ -178,7 +216,7 @@ describe('what the bed shows', () => {
     vi.setSystemTime(START.getTime() + 31_400);
     fireEvent.keyDown(document.body, { key: 'b' });
     expect(benchBrew(store)?.events).toEqual([{ kind: 'bed-shows', atS: 31.4, figure: null, text: '' }]);
-    expect(screen.getByText(/bed showed at/).textContent).toContain('0:31');
+    expect(screen.getByText(/bed visible at/).textContent).toContain('0:31');
     vi.setSystemTime(START.getTime() + 38_000);
     fireEvent.keyDown(document.body, { key: 'h' });
     expect(benchBrew(store)?.events.map(({ kind }) => kind)).toEqual(['bed-shows', 'water-stands']);
@@ -190,14 +228,14 @@ describe('what the bed shows', () => {
     const { store } = laidOutBench();
     fireEvent.keyDown(document.body, { key: 'b' });
     expect(benchBrew(store)?.events).toEqual([]);
-    expect(screen.queryByRole('button', { name: /Bed shows/ })).toBeNull();
+    expect(screen.queryByRole('button', { name: /Bed visible/ })).toBeNull();
   });
 });
 
 describe('a choice of instrument', () => {
   it('gives the keys back when a finger made it, and keeps them for a keyboard', () => {
     laidOutBench();
-    const select = screen.getByLabelText<HTMLSelectElement>('Split into');
+    const select = screen.getByLabelText<HTMLSelectElement>('Fractions');
     select.focus();
     fireEvent.keyDown(select, { key: 'ArrowDown' });
     fireEvent.change(select, { target: { value: 1 } });
@@ -210,7 +248,7 @@ describe('a choice of instrument', () => {
 
 describe('a thermometer in the kettle', () => {
   const chooseThermometer = (words: string) => {
-    const select = screen.getByLabelText<HTMLSelectElement>('Kettle is read by');
+    const select = screen.getByLabelText<HTMLSelectElement>('Which kettle thermometer');
     const index = [...select.options].findIndex(({ text }) => text === words);
     fireEvent.change(select, { target: { value: index } });
   };
@@ -262,6 +300,7 @@ describe('a thermometer in the kettle', () => {
     fireEvent.keyDown(document.body, { key: ' ' });
     expect(benchBrew(store)?.events).toEqual([]);
     pass(2000);
+    fireEvent.click(screen.getByRole('button', { name: 'Change' }));
     chooseThermometer('hand');
     expect(screen.queryByText('°C kettle')).toBeNull();
   });
@@ -317,7 +356,7 @@ describe('the bench when it is drained', () => {
     fireEvent.focus(field);
     fireEvent.change(field, { target: { value: '43' } });
     fireEvent.keyDown(field, { key: 'Enter' });
-    fireEvent.click(screen.getByRole('button', { name: 'Store the brew and weigh it' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Save the brew and weigh it' }));
     await expect.poll(() => benchBrew(store)).toBeUndefined();
     expect(sent.find(({ path }) => path.startsWith('brews/'))?.body).toMatchObject({
       recipeVersionId: 11,

@@ -8,6 +8,7 @@ import { BenchFooter } from './BenchFooter';
 import { BenchPanel } from './BenchPanel';
 import type { BenchBrew } from './benchBrew';
 import { brewActivated, selectActiveKey } from './benchSlice';
+import { useAbandon } from './useAbandon';
 
 /** The bench: one brew on the whole sheet, or two side by side with a clock each. */
 export function Bench({ brews }: { brews: readonly BenchBrew[] }) {
@@ -28,11 +29,16 @@ export function Bench({ brews }: { brews: readonly BenchBrew[] }) {
   if (!active) return null;
   const isCompact = brews.length > 1;
   return (
-    <main data-theme={isDark ? 'dark' : 'light'} className="flex min-h-dvh flex-col bg-sheet text-ink">
+    <main
+      data-bench
+      data-theme={isDark ? 'dark' : 'light'}
+      className="flex min-h-dvh flex-col bg-sheet text-ink"
+    >
       <header className="flex items-center gap-2 border-b border-ink px-6 py-1 text-small">
         <Link to={`/recipes/${active.recipeId}`} className="whitespace-nowrap underline underline-offset-3">
-          Leave, the clock goes on
+          Leave (timer keeps running)
         </Link>
+        {active.run.marks.length > 0 && <Abandon key={active.key} brew={active} />}
         <span className="ml-auto flex min-w-0 flex-wrap gap-2">
           {isCompact &&
             brews.map(({ key, lotName, brewerName }, index) => (
@@ -46,10 +52,10 @@ export function Bench({ brews }: { brews: readonly BenchBrew[] }) {
                 keys for {lotName}, {brewerName} ({index + 1})
               </button>
             ))}
-          <BenchButton shortcut="M" aria-pressed={isMuted} onClick={() => setMuted(!isMuted)}>
-            {isMuted ? 'Sound off' : 'Sound on'}
+          <BenchButton shortcut="M" onClick={() => setMuted(!isMuted)}>
+            {isMuted ? 'Unmute' : 'Mute'}
           </BenchButton>
-          <BenchButton shortcut="D" aria-pressed={isDark} onClick={() => setDark(!isDark)}>
+          <BenchButton shortcut="D" onClick={() => setDark(!isDark)}>
             {isDark ? 'Light' : 'Dark'}
           </BenchButton>
         </span>
@@ -70,5 +76,18 @@ export function Bench({ brews }: { brews: readonly BenchBrew[] }) {
         {announced}
       </p>
     </main>
+  );
+}
+
+function Abandon({ brew }: { brew: BenchBrew }) {
+  const abandon = useAbandon(brew);
+  return (
+    <button
+      type="button"
+      onClick={abandon}
+      className="px-3 text-quiet underline underline-offset-3 hover:text-ink"
+    >
+      Abandon this brew
+    </button>
   );
 }

@@ -17,6 +17,7 @@ import { benchScaleOf } from './benchScales';
 import type { BenchBrew } from './benchBrew';
 import { eventNoted, eventTakenBack, goingPlan, markUndone, noteWritten, stepMarked } from './benchSlice';
 import { stepWords } from './stepWords';
+import { useKeysBack } from './useKeysBack';
 
 interface BenchFooterProps {
   brew: BenchBrew;
@@ -28,7 +29,8 @@ interface BenchFooterProps {
 export function BenchFooter({ brew, onDone }: BenchFooterProps) {
   const dispatch = useAppDispatch();
   const noteField = useRef<HTMLTextAreaElement>(null);
-  const { key, run } = brew;
+  const { key, run, note: written } = brew;
+  useKeysBack(noteField, written);
   const plan = goingPlan(brew);
   const steps = benchSteps(plan);
   const isStarted = run.marks.length > 0;
@@ -41,7 +43,7 @@ export function BenchFooter({ brew, onDone }: BenchFooterProps) {
     const atMs = brewNowMs();
     dispatch(stepMarked({ key, atMs, skipped }));
     if (!skipped) tellStandIn(key, plan, next);
-    onDone(`${stepWords(next).doing} ${skipped ? 'left out' : 'marked'}`);
+    onDone(`${stepWords(next).doing} ${skipped ? 'skipped' : 'marked'}`);
   }
   function note(kind: BenchEventKind, words: string) {
     const atS = benchMoment({ run, steps, nowMs: brewNowMs() }).elapsedS;
@@ -80,7 +82,7 @@ export function BenchFooter({ brew, onDone }: BenchFooterProps) {
       )}
       {isRunning && (
         <BenchButton shortcut="S" disabled={!canSkip} onClick={() => goOn(true)}>
-          Left out
+          Skip
         </BenchButton>
       )}
       <BenchButton shortcut="U" disabled={!undo} onClick={() => undo?.()}>
@@ -109,8 +111,12 @@ export function BenchFooter({ brew, onDone }: BenchFooterProps) {
         value={brew.note}
         disabled={!isStarted}
         onChange={(event) => dispatch(noteWritten({ key, note: event.target.value }))}
-        onKeyDown={(event) => event.key === 'Escape' && event.currentTarget.blur()}
-        placeholder={isStarted ? 'N: note; Escape leaves it' : 'notes open when the clock runs'}
+        onKeyDown={(event) => {
+          if (event.key !== 'Escape' && (event.key !== 'Enter' || event.shiftKey)) return;
+          event.preventDefault();
+          event.currentTarget.blur();
+        }}
+        placeholder={isStarted ? 'N: note; Enter saves it' : 'notes open when the clock runs'}
         className="h-12 min-w-44 grow resize-none rounded-edge border border-edge bg-raised px-3 py-3 text-body text-ink placeholder:text-quiet"
       />
     </footer>

@@ -25,12 +25,11 @@ function BenchOf({ versionId }: { versionId: number }) {
   // One that was laid out before and never started is laid out anew: the roast batch may be another by now.
   const [key] = useState(
     () =>
-      brews.find((brew) => brew.recipeVersionId === versionId && brew.run.marks.length > 0)?.key ??
-      crypto.randomUUID(),
+      brews.find((brew) => brew.recipeVersionId === versionId && brew.wasStarted)?.key ?? crypto.randomUUID(),
   );
-  const shown = brews.filter((brew) => brew.run.marks.length > 0 || brew.key === key);
+  const shown = brews.filter((brew) => brew.wasStarted || brew.key === key);
   const isThere = shown.some(({ recipeVersionId }) => recipeVersionId === versionId);
-  const isFull = brews.filter(({ run }) => run.marks.length > 0).length >= MOST_BREWS;
+  const isFull = brews.filter(({ wasStarted }) => wasStarted).length >= MOST_BREWS;
   const [wasThere, setWasThere] = useState(false);
   if (isThere && !wasThere) setWasThere(true);
   // A brew in progress needs no server and no session: it goes on whatever else fails.
@@ -100,8 +99,8 @@ function BenchFull({ brews }: { brews: readonly BenchBrew[] }) {
     <main className="max-w-xl p-10">
       <h1 className="mb-2 text-title font-bold">Two brews are on the bench</h1>
       <p className="mb-4">
-        {brews.map(({ lotName, versionNumber }) => `${lotName}, version ${versionNumber}`).join('; ')}. Store
-        one of them first.
+        {brews.map(({ lotName, versionNumber }) => `${lotName}, version ${versionNumber}`).join('; ')}. Save
+        or abandon one of them first.
       </p>
       <ButtonLink to={`/bench/${brews[0]?.recipeVersionId ?? 0}`} weight="main">
         Go to them

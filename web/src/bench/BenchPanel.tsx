@@ -7,7 +7,7 @@ import { BrewElsewhere } from './BrewElsewhere';
 import { DrainWatch } from './DrainWatch';
 import { Finish } from './Finish';
 import { Instruction } from './Instruction';
-import { InstrumentSelects } from './InstrumentSelects';
+import { Instruments } from './Instruments';
 import { KettleReadout } from './KettleReadout';
 import { MissOffer } from './MissOffer';
 import { Preparation } from './Preparation';
@@ -117,7 +117,7 @@ export function BenchPanel({ brew, isActive, isCompact, isMuted }: BenchPanelPro
         </div>
         {moment.phase !== 'done' && !isCompact && (
           <div className="mt-auto pt-3">
-            <InstrumentSelects brew={brew} />
+            <Instruments brew={brew} isStarted={isStarted} />
           </div>
         )}
       </div>
@@ -143,7 +143,7 @@ export function BenchPanel({ brew, isActive, isCompact, isMuted }: BenchPanelPro
         ) : (
           <Preparation brew={brew} isActive={isActive} />
         )}
-        {moment.phase !== 'done' && isCompact && <InstrumentSelects brew={brew} />}
+        {moment.phase !== 'done' && isCompact && <Instruments brew={brew} isStarted={isStarted} />}
         <SafetyLine brew={brew} />
       </div>
     </section>

@@ -7,16 +7,16 @@ import { SIMULATED_THERMOMETER } from '../instruments/simulatedThermometerSource
 import { USUAL_ROOM_C } from '../kit/usualRoom';
 import { Button } from '../ui/Button';
 import { TroubleNotice } from '../ui/Notice';
-import { offerUndo } from '../ui/offerUndo';
 import { BenchButton } from './BenchButton';
-import { benchScaleOf, disconnectScale, forgetScale, recordedTrace } from './benchScales';
+import { benchScaleOf, forgetScale, recordedTrace } from './benchScales';
 import type { BenchBrew } from './benchBrew';
-import { brewCleared, brewPutBack, brewStored } from './benchSlice';
-import { noteCleared } from './runningSync';
+import { brewStored } from './benchSlice';
+import { useAbandon } from './useAbandon';
 
-/** The clock has stopped: write down what the scale showed, then store the brew. */
+/** The clock has stopped: what the scale showed is entered, then the brew is saved. */
 export function Finish({ brew, done }: { brew: BenchBrew; done: readonly StepDone[] }) {
   const [put, { error, isLoading }] = usePutBrewMutation();
+  const abandon = useAbandon(brew);
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
   const startMs = brew.run.marks[0]?.atMs ?? 0;
@@ -63,30 +63,20 @@ export function Finish({ brew, done }: { brew: BenchBrew; done: readonly StepDon
     );
     void navigate(`/brews/${data.id}`);
   }
-  function clear() {
-    disconnectScale(brew.key);
-    noteCleared(brew.key);
-    dispatch(brewCleared({ key: brew.key }));
-    void navigate(`/recipes/${brew.recipeId}`);
-    offerUndo('Bench cleared, brew not stored', () => {
-      dispatch(brewPutBack(brew));
-      void navigate(`/bench/${brew.recipeVersionId}`);
-    });
-  }
   return (
     <div className="mt-4 flex grow flex-col gap-4 border-t-4 border-ink pt-3">
       <p className="text-[2.5rem] leading-tight font-bold">Drained</p>
       <p className="max-w-md text-large">
-        Write what the scale showed beside the pours if you read it. The brew is kept on this device until the
-        server has it.
+        If you read the scale, enter what it showed beside the pours. The brew is kept on this device until
+        the server has it.
       </p>
       <TroubleNotice trouble={troubleOf(error)} />
       <div className="flex flex-wrap items-center gap-4">
         <BenchButton main disabled={isLoading} onClick={() => void store()}>
-          Store the brew and weigh it
+          Save the brew and weigh it
         </BenchButton>
-        <Button weight="quiet" className="h-12" onClick={clear}>
-          Clear without storing
+        <Button weight="quiet" className="h-12" onClick={abandon}>
+          Abandon this brew
         </Button>
       </div>
     </div>

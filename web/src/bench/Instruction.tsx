@@ -1,6 +1,6 @@
 import { formatDuration, type BenchStep } from '@vendu/core';
 import { classes } from '../ui/classes';
-import { stepWords } from './stepWords';
+import { secondsWords, stepWords } from './stepWords';
 
 /** The one next thing: what, to which total, in how many seconds. Readable from two metres. */
 export function Instruction({
@@ -41,7 +41,9 @@ export function Instruction({
       <div className="flex flex-wrap items-baseline gap-x-8">
         {dueInS !== null && (
           <p className={classes('reading leading-tight font-semibold [word-spacing:-0.3em]', size)}>
-            {dueInS >= 0 ? `in ${Math.ceil(dueInS)} s` : `late ${Math.floor(-dueInS)} s`}
+            {dueInS >= 0
+              ? `in ${secondsWords(Math.ceil(dueInS))}`
+              : `late ${secondsWords(Math.floor(-dueInS))}`}
           </p>
         )}
         <p className="reading text-title">

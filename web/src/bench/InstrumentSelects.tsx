@@ -8,8 +8,8 @@ import { BenchSelect } from './BenchSelect';
 import type { BenchBrew } from './benchBrew';
 import { cupsPlanned, scaleChosen, thermometerChosen } from './benchSlice';
 
-const CUP_CHOICES: { words: string; choice: CupRule }[] = [
-  { words: 'one cup, or at F', choice: { kind: 'none' } },
+export const CUP_CHOICES: { words: string; choice: CupRule }[] = [
+  { words: 'none (F splits by hand)', choice: { kind: 'none' } },
   ...[10, 15, 30].map((everyS) => ({
     words: `a cup every ${everyS} s`,
     choice: { kind: 'time', everyS } as const,
@@ -27,19 +27,19 @@ export const InstrumentSelects = memo(function InstrumentSelects({ brew }: { bre
   return (
     <div className="grid grid-cols-[6fr_5fr_5fr] gap-3">
       <BenchSelect
-        label="Water is read by"
+        label="Which scale"
         options={SCALE_CHOICES}
         value={scale}
         onChange={(next) => dispatch(scaleChosen({ key, scale: next }))}
       />
       <BenchSelect
-        label="Kettle is read by"
+        label="Which kettle thermometer"
         options={THERMOMETER_CHOICES}
         value={thermometer}
         onChange={(next) => dispatch(thermometerChosen({ key, thermometer: next }))}
       />
       <BenchSelect
-        label="Split into"
+        label="Fractions"
         options={CUP_CHOICES}
         value={cups}
         onChange={(next) => dispatch(cupsPlanned({ key, cups: next }))}

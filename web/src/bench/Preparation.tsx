@@ -19,7 +19,7 @@ export function Preparation({ brew, isActive }: { brew: BenchBrew; isActive: boo
     <div>
       <h2 className="heading mb-2">
         Before the clock{' '}
-        <span className="font-normal text-quiet">P ticks the next, S leaves it out; Space starts anyway</span>
+        <span className="font-normal text-quiet">P ticks the next, S skips it; Space starts anyway</span>
       </h2>
       <ol className="grid grid-cols-2 gap-x-6">
         {tasks.map((each) => {
@@ -44,7 +44,7 @@ export function Preparation({ brew, isActive }: { brew: BenchBrew; isActive: boo
                 </span>
                 <span className={isReady || isLeftOut ? 'text-quiet' : ''}>
                   <TaskWords task={each} brew={brew} />
-                  {isLeftOut && <b className="ml-2 text-alarm">left out</b>}
+                  {isLeftOut && <b className="ml-2 text-alarm">skipped</b>}
                 </span>
               </button>
             </li>

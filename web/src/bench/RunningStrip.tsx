@@ -14,7 +14,7 @@ const TASK_WORDS: Record<AfterBrewTask, { waiting: string; due: string; at: stri
 
 /** What runs, on every screen: the clocks of the bench, and what comes due after the brews. */
 export function RunningStrip() {
-  const brews = useAppSelector(selectBrews).filter(({ run }) => run.marks.length > 0);
+  const brews = useAppSelector(selectBrews).filter(({ wasStarted }) => wasStarted);
   const after = useAppSelector(selectAfter);
   const nowMs = useNow(brews.length > 0 || after.length > 0 ? 500 : null);
   return (

@@ -1,13 +1,15 @@
-import { formatDuration, type BenchStep, type BrewPlan } from '@vendu/core';
+import { formatDuration } from '@vendu/core';
 import { Notice } from '../ui/Notice';
 import type { BenchState } from './useBenchBrew';
 
 /** Leads and lags smaller than this are a hand's, s and g. */
 const SAID_FROM = { s: 1, g: 3 };
+/** A hand that is slower than this is not pouring any more, s. */
+const LONGEST_LAG_S = 15;
 
 /** What the scale says: water, flow with its target, lead or lag; and that it is silent, when it is. */
 export function ScaleReadout({ bench }: { bench: BenchState }) {
-  const { scaleView, flowGps, lead, moment, plan } = bench;
+  const { scaleView, flowGps, lead, moment } = bench;
   if (!scaleView) return null;
   const { status, massG, batteryPercent, name, trouble } = scaleView;
   if (status === 'silent') {
@@ -18,7 +20,7 @@ export function ScaleReadout({ bench }: { bench: BenchState }) {
       </Notice>
     );
   }
-  const wantedGps = pourOn(moment.current, plan)?.flowGps;
+  const wantedGps = wantedFlowGps(bench);
   return (
     <div className="flex flex-wrap items-baseline gap-x-7 gap-y-1">
       <span className="reading text-[2.75rem] leading-none font-semibold text-water">
@@ -26,9 +28,7 @@ export function ScaleReadout({ bench }: { bench: BenchState }) {
       </span>
       <span className="reading text-[2rem] leading-none font-semibold text-flow">
         {flowGps === null ? '–' : Math.max(0, flowGps).toFixed(1)}{' '}
-        <span className="text-large font-normal">
-          g/s{wantedGps !== undefined && `, wanted ${wantedGps}`}
-        </span>
+        <span className="text-large font-normal">g/s{wantedGps !== null && `, target ${wantedGps}`}</span>
       </span>
       {lead && <span className="text-large">{leadWords(lead)}</span>}
       {batteryPercent !== null && batteryPercent < 15 && (
@@ -38,8 +38,13 @@ export function ScaleReadout({ bench }: { bench: BenchState }) {
   );
 }
 
-function pourOn(current: BenchStep | null, plan: BrewPlan) {
-  return current?.kind === 'pour' ? plan.pours[current.pourNumber - 1] : undefined;
+/** A flow is asked for only while its pour is due and not in yet. */
+function wantedFlowGps({ moment, plan, scaleView }: BenchState): number | null {
+  const { current, elapsedS } = moment;
+  if (moment.phase !== 'running' || current?.kind !== 'pour') return null;
+  const isIn = (scaleView?.massG ?? 0) > current.totalG - SAID_FROM.g;
+  const isOver = elapsedS > current.endS + LONGEST_LAG_S;
+  return isIn || isOver ? null : (plan.pours[current.pourNumber - 1]?.flowGps ?? null);
 }
 
 function leadWords({ aheadG, aheadS }: NonNullable<BenchState['lead']>): string {

@@ -13,7 +13,7 @@ import { QuantityField } from '../ui/QuantityField';
 import { CELSIUS, GRAMS, within } from '../ui/quantities';
 import type { BenchBrew } from './benchBrew';
 import { eventNoted, totalWritten } from './benchSlice';
-import { stepWords } from './stepWords';
+import { secondsWords, stepWords } from './stepWords';
 
 const HEAD = 'border-b border-ink pb-1 pr-3 text-left text-tiny font-medium text-quiet';
 const CELL = 'border-b border-rule py-0.5 pr-3 h-10';
@@ -102,7 +102,7 @@ function kettleAt({ events }: BenchBrew, atS: number): number | null {
 }
 
 function Done({ row }: { row: StepComparison }) {
-  if (row.skipped) return <span className="font-words">left out</span>;
+  if (row.skipped) return <span className="font-words">skipped</span>;
   if (row.doneS === null) return <span>–</span>;
   // By the figures shown, so that plan, done and lateness add up to the eye.
   const late = Math.floor(row.doneS) - row.step.plannedS;
@@ -111,7 +111,7 @@ function Done({ row }: { row: StepComparison }) {
       <span className="font-semibold text-ink">{formatClock(row.doneS)}</span>
       {late !== 0 && (
         <span className={classes('ml-2 text-tiny', Math.abs(late) > 5 ? 'text-alarm' : 'text-quiet')}>
-          {late > 0 ? `${late} s late` : `${-late} s early`}
+          {late > 0 ? `${secondsWords(late)} late` : `${secondsWords(-late)} early`}
         </span>
       )}
     </>

@@ -23,6 +23,8 @@ export interface BenchBrew {
   /** What the live forecast has to know; kept with the brew, so that it needs no server. */
   ground: BoardGround | null;
   run: BenchRun;
+  /** It was on the clock once: an undo takes its marks back, never the brew itself. */
+  wasStarted: boolean;
   /** What the scale showed after a pour, g, by step; typed, or read off the scale. */
   totalsG: Record<number, number>;
   /** Totals moved after a pour that missed: from which pour on, and by how much. */

@@ -23,6 +23,7 @@ import { readKeptBrew } from './keptBrew';
 export type LaidOutBrew = Omit<
   BenchBrew,
   | 'run'
+  | 'wasStarted'
   | 'totalsG'
   | 'moved'
   | 'answered'
@@ -84,14 +85,15 @@ export const benchSlice = createSlice({
   reducers: {
     /** Brews laid out and never started make room; what was made ready for the same version stays ready. */
     brewLaidOut: (state: BenchState, { payload }: PayloadAction<LaidOutBrew>): BenchState => {
-      const started = state.brews.filter(({ run }) => run.marks.length > 0);
+      const started = state.brews.filter(({ wasStarted }) => wasStarted);
       if (started.length >= MOST_BREWS) return state;
       const before = state.brews.find(
-        ({ recipeVersionId, run }) => recipeVersionId === payload.recipeVersionId && run.marks.length === 0,
+        ({ recipeVersionId, wasStarted }) => recipeVersionId === payload.recipeVersionId && !wasStarted,
       );
       const laidOut: BenchBrew = {
         ...payload,
         run: NOT_STARTED,
+        wasStarted: false,
         totalsG: {},
         moved: [],
         answered: [],
@@ -115,6 +117,7 @@ export const benchSlice = createSlice({
     stepMarked: (state: BenchState, { payload }: OfBrew<{ atMs: number; skipped?: boolean }>) =>
       changed(state, payload.key, ({ run, plan }) => ({
         run: markNext({ ...payload, run, steps: benchSteps(plan) }),
+        wasStarted: true,
       })),
     markUndone: (state: BenchState, { payload }: OfBrew) =>
       changed(state, payload.key, ({ run, totalsG }) => ({
@@ -160,7 +163,7 @@ export const benchSlice = createSlice({
     brewPutBack: (state: BenchState, { payload }: PayloadAction<BenchBrew>): BenchState => ({
       ...state,
       brews: [
-        ...state.brews.filter(({ key, run }) => key !== payload.key && run.marks.length > 0),
+        ...state.brews.filter(({ key, wasStarted }) => key !== payload.key && wasStarted),
         { ...payload, seq: payload.seq + 1 },
       ],
       activeKey: payload.key,

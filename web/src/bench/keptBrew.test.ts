@@ -6,6 +6,7 @@ import { readKeptBrew } from './keptBrew';
 const BREW = {
   ...LAID_OUT,
   run: { marks: [{ stepIndex: 0, atMs: 1000, skipped: false }] },
+  wasStarted: true,
   totalsG: { 0: 42 },
   moved: [],
   answered: [],

@@ -41,6 +41,7 @@ export function readKeptBrew(kept: unknown): BenchBrew | null {
     roastBatchId,
     plan,
     run: run.length === 0 ? NOT_STARTED : { marks: run },
+    wasStarted: kept['wasStarted'] === true || run.length > 0,
     lotName: words(kept['lotName']),
     additions: words(kept['additions']),
     brewerName: words(kept['brewerName']),

@@ -44,7 +44,7 @@ function running(seq = 1): BenchBrew {
   store.dispatch(brewLaidOut({ ...LAID_OUT, key }));
   const [brew] = selectBrews(store.getState());
   if (!brew) throw new Error('nothing was laid out');
-  return { ...brew, seq, run: { marks: [{ stepIndex: 0, atMs: 1000, skipped: false }] } };
+  return { ...brew, seq, wasStarted: true, run: { marks: [{ stepIndex: 0, atMs: 1000, skipped: false }] } };
 }
 
 beforeEach(() => {
@@ -107,7 +107,7 @@ describe('what the server is told of a running brew', () => {
 
   it('is nothing before the clock runs', () => {
     const { told, server } = slowServer();
-    keepOnServer(() => [{ ...running(), run: { marks: [] } }], server);
+    keepOnServer(() => [{ ...running(), wasStarted: false, run: { marks: [] } }], server);
     expect(told).toEqual([]);
   });
 

@@ -87,7 +87,7 @@ export function onTakingBack(tell: () => void): void {
  */
 export function keepOnServer(brews: () => readonly BenchBrew[], server: Server): void {
   const ahead = brews()
-    .filter((brew) => brew.run.marks.length > 0 && isToBeTold(brew))
+    .filter((brew) => brew.wasStarted && isToBeTold(brew))
     .map(({ key }) => key);
   for (const key of new Set([...ahead, ...cleared])) {
     if (!telling.has(key)) void tellUntilTaken(key, brews, server);

@@ -1,4 +1,4 @@
-import type { Agitating, BenchStep } from '@vendu/core';
+import { formatDuration, type Agitating, type BenchStep } from '@vendu/core';
 
 const AGITATING: Record<Agitating, string> = { swirl: 'Swirl', stir: 'Stir', needle: 'Needle' };
 
@@ -17,4 +17,9 @@ export function stepWords(step: BenchStep): { doing: string; figure: string } {
     case 'drawdown':
       return { doing: step.lifts ? 'Lift the brewer' : 'Drained', figure: '' };
   }
+}
+
+/** A time as it is said at a bench: seconds up to a minute, the clock from there on. */
+export function secondsWords(seconds: number): string {
+  return seconds < 60 ? `${seconds} s` : formatDuration(seconds);
 }

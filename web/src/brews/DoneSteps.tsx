@@ -37,7 +37,7 @@ export function DoneSteps({ brew }: { brew: BrewView }) {
                 <td className={`${CELL} reading`}>{formatDuration(step.plannedS)}</td>
                 <td className={`${CELL} w-28`}>
                   {doneS === null ? (
-                    <span className="text-quiet">{skipped ? 'left out' : 'not reached'}</span>
+                    <span className="text-quiet">{skipped ? 'skipped' : 'not reached'}</span>
                   ) : (
                     <QuantityField
                       labelHidden

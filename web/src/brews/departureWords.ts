@@ -24,7 +24,7 @@ export function departureWords(departure: Departure, { plan, steps, events, dose
     case 'agitation':
       return [
         ...rows.flatMap(({ step, skipped }) =>
-          step.kind === 'agitate' && skipped ? [`${step.how} left out`] : [],
+          step.kind === 'agitate' && skipped ? [`${step.how} skipped`] : [],
         ),
         ...addedAgitation(events).map(({ kind }) => `${kind} added`),
       ].join(', ');
