@@ -8,6 +8,7 @@ export { formatElevation, parseElevation, type ElevationRange } from './quantity
 export { parseMassOrMultipleG } from './quantity/massOrMultiple.js';
 export { parseNumber, parseWithUnit } from './quantity/parseNumber.js';
 export { formatRatio, parseRatio } from './quantity/ratio.js';
+export { parseMassG, type MassReason } from './quantity/mass.js';
 export { parseTemperatureC } from './quantity/temperature.js';
 export { celsiusToFahrenheit, fahrenheitToCelsius } from './temperature/scales.js';
 
@@ -177,7 +178,7 @@ export {
   type StepDone,
 } from './bench/planAgainstActual.js';
 
-export { lotDue, type DueAction, type LotDue } from './lot/lotDue.js';
+export { DUE_RULES, lotDue, type DueAction, type LotDue } from './lot/lotDue.js';
 export { lotStage, type LotProgress } from './lot/lotStage.js';
 export { roastAgeDays } from './lot/roastAge.js';
 

@@ -1,10 +1,10 @@
 import { expect, test } from '@playwright/test';
 import { signIn } from '../support/people';
 
-const FILE = `Name;Country;Process;Roasted on;Elevation;Additions
-Import ridge;Rwanda;washed;2026-11-10;1800-1950;
-Import fault;Atlantis;boiled;2026-11-10;1950-1800;
-Import fruit;PE;co-fermented;2026-11-11;1500;mango pulp`;
+const FILE = `Coffee;Country;Process;Roast date;Elevation;Added fruit or yeast;Stock weighed in
+Import ridge;Rwanda;washed;2026-11-10;1800-1950;;2.4 kg
+Import fault;Atlantis;boiled;2026-11-10;1950-1800;;
+Import fruit;PE;co-fermented;2026-11-11;1500;mango pulp;`;
 
 test('a faulty file is mended before anything is stored, and survives a reload', async ({ page }) => {
   await signIn(page, 'barista');
@@ -13,8 +13,10 @@ test('a faulty file is mended before anything is stored, and survives a reload',
   await page
     .getByLabel('File')
     .setInputFiles({ name: 'lots.csv', mimeType: 'text/csv', buffer: Buffer.from(FILE) });
+  await expect(page.getByRole('status')).toContainText('3 lots read, 3 of them with faults');
+  await page.getByLabel(/Coffee/).selectOption({ label: 'Name' });
   await expect(page.getByRole('status')).toContainText('3 lots read, 1 of them with faults');
-  const store = page.getByRole('button', { name: 'Take in 3 lots' });
+  const store = page.getByRole('button', { name: 'Add 3 lots' });
   await expect(store).toBeDisabled();
   await expect(page.getByText('Country must be chosen from the list.')).toBeVisible();
   await expect(page.getByText('Process must be one of', { exact: false })).toBeVisible();

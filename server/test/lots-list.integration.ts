@@ -171,11 +171,17 @@ describe('taking in and weighing', () => {
       { field: 'lots.1.elevationToM' },
     ]);
     expect((await page('')).total).toBe(before);
-    await app.barista
-      .post('/api/lots/import')
-      .send({ lots: [SMALLEST_LOT, SMALLEST_LOT] })
-      .expect(201);
+    const lots = ['From a file', 'From a file too'].map((name) => ({ ...SMALLEST_LOT, name }));
+    await app.barista.post('/api/lots/import').send({ lots }).expect(201);
     expect((await page('')).total).toBe(before + 2);
+    // The same file once more would have every lot twice.
+    const again = await app.barista.post('/api/lots/import').send({ lots }).expect(422);
+    expect((again.body as { errors: { field: string }[] }).errors).toMatchObject([
+      { field: 'lots.0.name' },
+      { field: 'lots.1.name' },
+    ]);
+    const laterRoast = lots.map((lot) => ({ ...lot, roastedOn: '2026-02-02' }));
+    await app.barista.post('/api/lots/import').send({ lots: laterRoast }).expect(201);
   });
 
   it('counts what is left from the last weighing on', async () => {

@@ -148,7 +148,7 @@ export class ImportLotsDto {
   lots!: NewLotDto[];
 }
 
-export const LOT_SORTS = ['recent', 'name', 'launch', 'roast-age', 'brews', 'left'] as const;
+export const LOT_SORTS = ['due', 'recent', 'name', 'launch', 'roast-age', 'brews', 'left'] as const;
 export type LotSort = (typeof LOT_SORTS)[number];
 export const LOTS_PER_PAGE = 50;
 
@@ -166,10 +166,10 @@ export class LotsQueryDto {
   process?: Process | undefined;
 
   @OneOf({ label: 'Sort', values: LOT_SORTS })
-  sort: LotSort = 'recent';
+  sort: LotSort = 'due';
 
   @OneOf({ label: 'Direction', values: ['up', 'down'] })
-  direction: 'up' | 'down' = 'down';
+  direction: 'up' | 'down' = 'up';
 
   @Type(() => Number)
   @NumberBetween({ label: 'Page', unit: '', min: 1, max: 100_000, whole: true })

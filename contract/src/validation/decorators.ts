@@ -80,11 +80,16 @@ export function OneOf(choice: Choice, options?: ValidationOptions): PropertyDeco
       constraints: [choice],
       validator: {
         validate: (value) => typeof value === 'string' && choice.values.includes(value),
-        defaultMessage: () => `${choice.label} must be one of: ${allowed}.`,
+        defaultMessage: () => `${choice.label} must be one of: ${choice.values.map(asSaid).join(', ')}.`,
       },
     },
     { ...options, context: { allowed } },
   );
+}
+
+/** Identifiers as a person says them. */
+function asSaid(value: string): string {
+  return value.replaceAll('-', ' ');
 }
 
 export interface DateRule {
@@ -106,21 +111,25 @@ export function CalendarDate(rule: DateRule, options?: ValidationOptions): Prope
       validator: {
         validate: (value) =>
           typeof value === 'string' &&
-          /^\d{4}-\d{2}-\d{2}$/.test(value) &&
-          isMatch(value, 'yyyy-MM-dd') &&
+          isCalendarDate(value) &&
           value >= EARLIEST_DATE &&
           value <= LATEST_DATE &&
           (!rule.notInFuture || value <= latestToday()),
         defaultMessage: (args) =>
           typeof args?.value !== 'string' || args.value === ''
             ? `${rule.label} is required.`
-            : rule.notInFuture && args.value > latestToday()
+            : rule.notInFuture && isCalendarDate(args.value) && args.value > latestToday()
               ? `${rule.label} lies in the future; enter today or earlier.`
               : `${rule.label} must be ${allowed}.`,
       },
     },
     { ...options, context: { allowed } },
   );
+}
+
+/** A day that the calendar has: 2026-02-30 is none, and lies in no future. */
+function isCalendarDate(text: string): boolean {
+  return /^\d{4}-\d{2}-\d{2}$/.test(text) && isMatch(text, 'yyyy-MM-dd');
 }
 
 /** Today where it is latest on earth, so that no lab's own today counts as the future. */

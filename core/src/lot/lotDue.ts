@@ -8,10 +8,12 @@ export interface LotDue {
   isPressing: boolean;
 }
 
-/** So near to its launch a lot without a public recipe presses, days (assumed). */
-const LAUNCH_NEAR_DAYS = 3;
-/** A public recipe is brewed again after so long, days: a roast has then changed (common practice: two weeks). */
-const RECHECK_AFTER_DAYS = 14;
+export const DUE_RULES = {
+  /** So near to its launch a lot without a public recipe presses, days (assumed). */
+  launchNearDays: 3,
+  /** A public recipe is brewed again after so long, days: a roast has then changed (common practice: two weeks). */
+  recheckAfterDays: 14,
+} as const;
 
 const NEXT: Record<LotStage, DueAction> = {
   arrived: 'first-brew',
@@ -40,8 +42,8 @@ export function lotDue({
 }): LotDue {
   const action = NEXT[stage];
   if (action !== 'recheck') {
-    return { action, isPressing: daysToLaunch !== null && daysToLaunch <= LAUNCH_NEAR_DAYS };
+    return { action, isPressing: daysToLaunch !== null && daysToLaunch <= DUE_RULES.launchNearDays };
   }
-  const isDue = daysSinceBrew === null || daysSinceBrew >= RECHECK_AFTER_DAYS;
+  const isDue = daysSinceBrew === null || daysSinceBrew >= DUE_RULES.recheckAfterDays;
   return { action: isDue ? 'recheck' : 'nothing', isPressing: isDue };
 }

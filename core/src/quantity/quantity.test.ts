@@ -79,6 +79,10 @@ describe('a temperature', () => {
 
   it('asks for the scale where a bare figure cannot be Celsius', () => {
     expect(parseTemperatureC('205')).toMatchObject({ reason: 'scale-missing' });
+    // The end of a roast is far above boiling (common practice: 195 to 230 C).
+    expect(parseTemperatureC('208', { hottestC: 260 })).toEqual({ ok: true, value: 208 });
+    expect(parseTemperatureC('406f', { hottestC: 260 })).toEqual({ ok: true, value: 207.8 });
+    expect(parseTemperatureC('406', { hottestC: 260 })).toMatchObject({ reason: 'scale-missing' });
   });
 
   it('converts both ways (fixed points of the scales by definition)', () => {

@@ -1,6 +1,6 @@
 import { QueryTypes } from 'sequelize';
 import type { Sequelize } from 'sequelize-typescript';
-import { lotDue, type BrewPlan, type LotStage, type Process } from '@vendu/core';
+import { DUE_RULES, lotDue, type BrewPlan, type LotStage, type Process } from '@vendu/core';
 import {
   LOTS_PER_PAGE,
   type LotListItem,
@@ -45,7 +45,7 @@ const COLUMNS = `id, name, country, region, process, additions, elevation_from_m
   DATE_FORMAT(launch_on, '%Y-%m-%d') AS launchOn`;
 
 /** Column of each sort; what is not known comes last either way. */
-const SORT_COLUMNS: Record<LotSort, string> = {
+const SORT_COLUMNS: Record<Exclude<LotSort, 'due'>, string> = {
   recent: 'updated_at',
   name: 'name',
   launch: 'launch_on',
@@ -119,8 +119,20 @@ function lotsStatement(query: LotsQueryDto): {
   };
 }
 
+/** What presses first, as `lotDue` has it: near launches, rechecks due, later launches, no date, nothing due. */
+const DUE_RANK = `CASE
+  WHEN stage IN ('published', 'watched') THEN
+    IF(last_brewed_at IS NULL OR last_brewed_at <= NOW() - INTERVAL ${DUE_RULES.recheckAfterDays} DAY, 1, 4)
+  WHEN launch_on <= CURDATE() + INTERVAL ${DUE_RULES.launchNearDays} DAY THEN 0
+  WHEN launch_on IS NOT NULL THEN 2
+  ELSE 3 END`;
+const DUE_ORDER = `${DUE_RANK}, launch_on IS NULL, launch_on, updated_at DESC, id DESC`;
+
 /** NULL sorts lowest: only an upward sort has to send what is not known to the end by itself. */
 function orderOf({ sort, direction }: LotsQueryDto): string {
+  if (sort === 'due') {
+    return direction === 'up' ? DUE_ORDER : `${DUE_RANK} DESC, launch_on DESC, id`;
+  }
   const column = SORT_COLUMNS[sort];
   if (direction === 'down') return `${column} DESC, id DESC`;
   return NEVER_NULL.includes(sort) ? `${column}, id` : `${column} IS NULL, ${column}, id`;

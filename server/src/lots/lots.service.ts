@@ -89,6 +89,7 @@ export class LotsService {
       ),
     );
     const ids = await this.writing.once(request, async () => {
+      await refuseTwins(lots);
       const taken: number[] = [];
       for (const lot of lots) taken.push(await this.takeIn(lot, person));
       return taken;
@@ -189,4 +190,26 @@ function batchViews(batches: readonly RoastBatchModel[]): RoastBatchView[] {
       endC,
       ageDays: roastAgeDays({ roastedOn, onDate }),
     }));
+}
+
+/** A file that was imported before would be there twice: the same name, origin, process and roast date say so. */
+async function refuseTwins(lots: readonly NewLotDto[]): Promise<void> {
+  const known = await LotModel.findAll({
+    where: { name: lots.map(({ name }) => name) },
+    include: [RoastBatchModel],
+  });
+  refuse(
+    lots.flatMap((lot, index) => {
+      const isThere = known.some(
+        (row) =>
+          row.name.toLowerCase() === lot.name.toLowerCase() &&
+          row.country === lot.country &&
+          row.process === lot.process &&
+          row.farm === lot.farm &&
+          row.roastBatches.some(({ roastedOn }) => roastedOn === lot.roastedOn),
+      );
+      const message = 'This lot is there already, with the same roast date; skip it.';
+      return isThere ? [{ field: `lots.${index}.name`, message }] : [];
+    }),
+  );
 }

@@ -8,7 +8,17 @@ import { Button, ButtonLink } from '../ui/Button';
 import { classes } from '../ui/classes';
 import { INPUT } from '../ui/Field';
 import { Notice, TroubleNotice } from '../ui/Notice';
-import { CSV_COLUMNS, faultsOf, lotOf, readCsv, type CsvFile, type CsvRow } from './csvLots';
+import {
+  CSV_COLUMNS,
+  faultsOf,
+  lotOf,
+  placeColumn,
+  readCsv,
+  sameAs,
+  type CsvField,
+  type CsvFile,
+  type CsvRow,
+} from './csvLots';
 import { useImportLotsMutation } from './lotsApi';
 
 /** Columns shown and mended in the preview, in the order of the form; the rest are taken as they are. */
@@ -27,23 +37,28 @@ const REQUIRED: readonly string[] = ['name', 'country', 'process', 'roastedOn'];
 
 /** Many lots from a file: read here, mended here, and stored all together or not at all. */
 export function ImportLotsPage() {
-  const [file, keep, drop] = useDraft<CsvFile | null>('lots.import', null);
+  const [file, keep, drop] = useDraft<CsvFile | null>('lots.import-file', null);
   const [pasted, setPasted] = useState('');
   const [send, { error, isLoading }] = useImportLotsMutation();
   const navigate = useNavigate();
   const rows = file?.rows ?? [];
-  const faults = rows.map(faultsOf);
+  const twins = sameAs(rows);
+  const faults = rows.map((row, index): FieldError[] => {
+    const twin = twins[index] ?? null;
+    if (twin === null) return faultsOf(row);
+    return [{ field: 'name', message: `The same as line ${twin + 2}; skip one of them.` }];
+  });
   const faultyCount = faults.filter((each) => each.length > 0).length;
 
   function clear() {
     keep(null);
     drop();
   }
-  async function takeIn() {
+  async function addAll() {
     const { data } = await send(rows.map(lotOf));
     if (!data) return;
     clear();
-    toast(`${data.ids.length} lots taken in`);
+    toast(`${data.ids.length} lots added`);
     void navigate('/lots');
   }
   return (
@@ -57,7 +72,7 @@ export function ImportLotsPage() {
         </div>
         {file && (
           <Button weight="quiet" onClick={clear}>
-            Let this file go
+            Discard this file
           </Button>
         )}
       </header>
@@ -107,20 +122,17 @@ export function ImportLotsPage() {
             {faultyCount > 0
               ? `, ${faultyCount} of them with faults. Mend them below; nothing is stored yet.`
               : ', none with a fault. Nothing is stored yet.'}
-            {file.unknownColumns.length > 0 && (
-              <span className="text-quiet">
-                {' '}
-                Left out, since no lot has them: {file.unknownColumns.join(', ')}.
-              </span>
-            )}
           </p>
+          {file.unplaced.length > 0 && (
+            <Unplaced file={file} onPlace={(heading, field) => keep(placeColumn(file, heading, field))} />
+          )}
           <Preview
             rows={rows}
             faults={faults}
             onMend={(index, row) =>
               keep({ ...file, rows: rows.map((each, at) => (at === index ? row : each)) })
             }
-            onLeaveOut={(index) => keep({ ...file, rows: rows.filter((_, at) => at !== index) })}
+            onSkip={(index) => keep({ ...file, rows: rows.filter((_, at) => at !== index) })}
           />
           <div className="mt-4 flex flex-col gap-3">
             <TroubleNotice trouble={troubleOf(error)} />
@@ -128,10 +140,10 @@ export function ImportLotsPage() {
               <Button
                 weight="main"
                 disabled={faultyCount > 0 || isLoading}
-                onClick={() => void takeIn()}
+                onClick={() => void addAll()}
                 className="h-11 px-5"
               >
-                Take in {rows.length} {rows.length === 1 ? 'lot' : 'lots'}
+                Add {rows.length} {rows.length === 1 ? 'lot' : 'lots'}
               </Button>
             </div>
           </div>
@@ -141,16 +153,44 @@ export function ImportLotsPage() {
   );
 }
 
+/** Columns whose heading says nothing to the lab: a person says what they are, or they are not used. */
+function Unplaced({ file, onPlace }: { file: CsvFile; onPlace: (heading: string, field: CsvField) => void }) {
+  return (
+    <div className="mb-4 flex flex-wrap items-end gap-3 border-y border-rule py-3 text-small">
+      <span className="self-center text-quiet">Not used so far:</span>
+      {file.unplaced.map(({ heading, cells }) => (
+        <label key={heading} className="flex flex-col gap-1">
+          <span>
+            <b>{heading}</b> <span className="text-quiet">({cells.find(Boolean) ?? 'empty'})</span>
+          </span>
+          <select
+            className={INPUT}
+            value=""
+            onChange={(event) => onPlace(heading, event.target.value as CsvField)}
+          >
+            <option value="">Not used</option>
+            {Object.entries(CSV_COLUMNS).map(([field, [words]]) => (
+              <option key={field} value={field}>
+                {words}
+              </option>
+            ))}
+          </select>
+        </label>
+      ))}
+    </div>
+  );
+}
+
 function Preview({
   rows,
   faults,
   onMend,
-  onLeaveOut,
+  onSkip,
 }: {
   rows: CsvRow[];
   faults: FieldError[][];
   onMend: (index: number, row: CsvRow) => void;
-  onLeaveOut: (index: number) => void;
+  onSkip: (index: number) => void;
 }) {
   const head = 'border-b border-ink pb-1 pr-2 text-left text-tiny font-medium text-quiet';
   return (
@@ -165,7 +205,7 @@ function Preview({
               </th>
             ))}
             <th className={head}>
-              <span className="sr-only">Leave out</span>
+              <span className="sr-only">Skip</span>
             </th>
           </tr>
         </thead>
@@ -199,8 +239,8 @@ function Preview({
                 );
               })}
               <td className="border-b border-rule py-1">
-                <Button weight="quiet" onClick={() => onLeaveOut(index)}>
-                  Leave out
+                <Button weight="quiet" onClick={() => onSkip(index)}>
+                  Skip
                 </Button>
               </td>
             </tr>

@@ -30,7 +30,7 @@ export function LotTable({ lots, query, onChange }: LotTableProps) {
         <tr>
           {sorting('name', 'Lot', false)}
           <th className={classes(HEAD, 'pr-4 text-left')}>Process and elevation</th>
-          <th className={classes(HEAD, 'pr-4 text-left')}>Stage, what is due</th>
+          {sorting('due', 'Stage, what is due', false)}
           <th className={classes(HEAD, 'pr-4 text-left')}>Recipe worked on</th>
           {sorting('launch', 'Launch')}
           {sorting('roast-age', 'Roast age')}
@@ -74,8 +74,8 @@ function SortHead({
         className={classes('font-medium whitespace-nowrap hover:text-ink', isSorted && 'font-bold text-ink')}
       >
         {words}
-        <span aria-hidden className="inline-block w-3 text-center">
-          {isSorted ? (query.direction === 'up' ? '↑' : '↓') : ''}
+        <span aria-hidden className={classes('inline-block w-3 text-center', !isSorted && 'opacity-50')}>
+          {isSorted ? (query.direction === 'up' ? '↑' : '↓') : '↕'}
         </span>
       </button>
     </th>

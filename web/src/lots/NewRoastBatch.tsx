@@ -5,7 +5,7 @@ import { Button } from '../ui/Button';
 import { Field, INPUT } from '../ui/Field';
 import { TroubleNotice } from '../ui/Notice';
 import { QuantityField } from '../ui/QuantityField';
-import { CELSIUS, PERCENT, within } from '../ui/quantities';
+import { PERCENT, ROAST_CELSIUS, within } from '../ui/quantities';
 import { ROAST_WORDS } from '../ui/words';
 import { useAddRoastBatchMutation } from './lotsApi';
 
@@ -69,7 +69,7 @@ export function NewRoastBatch({ lotId }: { lotId: number }) {
         />
         <QuantityField
           label="End temperature"
-          quantity={within(CELSIUS, { label: 'End temperature', min: 150, max: 260 })}
+          quantity={within(ROAST_CELSIUS, { label: 'End temperature', min: 150, max: 260 })}
           value={endC}
           onCommit={setEndC}
           onClear={() => setEndC(null)}

@@ -1,15 +1,13 @@
 import { describe, expect, it } from 'vitest';
-import { faultsOf, lotOf, readCsv } from './csvLots';
+import { faultsOf, lotOf, placeColumn, readCsv, sameAs } from './csvLots';
 
 const HEAD = 'Name;Country;Process;Roasted on;Elevation;Stock g;Cupping score';
 
 describe('lots from a file', () => {
   it('reads columns by their headings, whatever the separator, and says what it leaves out', () => {
-    const { rows, unknownColumns, trouble } = readCsv(
-      `${HEAD}\nRidge;rwanda;Washed;2026-01-10;1700-1900;2 500;86`,
-    );
+    const { rows, unplaced, trouble } = readCsv(`${HEAD}\nRidge;rwanda;Washed;2026-01-10;1700-1900;2 500;86`);
     expect(trouble).toBeNull();
-    expect(unknownColumns).toEqual(['Cupping score']);
+    expect(unplaced).toEqual([{ heading: 'Cupping score', cells: ['86'] }]);
     expect(rows[0]).toMatchObject({ name: 'Ridge', country: 'rwanda', elevation: '1700-1900' });
   });
 
@@ -36,12 +34,29 @@ describe('lots from a file', () => {
   });
 
   it('says why a file cannot be read', () => {
-    expect(readCsv('Ridge,Rwanda').trouble).toMatch(/No column is headed Name/);
     expect(readCsv('Name,Country').trouble).toMatch(/no rows/);
   });
 
   it('reads what was noticed of a lot', () => {
     const { rows } = readCsv('Name,Noticed\nA,"Prone to dryness; delicate"');
     expect(rows[0]?.signs).toEqual(['delicate', 'prone-to-dryness']);
+  });
+
+  it('takes a column that a person placed by hand, and the labels of the form as they stand there', () => {
+    const file = readCsv(
+      'Coffee,Country,Process,Roast date,Stock weighed in\nRidge,Rwanda,Washed,2026-01-10,5 lb',
+    );
+    expect(faultsOf(file.rows[0]!).map(({ field }) => field)).toEqual(['name']);
+    const placed = placeColumn(file, 'Coffee', 'name');
+    expect(placed.unplaced).toEqual([]);
+    expect(faultsOf(placed.rows[0]!)).toEqual([]);
+    expect(lotOf(placed.rows[0]!)).toMatchObject({ name: 'Ridge', stockG: 2267.96185 });
+  });
+
+  it('finds a row that says the same as an earlier one', () => {
+    const { rows } = readCsv(
+      'Name,Country,Process,Roast date\nRidge,Rwanda,Washed,2026-01-10\nSlope,Rwanda,Washed,2026-01-10\nridge,RW,washed,2026-01-10',
+    );
+    expect(sameAs(rows)).toEqual([null, null, 0]);
   });
 });

@@ -5,8 +5,6 @@ import { COUNTRIES } from '../ui/countries';
 import { PROCESS_WORDS, ROAST_WORDS, SIGN_WORDS } from '../ui/words';
 import { EMPTY_LOT, readLotForm, type LotFormText } from './lotForm';
 
-type TextField = Exclude<keyof LotFormText, 'signs'>;
-
 /** The columns of a file, by the words that may head them; the first is what the form says. */
 export const CSV_COLUMNS: Record<keyof LotFormText, readonly string[]> = {
   name: ['Name', 'Lot'],
@@ -27,16 +25,24 @@ export const CSV_COLUMNS: Record<keyof LotFormText, readonly string[]> = {
   labelNotes: ['Label notes', 'Notes'],
   launchOn: ['On sale from', 'Launch'],
   stock: ['Stock', 'Stock g', 'Stock weighed in'],
-  signs: ['Noticed'],
+  signs: ['Noticed', 'Noticed so far'],
 };
 
 /** One row of a file as text, so that it can be mended here before anything is stored. */
 export type CsvRow = LotFormText;
 
+export type CsvField = keyof LotFormText;
+
+/** A column of the file that nobody could place yet, with its cells. */
+export interface UnplacedColumn {
+  heading: string;
+  cells: string[];
+}
+
 export interface CsvFile {
   rows: CsvRow[];
-  /** Headings that name no column, which are left out. */
-  unknownColumns: string[];
+  /** Columns whose heading names no field; a person may say what they are. */
+  unplaced: UnplacedColumn[];
   /** Why the file could not be read at all; `null` where it could. */
   trouble: string | null;
 }
@@ -47,30 +53,51 @@ export function readCsv(text: string): CsvFile {
     header: true,
     skipEmptyLines: true,
   });
-  const headings = meta.fields ?? [];
-  const fieldOf = new Map(
-    headings.map((heading) => [
-      heading,
-      (Object.keys(CSV_COLUMNS) as (keyof LotFormText)[]).find((field) =>
-        CSV_COLUMNS[field].some((word) => word.toLowerCase() === heading.trim().toLowerCase()),
-      ),
-    ]),
-  );
-  const unknownColumns = headings.filter((heading) => fieldOf.get(heading) === undefined);
-  if (![...fieldOf.values()].includes('name')) {
-    const trouble = 'No column is headed Name. The first line of the file must name its columns.';
-    return { rows: [], unknownColumns, trouble };
-  }
-  const rows = data.map((cells) => {
-    const row: CsvRow = { ...EMPTY_LOT };
-    for (const [heading, field] of fieldOf) {
-      const cell = (cells[heading] ?? '').trim();
-      if (field === 'signs') row.signs = signsOf(cell);
-      else if (field) (row as Record<TextField, string>)[field] = cell;
-    }
-    return row;
+  const rows = data.map((): CsvRow => ({ ...EMPTY_LOT }));
+  const file: CsvFile = {
+    rows,
+    unplaced: [],
+    trouble: rows.length === 0 ? 'The file has headings but no rows.' : null,
+  };
+  return (meta.fields ?? []).reduce((read, heading) => {
+    const column = { heading, cells: data.map((row) => (row[heading] ?? '').trim()) };
+    const field = fieldHeaded(heading);
+    return field ? withColumn(read, column, field) : { ...read, unplaced: [...read.unplaced, column] };
+  }, file);
+}
+
+/** Says what a column is that its heading did not tell. */
+export function placeColumn(file: CsvFile, heading: string, field: CsvField): CsvFile {
+  const column = file.unplaced.find((each) => each.heading === heading);
+  if (!column) return file;
+  const others = file.unplaced.filter((each) => each !== column);
+  return withColumn({ ...file, unplaced: others }, column, field);
+}
+
+function withColumn(file: CsvFile, { cells }: UnplacedColumn, field: CsvField): CsvFile {
+  const rows = file.rows.map((row, index): CsvRow => {
+    const cell = cells[index] ?? '';
+    return field === 'signs' ? { ...row, signs: signsOf(cell) } : { ...row, [field]: cell };
   });
-  return { rows, unknownColumns, trouble: rows.length === 0 ? 'The file has headings but no rows.' : null };
+  return { ...file, rows };
+}
+
+function fieldHeaded(heading: string): CsvField | undefined {
+  const said = heading.trim().toLowerCase();
+  return (Object.keys(CSV_COLUMNS) as CsvField[]).find((field) =>
+    CSV_COLUMNS[field].some((word) => word.toLowerCase() === said),
+  );
+}
+
+/** The first line that says just the same as each row, as an index of rows; `null` where a row stands alone. */
+export function sameAs(rows: readonly CsvRow[]): (number | null)[] {
+  const first = new Map<string, number>();
+  return rows.map((row, index) => {
+    const text = JSON.stringify(inHouseWords(row)).toLowerCase();
+    const earlier = first.get(text) ?? null;
+    if (earlier === null) first.set(text, index);
+    return earlier;
+  });
 }
 
 /** What is wrong with a row, by field of the form. */

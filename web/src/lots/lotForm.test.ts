@@ -41,7 +41,7 @@ describe('the form of a lot', () => {
     [{ name: '' }, 'name', 'Name is required.'],
     [{ elevation: 'very high' }, 'elevation', 'is not an elevation'],
     [{ elevation: '9000' }, 'elevation', 'Elevation must be a whole number from 0 to 3000 m.'],
-    [{ stock: '2,5,0' }, 'stock', 'is not a number'],
+    [{ stock: '2,5,0' }, 'stock', 'is not a mass'],
     [{ stock: '-4' }, 'stock', 'Stock must be 0 to 1000000 g.'],
     [{ roastedOn: '' }, 'roastedOn', 'Roast date is required.'],
   ])('names the field of %j in its own words', (change, field, message) => {

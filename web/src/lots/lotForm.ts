@@ -1,7 +1,7 @@
 import type { FieldErrors, Resolver } from 'react-hook-form';
 import { formatElevation, parseElevation, type LotSign, type Process, type RoastLevel } from '@vendu/core';
 import { checkDto, EditLotDto, LotFactsDto, NewLotDto, type FieldError, type LotView } from '@vendu/contract';
-import { parseOptional } from '../ui/quantities';
+import { parseOptionalMass } from '../ui/quantities';
 
 /** The form as typed: all text, so that nothing typed is ever lost to a conversion. */
 export interface LotFormText {
@@ -94,7 +94,7 @@ export function readLotForm(
   const errors: FieldError[] = [];
   const elevation = parseElevation(text.elevation);
   if (!elevation.ok) errors.push({ field: 'elevation', message: elevation.message });
-  const stock = parseOptional(text.stock.replace(/\s*g$/i, ''));
+  const stock = parseOptionalMass(text.stock);
   if (!stock.ok) errors.push({ field: 'stock', message: stock.message });
   const facts = {
     ...Object.fromEntries(SHARED_FIELDS.map((field) => [field, text[field].trim()])),

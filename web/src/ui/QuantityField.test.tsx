@@ -28,7 +28,9 @@ describe('a quantity field', () => {
     await userEvent.type(field, 'about 16{Tab}');
     expect(field).toHaveProperty('value', 'about 16');
     expect(field.getAttribute('aria-invalid')).toBe('true');
-    expect(screen.getByRole('alert').textContent).toBe('“about 16” is not a number in g.');
+    expect(screen.getByRole('alert').textContent).toBe(
+      '“about 16” is not a mass; write 250 g, 2.4 kg, 5 lb or 12 oz.',
+    );
     expect(onCommit).not.toHaveBeenCalled();
   });
 

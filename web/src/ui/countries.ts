@@ -3,13 +3,14 @@ import english from 'i18n-iso-countries/langs/en.json';
 
 countries.registerLocale(english);
 
+/** The two that share one short name, by their capitals. */
+const TOLD_APART: Record<string, string> = { CD: 'Congo (Kinshasa)', CG: 'Congo (Brazzaville)' };
+
 export function countryName(code: string): string {
-  return countries.getName(code, 'en', { select: 'alias' }) ?? code;
+  return TOLD_APART[code] ?? countries.getName(code, 'en', { select: 'alias' }) ?? code;
 }
 
 /** Every country, by name. */
-export const COUNTRIES: readonly { code: string; name: string }[] = Object.entries(
-  countries.getNames('en', { select: 'alias' }),
-)
-  .map(([code, name]) => ({ code, name }))
+export const COUNTRIES: readonly { code: string; name: string }[] = Object.keys(countries.getAlpha2Codes())
+  .map((code) => ({ code, name: countryName(code) }))
   .sort((a, b) => a.name.localeCompare(b.name, 'en'));

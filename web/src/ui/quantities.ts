@@ -3,6 +3,7 @@ import {
   formatDuration,
   formatRatio,
   parseDurationS,
+  parseMassG,
   parseNumber,
   parseRatio,
   parseTemperatureC,
@@ -30,11 +31,11 @@ function plain(unit: string, hue: string, decimals: number): Quantity {
   };
 }
 
-export const GRAMS = plain('g', 'text-water', 1);
+export const GRAMS: Quantity = { ...plain('g', 'text-water', 1), parse: parseMassG };
 export const MICROMETRES = plain('µm', 'text-ink', 0);
 /** A water analysis or a refractometer shows two decimals. */
 export const PERCENT_FINE = plain('%', 'text-strength', 2);
-export const GRAMS_FINE = plain('g', 'text-water', 2);
+export const GRAMS_FINE: Quantity = { ...plain('g', 'text-water', 2), parse: parseMassG };
 
 /** Resistance of a wet paper, typed in millions a metre: nobody types ten figures. */
 export const RESISTANCE: Quantity = {
@@ -61,7 +62,13 @@ export const CELSIUS: Quantity = {
   unit: '°C',
   hue: 'text-temperature',
   format: (value) => String(Math.round(value * 10) / 10),
-  parse: parseTemperatureC,
+  parse: (text) => parseTemperatureC(text),
+};
+
+/** The end of a roast, far above boiling. */
+export const ROAST_CELSIUS: Quantity = {
+  ...CELSIUS,
+  parse: (text) => parseTemperatureC(text, { hottestC: 260 }),
 };
 
 export const RATIO: Quantity = { unit: '', hue: 'text-water', format: formatRatio, parse: parseRatio };
@@ -98,7 +105,7 @@ export function whole(quantity: Quantity): Quantity {
   };
 }
 
-/** Reads text that may be empty; empty means not known. */
-export function parseOptional(text: string): Result<number | null, string> {
-  return text.trim() === '' ? success(null) : parseNumber(text);
+/** Reads a mass that may be left empty; empty means not known. */
+export function parseOptionalMass(text: string): Result<number | null, string> {
+  return text.trim() === '' ? success(null) : parseMassG(text);
 }
