@@ -5,11 +5,62 @@ import { benchPath, startRecipe } from '../support/work';
 
 const WCAG = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'];
 
-async function expectClean(page: Page): Promise<void> {
-  const { violations } = await new AxeBuilder({ page }).withTags(WCAG).analyze();
+async function expectClean(page: Page, rules?: string[]): Promise<void> {
+  const axe = new AxeBuilder({ page });
+  const { violations } = await (rules ? axe.withRules(rules) : axe.withTags(WCAG)).analyze();
   expect(
     violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ target }) => target.join(' ')).join(' | ')}`),
   ).toEqual([]);
+}
+
+/** A phone, a laptop at 200 % zoom, and the bench. */
+const SIZES = [
+  { width: 390, height: 844 },
+  { width: 640, height: 400 },
+  { width: 1280, height: 800 },
+];
+
+/** What of a page is wider than its screen, or lies under something else when it is brought into view. */
+async function misplaced(page: Page): Promise<string[]> {
+  return page.evaluate(() => {
+    const nameOf = (element: Element) =>
+      `${element.tagName.toLowerCase()} “${(element.textContent || element.getAttribute('aria-label') || '').trim().slice(0, 40)}”`;
+    const found: string[] = [];
+    const { scrollWidth, clientWidth } = document.documentElement;
+    if (scrollWidth > clientWidth) found.push(`the page is ${scrollWidth - clientWidth} px too wide`);
+    for (const control of document.querySelectorAll('a[href], button, input, select, textarea')) {
+      control.scrollIntoView({ block: 'center', inline: 'center' });
+      const { left, top, width, height } = control.getBoundingClientRect();
+      const isShown = control.checkVisibility({
+        contentVisibilityAuto: true,
+        opacityProperty: true,
+        visibilityProperty: true,
+      });
+      if (!isShown || width <= 1 || height <= 1) continue;
+      const over = document.elementFromPoint(left + width / 2, top + height / 2);
+      const isItself =
+        over &&
+        (control.contains(over) || over.contains(control) || over.closest('label')?.contains(control));
+      if (!isItself)
+        found.push(`${nameOf(control)} lies under ${over ? nameOf(over) : 'the edge of the screen'}`);
+    }
+    scrollTo(0, 0);
+    return found;
+  });
+}
+
+/** Clean at the bench in the light and in the dark, with every control in reach at every size. */
+async function expectGood(page: Page): Promise<void> {
+  await expectClean(page);
+  await page.emulateMedia({ colorScheme: 'dark' });
+  await expect(page.locator('html')).toHaveAttribute('data-theme', 'dark');
+  await expectClean(page, ['color-contrast']);
+  await page.emulateMedia({ colorScheme: 'light' });
+  for (const size of SIZES) {
+    await page.setViewportSize(size);
+    // Charts follow the screen a moment later.
+    await expect.poll(() => misplaced(page), { message: `at ${size.width} px` }).toEqual([]);
+  }
 }
 
 for (const [name, path, landmark] of [
@@ -20,7 +71,7 @@ for (const [name, path, landmark] of [
   test(`axe finds nothing on the ${name}`, async ({ page }) => {
     await page.goto(path);
     await expect(page.getByRole('heading', { name: landmark }).first()).toBeVisible();
-    await expectClean(page);
+    await expectGood(page);
   });
 }
 
@@ -43,7 +94,7 @@ for (const [name, path, landmark] of [
     await signIn(page, 'lead');
     await page.goto(path);
     await expect(page.getByRole('heading', { name: landmark }).first()).toBeVisible();
-    await expectClean(page);
+    await expectGood(page);
   });
 }
 

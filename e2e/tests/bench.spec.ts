@@ -19,7 +19,7 @@ test('the bench is worked by keys alone, with a swirl left out and a mark taken 
   await expect(page.getByRole('row', { name: /Swirl/ })).not.toContainText('skipped');
   await page.keyboard.press('Space');
   await page.keyboard.press('d');
-  await expect(page.locator('[data-theme=dark]')).toBeVisible();
+  await expect(page.locator('html[data-theme=dark]')).toBeVisible();
   await page.keyboard.press('d');
   for (const name of [/Pour 2 now/, /Pour 3 now/, /Drained now/]) {
     await expect(page.getByRole('button', { name })).toBeVisible();

@@ -5,12 +5,14 @@ import { Provider } from 'react-redux';
 import { RouterProvider } from 'react-router';
 import { router } from './app/routes';
 import { createStore } from './app/store';
+import { startTheme } from './app/theme';
 import { Loading } from './ui/Loading';
 import { Notices } from './ui/Notices';
 import './styles.css';
 
 const root = document.getElementById('root');
 if (!root) throw new Error('index.html has no #root');
+startTheme();
 createRoot(root).render(
   <StrictMode>
     <Provider store={createStore()}>

@@ -8,6 +8,7 @@ import { Loading } from '../ui/Loading';
 import { troubleOf } from '../api/problem';
 import { Mark } from './Mark';
 import { Outage } from './Outage';
+import { ThemeChoice } from './ThemeChoice';
 
 /** The sheet that every signed-in page lies on: name and places above, a graduation under them. */
 export function Frame() {
@@ -23,12 +24,15 @@ export function Frame() {
         Skip to the page
       </a>
       <RunningStrip />
-      <header className="flex h-12 items-center gap-8 px-6">
+      <header className="flex min-h-12 flex-wrap items-center gap-x-8 px-4 sm:px-6">
         <Link to="/lots" className="flex items-center gap-2 text-large font-bold tracking-tight">
           <Mark />
           Vendu
         </Link>
-        <nav aria-label="Parts" className="flex h-full gap-1">
+        <nav
+          aria-label="Parts"
+          className="order-last -mx-1 flex h-12 w-full overflow-x-auto md:order-none md:mx-0 md:w-auto md:gap-1"
+        >
           <Place to="/lots" alsoAt={/^\/(recipes|brews)\//}>
             Lots
           </Place>
@@ -37,16 +41,17 @@ export function Frame() {
           <Place to="/practice">Practice</Place>
           <Place to="/r">Published</Place>
         </nav>
-        <div className="ml-auto flex items-center gap-3 text-small">
-          <span>
+        <div className="ml-auto flex items-center gap-x-2 text-small">
+          <span className="hidden min-[420px]:inline">
             {session.person.name}
-            <span className="text-quiet">, {session.person.role}</span>
+            <span className="hidden text-quiet sm:inline">, {session.person.role}</span>
           </span>
+          <ThemeChoice />
           <SignOut />
         </div>
       </header>
       <div aria-hidden className="graduation" />
-      <main id="content" className="mx-auto w-full max-w-[1360px] grow px-6 pt-5 pb-16">
+      <main id="content" className="mx-auto w-full max-w-[1360px] min-w-0 grow px-4 pt-5 pb-16 sm:px-6">
         <Suspense fallback={<Loading />}>
           <Outlet />
         </Suspense>

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { useDraft } from '../app/draft';
 import { useAppDispatch, useAppSelector } from '../app/store';
+import { chooseTheme, useTheme } from '../app/theme';
 import { useShortcut } from '../ui/useShortcut';
 import { BenchButton } from './BenchButton';
 import { BenchFooter } from './BenchFooter';
@@ -15,26 +16,23 @@ export function Bench({ brews }: { brews: readonly BenchBrew[] }) {
   const dispatch = useAppDispatch();
   const activeKey = useAppSelector(selectActiveKey);
   const active = brews.find(({ key }) => key === activeKey) ?? brews[0];
-  const [isDark, setDark] = useDraft('bench.dark', false);
+  const { isDark } = useTheme();
+  const switchTheme = () => chooseTheme(isDark ? 'light' : 'dark');
   const [isMuted, setMuted] = useDraft('bench.muted', false);
   const [announced, setAnnounced] = useState('');
   const activate = (index: number) => {
     const brew = brews[index];
     if (brew) dispatch(brewActivated({ key: brew.key }));
   };
-  useShortcut('d', () => setDark(!isDark));
+  useShortcut('d', switchTheme);
   useShortcut('m', () => setMuted(!isMuted));
   useShortcut('1', brews.length > 1 ? () => activate(0) : null);
   useShortcut('2', brews.length > 1 ? () => activate(1) : null);
   if (!active) return null;
   const isCompact = brews.length > 1;
   return (
-    <main
-      data-bench
-      data-theme={isDark ? 'dark' : 'light'}
-      className="flex min-h-dvh flex-col bg-sheet text-ink"
-    >
-      <header className="flex items-center gap-2 border-b border-ink px-6 py-1 text-small">
+    <main data-bench className="flex min-h-dvh flex-col bg-sheet text-ink">
+      <header className="flex flex-wrap items-center gap-x-2 border-b border-ink px-4 py-1 text-small sm:px-6">
         <Link to={`/recipes/${active.recipeId}`} className="whitespace-nowrap underline underline-offset-3">
           Leave (timer keeps running)
         </Link>
@@ -55,12 +53,12 @@ export function Bench({ brews }: { brews: readonly BenchBrew[] }) {
           <BenchButton shortcut="M" onClick={() => setMuted(!isMuted)}>
             {isMuted ? 'Unmute' : 'Mute'}
           </BenchButton>
-          <BenchButton shortcut="D" onClick={() => setDark(!isDark)}>
+          <BenchButton shortcut="D" onClick={switchTheme}>
             {isDark ? 'Light' : 'Dark'}
           </BenchButton>
         </span>
       </header>
-      <div className={isCompact ? 'grid grow grid-cols-2' : 'flex grow'}>
+      <div className={isCompact ? 'grid grow grid-cols-1 md:grid-cols-2' : 'flex grow'}>
         {brews.map((brew) => (
           <BenchPanel
             key={brew.key}

@@ -14,16 +14,21 @@ export function BenchButton({
     <button
       type="button"
       className={classes(
-        'flex h-12 items-center gap-2 rounded-edge border px-4 font-semibold whitespace-nowrap disabled:opacity-40',
+        'flex h-12 items-center justify-center gap-2 rounded-edge border px-2 font-semibold sm:px-4 whitespace-nowrap disabled:opacity-40',
         main
-          ? 'min-w-64 justify-center border-ink bg-ink text-large text-sheet'
+          ? 'border-ink max-sm:col-span-full sm:min-w-64 bg-ink text-large text-sheet'
           : 'border-edge bg-raised text-ink',
         className,
       )}
       {...rest}
     >
       {children}
-      {shortcut && <KeyHint name={shortcut} />}
+      {shortcut && (
+        // A phone has no keys to hint at, and no room.
+        <span className="max-sm:hidden">
+          <KeyHint name={shortcut} />
+        </span>
+      )}
     </button>
   );
 }

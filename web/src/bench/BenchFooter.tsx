@@ -74,7 +74,7 @@ export function BenchFooter({ brew, onDone }: BenchFooterProps) {
   useShortcut('l', canLift ? lift : null);
   useShortcut('n', () => noteField.current?.focus());
   return (
-    <footer className="sticky bottom-0 mt-2 flex flex-wrap items-center gap-2 border-t border-ink bg-sheet px-6 py-2">
+    <footer className="sticky bottom-0 mt-2 flex flex-wrap items-center gap-2 border-t border-ink bg-sheet px-6 py-2 max-sm:grid max-sm:grid-cols-3 max-sm:gap-1 max-sm:px-4 max-sm:py-1">
       {!isDone && (
         <BenchButton main shortcut="Space" onClick={() => goOn()}>
           {isStarted && next ? `${doingOf(next)} now` : 'Start with the first pour'}
@@ -117,7 +117,7 @@ export function BenchFooter({ brew, onDone }: BenchFooterProps) {
           event.currentTarget.blur();
         }}
         placeholder={isStarted ? 'N: note; Enter saves it' : 'notes open when the clock runs'}
-        className="h-12 min-w-44 grow resize-none rounded-edge border border-edge bg-raised px-3 py-3 text-body text-ink placeholder:text-quiet"
+        className="h-12 min-w-44 grow max-sm:col-span-full resize-none rounded-edge border border-edge bg-raised px-3 py-3 text-body text-ink placeholder:text-quiet"
       />
     </footer>
   );

@@ -49,7 +49,7 @@ export function BenchPanel({ brew, isActive, isCompact, isMuted }: BenchPanelPro
     <section
       aria-label={`${brew.lotName}, ${brew.brewerName}`}
       className={classes(
-        'grid min-w-0 gap-x-8 gap-y-3 px-6 pt-3',
+        'grid min-w-0 grid-cols-1 gap-x-8 gap-y-3 px-4 pt-2 sm:px-6 sm:pt-3',
         isCompact
           ? classes('content-start border-t-4', isActive ? 'border-ink' : 'border-rule')
           : 'grow lg:grid-cols-[minmax(0,11fr)_minmax(0,10fr)]',
@@ -57,14 +57,14 @@ export function BenchPanel({ brew, isActive, isCompact, isMuted }: BenchPanelPro
     >
       <div className="flex min-w-0 flex-col">
         <BrewElsewhere brew={brew} />
-        <h1 className="flex min-w-0 items-baseline gap-4">
-          <span className="min-w-0 truncate text-large font-bold" title={brew.lotName}>
+        <h1 className="flex min-w-0 flex-wrap items-baseline gap-x-4">
+          <span className="max-w-full min-w-0 truncate text-large font-bold" title={brew.lotName}>
             {brew.lotName}
           </span>
           <span className="text-small whitespace-nowrap text-quiet">
             {brew.brewerName}, version {brew.versionNumber}
           </span>
-          <span className="reading ml-auto flex shrink-0 gap-4 whitespace-nowrap">
+          <span className="reading flex flex-wrap gap-x-4 whitespace-nowrap sm:ml-auto">
             <span>{plan.doseG} g</span>
             <span className="text-water">{formatRatio(planRatio(plan))}</span>
             <span className="text-temperature">{plan.kettleC} °C</span>
@@ -79,7 +79,7 @@ export function BenchPanel({ brew, isActive, isCompact, isMuted }: BenchPanelPro
             aria-label="Brew clock"
             className={classes(
               'reading leading-[0.95] font-semibold tracking-[-0.02em] text-time',
-              isCompact ? 'text-[clamp(4rem,8vw,6.5rem)]' : 'text-[clamp(6rem,15.5vw,13rem)]',
+              isCompact ? 'text-[clamp(4rem,8vw,6.5rem)]' : 'text-[clamp(5rem,15.5vw,13rem)]',
             )}
           >
             {formatClock(moment.elapsedS)}

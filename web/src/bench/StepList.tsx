@@ -14,6 +14,7 @@ import { CELSIUS, GRAMS, within } from '../ui/quantities';
 import type { BenchBrew } from './benchBrew';
 import { eventNoted, totalWritten } from './benchSlice';
 import { secondsWords, stepWords } from './stepWords';
+import { WideTable } from '../ui/WideTable';
 
 const HEAD = 'border-b border-ink pb-1 pr-3 text-left text-tiny font-medium text-quiet';
 const CELL = 'border-b border-rule py-0.5 pr-3 h-10';
@@ -33,66 +34,68 @@ export const StepList = memo(function StepList({
 }) {
   const dispatch = useAppDispatch();
   return (
-    <table className="w-full text-small">
-      <thead>
-        <tr>
-          <th className={HEAD}>Step</th>
-          <th className={HEAD}>Plan</th>
-          <th className={HEAD}>Done</th>
-          <th className={HEAD}>Total, plan</th>
-          <th className={HEAD}>Scale showed</th>
-          <th className={HEAD}>Kettle was</th>
-        </tr>
-      </thead>
-      <tbody>
-        {planAgainstActual({ plan, done }).map((row, stepIndex) => (
-          <tr key={stepIndex} className={row.doneS === null && !row.skipped ? 'text-quiet' : ''}>
-            <td className={`${CELL} font-semibold`}>{stepWords(row.step).doing}</td>
-            <td className={`${CELL} reading`}>{formatDuration(row.step.plannedS)}</td>
-            <td className={`${CELL} reading`}>
-              <Done row={row} />
-            </td>
-            <td className={`${CELL} reading text-water`}>
-              {row.step.kind === 'pour' ? `${row.step.totalG} g` : ''}
-            </td>
-            <td className={`${CELL} w-32`}>
-              {row.step.kind === 'pour' && row.doneS !== null && (
-                <QuantityField
-                  labelHidden
-                  leavesOnEnter
-                  label={`${stepWords(row.step).doing}, scale showed`}
-                  quantity={within(GRAMS, { label: 'Total on the scale', min: 0, max: 5000 })}
-                  value={row.doneTotalG}
-                  onCommit={(totalG) => void dispatch(totalWritten({ key: brew.key, stepIndex, totalG }))}
-                  onClear={() => dispatch(totalWritten({ key: brew.key, stepIndex, totalG: null }))}
-                  placeholder="not read"
-                />
-              )}
-            </td>
-            <td className={`${CELL} w-28`}>
-              {row.step.kind === 'pour' && row.doneS !== null && (
-                <QuantityField
-                  labelHidden
-                  leavesOnEnter
-                  label={`${stepWords(row.step).doing}, kettle was`}
-                  quantity={within(CELSIUS, { label: 'Kettle', min: 20, max: 100 })}
-                  value={kettleAt(brew, row.doneS)}
-                  onCommit={(figure) =>
-                    dispatch(
-                      eventNoted({
-                        key: brew.key,
-                        event: { kind: 'kettle-read', atS: row.doneS ?? 0, figure, text: '' },
-                      }),
-                    )
-                  }
-                  placeholder="–"
-                />
-              )}
-            </td>
+    <WideTable>
+      <table className="w-full text-small">
+        <thead>
+          <tr>
+            <th className={HEAD}>Step</th>
+            <th className={HEAD}>Plan</th>
+            <th className={HEAD}>Done</th>
+            <th className={HEAD}>Total, plan</th>
+            <th className={HEAD}>Scale showed</th>
+            <th className={HEAD}>Kettle was</th>
           </tr>
-        ))}
-      </tbody>
-    </table>
+        </thead>
+        <tbody>
+          {planAgainstActual({ plan, done }).map((row, stepIndex) => (
+            <tr key={stepIndex} className={row.doneS === null && !row.skipped ? 'text-quiet' : ''}>
+              <td className={`${CELL} font-semibold`}>{stepWords(row.step).doing}</td>
+              <td className={`${CELL} reading`}>{formatDuration(row.step.plannedS)}</td>
+              <td className={`${CELL} reading`}>
+                <Done row={row} />
+              </td>
+              <td className={`${CELL} reading text-water`}>
+                {row.step.kind === 'pour' ? `${row.step.totalG} g` : ''}
+              </td>
+              <td className={`${CELL} w-32`}>
+                {row.step.kind === 'pour' && row.doneS !== null && (
+                  <QuantityField
+                    labelHidden
+                    leavesOnEnter
+                    label={`${stepWords(row.step).doing}, scale showed`}
+                    quantity={within(GRAMS, { label: 'Total on the scale', min: 0, max: 5000 })}
+                    value={row.doneTotalG}
+                    onCommit={(totalG) => void dispatch(totalWritten({ key: brew.key, stepIndex, totalG }))}
+                    onClear={() => dispatch(totalWritten({ key: brew.key, stepIndex, totalG: null }))}
+                    placeholder="not read"
+                  />
+                )}
+              </td>
+              <td className={`${CELL} w-28`}>
+                {row.step.kind === 'pour' && row.doneS !== null && (
+                  <QuantityField
+                    labelHidden
+                    leavesOnEnter
+                    label={`${stepWords(row.step).doing}, kettle was`}
+                    quantity={within(CELSIUS, { label: 'Kettle', min: 20, max: 100 })}
+                    value={kettleAt(brew, row.doneS)}
+                    onCommit={(figure) =>
+                      dispatch(
+                        eventNoted({
+                          key: brew.key,
+                          event: { kind: 'kettle-read', atS: row.doneS ?? 0, figure, text: '' },
+                        }),
+                      )
+                    }
+                    placeholder="–"
+                  />
+                )}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </WideTable>
   );
 });
 

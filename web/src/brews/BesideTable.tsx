@@ -4,6 +4,7 @@ import type { BrewListItem, BrewView } from '@vendu/contract';
 import { VERDICT_WORDS } from '../ui/words';
 import { drainedWords } from './BrewTrail';
 import { strengthWords, yieldWords } from './resultWords';
+import { WideTable } from '../ui/WideTable';
 
 /** Brews that fit beside each other on the sheet. */
 const MOST_BESIDE = 3;
@@ -39,57 +40,59 @@ export function BesideTable({ brew }: { brew: BrewView }) {
     (a, b) => a.number - b.number,
   );
   return (
-    <table className="w-full text-small">
-      <thead>
-        <tr>
-          <th className="border-b border-ink pb-1 text-left text-tiny font-medium text-quiet">
-            <span className="sr-only">Figure</span>
-          </th>
-          {columns.map((each) => (
-            <th key={each.id} className="border-b border-ink pb-1 pl-4 text-right font-semibold">
-              {each.id === brew.id ? (
-                `Brew ${each.number}`
-              ) : (
-                <Link
-                  to={`/brews/${each.id}`}
-                  className="font-normal underline underline-offset-3"
-                >{`Brew ${each.number}`}</Link>
-              )}
-            </th>
-          ))}
-        </tr>
-      </thead>
-      <tbody>
-        {ROWS.map(({ name, hue, print }) => (
-          <tr key={name}>
-            <th scope="row" className="border-b border-rule py-1.5 text-left font-normal text-quiet">
-              {name}
+    <WideTable>
+      <table className="w-full text-small">
+        <thead>
+          <tr>
+            <th className="border-b border-ink pb-1 text-left text-tiny font-medium text-quiet">
+              <span className="sr-only">Figure</span>
             </th>
             {columns.map((each) => (
-              <td
-                key={each.id}
-                className={`reading border-b border-rule py-1.5 pl-4 text-right ${hue} ${print(each) !== print(brew) || each.id === brew.id ? 'font-semibold' : ''}`}
-              >
-                {print(each)}
+              <th key={each.id} className="border-b border-ink pb-1 pl-4 text-right font-semibold">
+                {each.id === brew.id ? (
+                  `Brew ${each.number}`
+                ) : (
+                  <Link
+                    to={`/brews/${each.id}`}
+                    className="font-normal underline underline-offset-3"
+                  >{`Brew ${each.number}`}</Link>
+                )}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {ROWS.map(({ name, hue, print }) => (
+            <tr key={name}>
+              <th scope="row" className="border-b border-rule py-1.5 text-left font-normal text-quiet">
+                {name}
+              </th>
+              {columns.map((each) => (
+                <td
+                  key={each.id}
+                  className={`reading border-b border-rule py-1.5 pl-4 text-right ${hue} ${print(each) !== print(brew) || each.id === brew.id ? 'font-semibold' : ''}`}
+                >
+                  {print(each)}
+                </td>
+              ))}
+            </tr>
+          ))}
+          <tr>
+            <th scope="row" className="py-1.5 pr-2 text-left align-top font-normal text-quiet">
+              Plan differs in
+            </th>
+            {columns.map((each) => (
+              <td key={each.id} className="py-1.5 pl-4 text-right align-top">
+                {each.id === brew.id
+                  ? ''
+                  : planChanges({ from: each.plan, to: brew.plan })
+                      .map(({ figure }) => figure)
+                      .join(', ') || 'nothing'}
               </td>
             ))}
           </tr>
-        ))}
-        <tr>
-          <th scope="row" className="py-1.5 pr-2 text-left align-top font-normal text-quiet">
-            Plan differs in
-          </th>
-          {columns.map((each) => (
-            <td key={each.id} className="py-1.5 pl-4 text-right align-top">
-              {each.id === brew.id
-                ? ''
-                : planChanges({ from: each.plan, to: brew.plan })
-                    .map(({ figure }) => figure)
-                    .join(', ') || 'nothing'}
-            </td>
-          ))}
-        </tr>
-      </tbody>
-    </table>
+        </tbody>
+      </table>
+    </WideTable>
   );
 }

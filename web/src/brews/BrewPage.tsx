@@ -26,8 +26,8 @@ export function BrewPage() {
   if (!brew) return <Unavailable trouble={troubleOf(error)} onRetry={() => void refetch()} />;
   return (
     <>
-      <header className="mb-5 flex items-start gap-4">
-        <div className="grow">
+      <header className="mb-5 flex flex-wrap items-start gap-x-4 gap-y-2">
+        <div className="min-w-0 grow basis-72">
           <p className="text-small text-quiet">
             <Link to={`/lots/${brew.lot.id}`} className="underline-offset-3 hover:underline">
               {brew.lot.name}
@@ -93,7 +93,7 @@ export function BrewPage() {
         </div>
       )}
 
-      <div className="mt-10 grid gap-10 xl:grid-cols-2">
+      <div className="mt-10 grid grid-cols-1 gap-10 xl:grid-cols-2">
         <section>
           <h2 className="heading mb-2">Plan and what was done</h2>
           <DoneStaircase brew={brew} />

@@ -7,6 +7,7 @@ import { Notice, TroubleNotice } from '../ui/Notice';
 import { QuantityField } from '../ui/QuantityField';
 import { CLOCK, GRAMS, PERCENT_FINE, within } from '../ui/quantities';
 import { usePutFractionsMutation } from './brewsApi';
+import { WideTable } from '../ui/WideTable';
 
 const HEAD = 'border-b border-ink pb-1 pr-3 text-left text-tiny font-medium text-quiet';
 const CELL = 'border-b border-rule py-1 pr-3 align-top';
@@ -27,113 +28,115 @@ export function Cups({ brew }: { brew: BrewView }) {
   return (
     <section id="cups">
       <h2 className="heading mb-2">Cups of the split brew</h2>
-      <table className="w-full text-small">
-        <thead>
-          <tr>
-            {['Cup', 'From', 'To', 'Mass', 'Strength', 'Colour', 'Haze', 'Notes', 'Wanted'].map((head) => (
-              <th key={head} className={HEAD}>
-                {head}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {cups.map((cup, index) => {
-            const name = `Cup ${index + 1}`;
-            const time = within(CLOCK, { label: 'Time', min: 0, max: 7200 });
-            return (
-              <tr key={index}>
-                <td className={`${CELL} pt-3 font-semibold`}>{name}</td>
-                <td className={`${CELL} w-24`}>
-                  <QuantityField
-                    labelHidden
-                    label={`${name}, from`}
-                    quantity={time}
-                    value={cup.startS}
-                    onCommit={(startS) => set(index, { startS })}
-                    error={errors[`${index}.startS`]}
-                  />
-                </td>
-                <td className={`${CELL} w-24`}>
-                  <QuantityField
-                    labelHidden
-                    label={`${name}, to`}
-                    quantity={time}
-                    value={cup.endS}
-                    onCommit={(endS) => set(index, { endS })}
-                    error={errors[`${index}.endS`]}
-                  />
-                </td>
-                <td className={`${CELL} w-28`}>
-                  <QuantityField
-                    labelHidden
-                    label={`${name}, mass`}
-                    quantity={within(GRAMS, { label: 'Mass of the cup', min: 0, max: 2000 })}
-                    value={cup.beverageG}
-                    onCommit={(beverageG) => set(index, { beverageG })}
-                    onClear={() => set(index, { beverageG: null })}
-                    error={errors[`${index}.beverageG`]}
-                  />
-                </td>
-                <td className={`${CELL} w-28`}>
-                  <QuantityField
-                    labelHidden
-                    label={`${name}, strength`}
-                    quantity={within(PERCENT_FINE, { label: 'Strength of the cup', min: 0, max: 20 })}
-                    value={cup.tdsPercent}
-                    onCommit={(tdsPercent) => set(index, { tdsPercent })}
-                    onClear={() => set(index, { tdsPercent: null })}
-                    placeholder="–"
-                    error={errors[`${index}.tdsPercent`]}
-                  />
-                </td>
-                <td className={`${CELL} w-36`}>
-                  <input
-                    aria-label={`${name}, colour`}
-                    className={INPUT}
-                    maxLength={60}
-                    value={cup.colour}
-                    onChange={({ target }) => set(index, { colour: target.value })}
-                  />
-                </td>
-                <td className={`${CELL} w-28`}>
-                  <select
-                    aria-label={`${name}, haze`}
-                    className={INPUT}
-                    value={cup.haze ?? ''}
-                    onChange={({ target }) =>
-                      set(index, { haze: target.value === '' ? null : (target.value as Haze) })
-                    }
-                  >
-                    <option value="">–</option>
-                    {HAZES.map((haze) => (
-                      <option key={haze}>{haze}</option>
-                    ))}
-                  </select>
-                </td>
-                <td className={CELL}>
-                  <input
-                    aria-label={`${name}, notes`}
-                    className={INPUT}
-                    maxLength={300}
-                    value={cup.notes}
-                    onChange={({ target }) => set(index, { notes: target.value })}
-                  />
-                </td>
-                <td className={`${CELL} pt-3`}>
-                  <input
-                    type="checkbox"
-                    aria-label={`${name} is wanted`}
-                    className="size-5 accent-ink"
-                    checked={cup.isWanted === true}
-                    onChange={({ target }) => set(index, { isWanted: target.checked })}
-                  />
-                </td>
-              </tr>
-            );
-          })}
-        </tbody>
-      </table>
+      <WideTable>
+        <table className="w-full text-small">
+          <thead>
+            <tr>
+              {['Cup', 'From', 'To', 'Mass', 'Strength', 'Colour', 'Haze', 'Notes', 'Wanted'].map((head) => (
+                <th key={head} className={HEAD}>
+                  {head}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {cups.map((cup, index) => {
+              const name = `Cup ${index + 1}`;
+              const time = within(CLOCK, { label: 'Time', min: 0, max: 7200 });
+              return (
+                <tr key={index}>
+                  <td className={`${CELL} pt-3 font-semibold`}>{name}</td>
+                  <td className={`${CELL} w-24`}>
+                    <QuantityField
+                      labelHidden
+                      label={`${name}, from`}
+                      quantity={time}
+                      value={cup.startS}
+                      onCommit={(startS) => set(index, { startS })}
+                      error={errors[`${index}.startS`]}
+                    />
+                  </td>
+                  <td className={`${CELL} w-24`}>
+                    <QuantityField
+                      labelHidden
+                      label={`${name}, to`}
+                      quantity={time}
+                      value={cup.endS}
+                      onCommit={(endS) => set(index, { endS })}
+                      error={errors[`${index}.endS`]}
+                    />
+                  </td>
+                  <td className={`${CELL} w-28`}>
+                    <QuantityField
+                      labelHidden
+                      label={`${name}, mass`}
+                      quantity={within(GRAMS, { label: 'Mass of the cup', min: 0, max: 2000 })}
+                      value={cup.beverageG}
+                      onCommit={(beverageG) => set(index, { beverageG })}
+                      onClear={() => set(index, { beverageG: null })}
+                      error={errors[`${index}.beverageG`]}
+                    />
+                  </td>
+                  <td className={`${CELL} w-28`}>
+                    <QuantityField
+                      labelHidden
+                      label={`${name}, strength`}
+                      quantity={within(PERCENT_FINE, { label: 'Strength of the cup', min: 0, max: 20 })}
+                      value={cup.tdsPercent}
+                      onCommit={(tdsPercent) => set(index, { tdsPercent })}
+                      onClear={() => set(index, { tdsPercent: null })}
+                      placeholder="–"
+                      error={errors[`${index}.tdsPercent`]}
+                    />
+                  </td>
+                  <td className={`${CELL} w-36`}>
+                    <input
+                      aria-label={`${name}, colour`}
+                      className={INPUT}
+                      maxLength={60}
+                      value={cup.colour}
+                      onChange={({ target }) => set(index, { colour: target.value })}
+                    />
+                  </td>
+                  <td className={`${CELL} w-28`}>
+                    <select
+                      aria-label={`${name}, haze`}
+                      className={INPUT}
+                      value={cup.haze ?? ''}
+                      onChange={({ target }) =>
+                        set(index, { haze: target.value === '' ? null : (target.value as Haze) })
+                      }
+                    >
+                      <option value="">–</option>
+                      {HAZES.map((haze) => (
+                        <option key={haze}>{haze}</option>
+                      ))}
+                    </select>
+                  </td>
+                  <td className={CELL}>
+                    <input
+                      aria-label={`${name}, notes`}
+                      className={INPUT}
+                      maxLength={300}
+                      value={cup.notes}
+                      onChange={({ target }) => set(index, { notes: target.value })}
+                    />
+                  </td>
+                  <td className={`${CELL} pt-3`}>
+                    <input
+                      type="checkbox"
+                      aria-label={`${name} is wanted`}
+                      className="size-5 accent-ink"
+                      checked={cup.isWanted === true}
+                      onChange={({ target }) => set(index, { isWanted: target.checked })}
+                    />
+                  </td>
+                </tr>
+              );
+            })}
+          </tbody>
+        </table>
+      </WideTable>
       <div className="mt-3 flex items-center gap-4">
         <Button weight="main" disabled={isLoading || cups.length === 0} onClick={() => void save()}>
           Write the cups down

@@ -6,6 +6,7 @@ import { TroubleNotice } from '../ui/Notice';
 import { QuantityField } from '../ui/QuantityField';
 import { CLOCK, GRAMS, within } from '../ui/quantities';
 import { useMendStepMutation } from './brewsApi';
+import { WideTable } from '../ui/WideTable';
 
 const HEAD = 'border-b border-ink pb-1 pr-3 text-left text-tiny font-medium text-quiet';
 const CELL = 'border-b border-rule py-1 pr-3';
@@ -16,58 +17,60 @@ export function DoneSteps({ brew }: { brew: BrewView }) {
   const rows = planAgainstActual({ plan: brew.plan, done: brew.steps });
   return (
     <>
-      <table className="mt-3 w-full text-small">
-        <thead>
-          <tr>
-            <th className={HEAD}>Step</th>
-            <th className={HEAD}>Plan</th>
-            <th className={HEAD}>Marked at</th>
-            <th className={HEAD}>Scale showed</th>
-            <th className={HEAD}>First marked</th>
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map(({ step, doneS, doneTotalG, skipped }, stepIndex) => {
-            const words = stepWords(step).doing;
-            const save = (mended: { atS: number; totalG: number | null }) =>
-              void mend({ id: brew.id, stepIndex, mended: { ...mended, revision: brew.revision } });
-            return (
-              <tr key={stepIndex}>
-                <td className={`${CELL} font-semibold`}>{words}</td>
-                <td className={`${CELL} reading`}>{formatDuration(step.plannedS)}</td>
-                <td className={`${CELL} w-28`}>
-                  {doneS === null ? (
-                    <span className="text-quiet">{skipped ? 'skipped' : 'not reached'}</span>
-                  ) : (
-                    <QuantityField
-                      labelHidden
-                      label={`${words} was at`}
-                      quantity={within(CLOCK, { label: 'Time', min: 0, max: 7200 })}
-                      // As the clock showed it when it was marked.
-                      value={Math.floor(doneS)}
-                      onCommit={(atS) => save({ atS, totalG: doneTotalG })}
-                    />
-                  )}
-                </td>
-                <td className={`${CELL} w-28`}>
-                  {step.kind === 'pour' && doneS !== null && (
-                    <QuantityField
-                      labelHidden
-                      label={`${words} ended on`}
-                      quantity={within(GRAMS, { label: 'Total on the scale', min: 0, max: 5000 })}
-                      value={doneTotalG}
-                      onCommit={(totalG) => save({ atS: doneS, totalG })}
-                      onClear={() => save({ atS: doneS, totalG: null })}
-                      placeholder="–"
-                    />
-                  )}
-                </td>
-                <td className={`${CELL} reading text-quiet`}>{firstMarked(brew.corrections, stepIndex)}</td>
-              </tr>
-            );
-          })}
-        </tbody>
-      </table>
+      <WideTable>
+        <table className="mt-3 w-full text-small">
+          <thead>
+            <tr>
+              <th className={HEAD}>Step</th>
+              <th className={HEAD}>Plan</th>
+              <th className={HEAD}>Marked at</th>
+              <th className={HEAD}>Scale showed</th>
+              <th className={HEAD}>First marked</th>
+            </tr>
+          </thead>
+          <tbody>
+            {rows.map(({ step, doneS, doneTotalG, skipped }, stepIndex) => {
+              const words = stepWords(step).doing;
+              const save = (mended: { atS: number; totalG: number | null }) =>
+                void mend({ id: brew.id, stepIndex, mended: { ...mended, revision: brew.revision } });
+              return (
+                <tr key={stepIndex}>
+                  <td className={`${CELL} font-semibold`}>{words}</td>
+                  <td className={`${CELL} reading`}>{formatDuration(step.plannedS)}</td>
+                  <td className={`${CELL} w-28`}>
+                    {doneS === null ? (
+                      <span className="text-quiet">{skipped ? 'skipped' : 'not reached'}</span>
+                    ) : (
+                      <QuantityField
+                        labelHidden
+                        label={`${words} was at`}
+                        quantity={within(CLOCK, { label: 'Time', min: 0, max: 7200 })}
+                        // As the clock showed it when it was marked.
+                        value={Math.floor(doneS)}
+                        onCommit={(atS) => save({ atS, totalG: doneTotalG })}
+                      />
+                    )}
+                  </td>
+                  <td className={`${CELL} w-28`}>
+                    {step.kind === 'pour' && doneS !== null && (
+                      <QuantityField
+                        labelHidden
+                        label={`${words} ended on`}
+                        quantity={within(GRAMS, { label: 'Total on the scale', min: 0, max: 5000 })}
+                        value={doneTotalG}
+                        onCommit={(totalG) => save({ atS: doneS, totalG })}
+                        onClear={() => save({ atS: doneS, totalG: null })}
+                        placeholder="–"
+                      />
+                    )}
+                  </td>
+                  <td className={`${CELL} reading text-quiet`}>{firstMarked(brew.corrections, stepIndex)}</td>
+                </tr>
+              );
+            })}
+          </tbody>
+        </table>
+      </WideTable>
       <TroubleNotice trouble={troubleOf(error)} />
     </>
   );

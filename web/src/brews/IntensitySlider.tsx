@@ -8,7 +8,7 @@ interface IntensitySliderProps {
   onChange: (value: number | null) => void;
 }
 
-/** How strong an impression is, 0 to 10. */
+/** How strong an impression is, 0 to 10: by digits and arrows, or by a finger. */
 export function IntensitySlider({ label, value, onChange }: IntensitySliderProps) {
   return (
     <div className="grid grid-cols-[5.5rem_1fr_2.5rem] items-center gap-2 text-small">
@@ -25,8 +25,13 @@ export function IntensitySlider({ label, value, onChange }: IntensitySliderProps
           <Slider.Range className={classes('absolute -top-px h-[3px]', value === null ? '' : 'bg-ink')} />
         </Slider.Track>
         <Slider.Thumb
+          onKeyDown={(event) => {
+            if (!/^\d$/.test(event.key) || event.ctrlKey || event.metaKey || event.altKey) return;
+            event.preventDefault();
+            onChange(event.key === '0' ? null : Number(event.key));
+          }}
           aria-label={label}
-          aria-valuetext={value === null ? 'not said' : `${value} of 10`}
+          aria-valuetext={value === null ? 'not set' : `${value} of 10`}
           className={classes(
             'block h-4 w-2 rounded-edge border-2',
             value === null ? 'border-edge bg-raised' : 'border-ink bg-ink',

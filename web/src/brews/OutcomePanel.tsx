@@ -9,6 +9,7 @@ import {
 import type { BrewView } from '@vendu/contract';
 import { classes } from '../ui/classes';
 import { departureWords } from './departureWords';
+import { WideTable } from '../ui/WideTable';
 
 interface OutcomeWords {
   label: string;
@@ -67,71 +68,73 @@ export function OutcomePanel({ brew, outcome }: { brew: BrewView; outcome: BrewO
   const beyond = SHOWN.filter((each) => remainder[each]?.isWithinBand === false);
   return (
     <div className="flex flex-col gap-3">
-      <table className="text-small">
-        <thead>
-          <tr>
-            <th className={HEAD} scope="col">
-              Figure
-            </th>
-            <th className={HEAD} scope="col">
-              Forecast
-            </th>
-            {effects.length > 0 && (
+      <WideTable>
+        <table className="text-small">
+          <thead>
+            <tr>
               <th className={HEAD} scope="col">
-                As done
+                Figure
               </th>
-            )}
-            <th className={HEAD} scope="col">
-              Result
-            </th>
-            <th className={HEAD} scope="col">
-              Left over
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {SHOWN.map((each) => {
-            const { label, hue, unit, digits, show, showMeasured = show } = WORDS[each];
-            const left = remainder[each];
-            return (
-              <tr key={each}>
-                <th className={classes(CELL, 'text-left font-normal')} scope="row">
-                  {label}
+              <th className={HEAD} scope="col">
+                Forecast
+              </th>
+              {effects.length > 0 && (
+                <th className={HEAD} scope="col">
+                  As done
                 </th>
-                <td className={classes(CELL, 'reading whitespace-nowrap', hue)}>
-                  {show(planned[each].value)}
-                  <div className="text-tiny text-quiet">
-                    {show(planned[each].low)} to {show(planned[each].high)}
-                  </div>
-                </td>
-                {effects.length > 0 && (
-                  <td className={classes(CELL, 'reading', hue)}>{show(asDone[each].value)}</td>
-                )}
-                <td className={classes(CELL, 'reading font-semibold', hue)}>
-                  {left ? showMeasured(asDone[each].value + left.missedBy) : '–'}
-                </td>
-                <td className={CELL}>
-                  {left ? (
-                    <>
-                      <span className="reading">{formatSigned(left.missedBy, digits)}</span> {unit}
-                      <div
-                        className={classes(
-                          'text-tiny',
-                          left.isWithinBand ? 'text-quiet' : 'font-semibold text-alarm',
-                        )}
-                      >
-                        {left.isWithinBand ? 'within its band' : 'outside its band'}
-                      </div>
-                    </>
-                  ) : (
-                    <span className="text-quiet">not measured</span>
+              )}
+              <th className={HEAD} scope="col">
+                Result
+              </th>
+              <th className={HEAD} scope="col">
+                Left over
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {SHOWN.map((each) => {
+              const { label, hue, unit, digits, show, showMeasured = show } = WORDS[each];
+              const left = remainder[each];
+              return (
+                <tr key={each}>
+                  <th className={classes(CELL, 'text-left font-normal')} scope="row">
+                    {label}
+                  </th>
+                  <td className={classes(CELL, 'reading whitespace-nowrap', hue)}>
+                    {show(planned[each].value)}
+                    <div className="text-tiny text-quiet">
+                      {show(planned[each].low)} to {show(planned[each].high)}
+                    </div>
+                  </td>
+                  {effects.length > 0 && (
+                    <td className={classes(CELL, 'reading', hue)}>{show(asDone[each].value)}</td>
                   )}
-                </td>
-              </tr>
-            );
-          })}
-        </tbody>
-      </table>
+                  <td className={classes(CELL, 'reading font-semibold', hue)}>
+                    {left ? showMeasured(asDone[each].value + left.missedBy) : '–'}
+                  </td>
+                  <td className={CELL}>
+                    {left ? (
+                      <>
+                        <span className="reading">{formatSigned(left.missedBy, digits)}</span> {unit}
+                        <div
+                          className={classes(
+                            'text-tiny',
+                            left.isWithinBand ? 'text-quiet' : 'font-semibold text-alarm',
+                          )}
+                        >
+                          {left.isWithinBand ? 'within its band' : 'outside its band'}
+                        </div>
+                      </>
+                    ) : (
+                      <span className="text-quiet">not measured</span>
+                    )}
+                  </td>
+                </tr>
+              );
+            })}
+          </tbody>
+        </table>
+      </WideTable>
       {effects.length > 0 && (
         <ul aria-label="What was done otherwise" className="text-small">
           {effects.map(({ departure, by }) => (

@@ -16,13 +16,13 @@ export function Result({ brew }: { brew: BrewView }) {
   const [schools, own] = [recipe?.schools, recipe?.aim ?? null];
   const outcome = useOutcome(brew, kit);
   return (
-    <div className="grid gap-10 xl:grid-cols-[minmax(0,1fr)_480px]">
+    <div className="grid grid-cols-1 gap-10 xl:grid-cols-[minmax(0,1fr)_480px]">
       <div className="flex min-w-0 flex-col gap-8">
         <section>
           <h2 className="heading mb-4">Strength and yield</h2>
           <ResultFigures brew={brew} />
         </section>
-        <div className="grid gap-8 md:grid-cols-[3fr_2fr]">
+        <div className="grid grid-cols-1 gap-8 md:grid-cols-[3fr_2fr]">
           <section>
             <h2 className="heading mb-3">Weighed</h2>
             <WeighForm brew={brew} />

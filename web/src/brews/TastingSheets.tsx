@@ -20,7 +20,7 @@ const STAGE_WORDS: Record<TastingStage, { name: string; hint: string }> = {
 export function TastingSheets({ brew }: { brew: BrewView }) {
   const personId = useSessionQuery().data?.person?.id;
   return (
-    <div className="grid gap-8 lg:grid-cols-3">
+    <div className="grid grid-cols-1 gap-8 lg:grid-cols-3">
       {TASTING_STAGES.map((stage) => {
         const ofStage = brew.tastings.filter((tasting) => tasting.stage === stage);
         return (

@@ -3,7 +3,7 @@ import { useKitQuery } from '../lots/lotsApi';
 import { Button } from '../ui/Button';
 import { dayAndTimeOf } from '../ui/dates';
 
-/** Whether the refractometer's zero was checked, and one tap to write down that it is nought on clean water. */
+/** Whether the refractometer's zero was checked, and one tap to say that it shows nought on clean water. */
 export function ZeroCheck() {
   const { data: kit } = useKitQuery();
   const [add, { isLoading }] = useAddZeroCheckMutation();
@@ -18,7 +18,7 @@ export function ZeroCheck() {
           : `${name}: zero checked ${lastZero ? dayAndTimeOf(lastZero.at) : ''}`}
       </span>
       <Button disabled={isLoading} onClick={() => void add({ instrumentId: id, shown: 0 })}>
-        Shows 0 on water
+        Zero check passed
       </Button>
     </div>
   );

@@ -18,7 +18,7 @@ export function Grinders({ kit }: { kit: KitView }) {
       {kit.grinders.length === 0 && (
         <Empty>A grinder is known by the sizes it grinds to at its settings.</Empty>
       )}
-      <ul className="grid gap-x-10 gap-y-6 md:grid-cols-2">
+      <ul className="grid grid-cols-1 gap-x-10 gap-y-6 md:grid-cols-2">
         {kit.grinders.map((grinder) => {
           const sizes = grinder.points.map(({ grindUm }) => grindUm);
           return (

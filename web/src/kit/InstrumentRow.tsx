@@ -19,7 +19,7 @@ const ZERO_ON: Record<InstrumentKind, string> = {
   thermometer: 'in ice water',
 };
 
-/** An instrument with its last zero check and the next one to write down. */
+/** An instrument with its last zero check and the next one. */
 export function InstrumentRow({ instrument, children }: { instrument: InstrumentView; children: ReactNode }) {
   const [add, { error }] = useAddZeroCheckMutation();
   const [shown, setShown] = useState<number | null>(null);
@@ -31,7 +31,7 @@ export function InstrumentRow({ instrument, children }: { instrument: Instrument
     if (data) setShown(null);
   }
   return (
-    <li className="grid grid-cols-[14rem_1fr_auto_auto] items-center gap-x-6 border-b border-rule py-2">
+    <li className="flex flex-wrap items-center gap-x-6 gap-y-1 lg:grid lg:grid-cols-[14rem_1fr_auto_auto] border-b border-rule py-2">
       <span>
         <span className="font-semibold">{instrument.name}</span>
         <span className="block text-small text-quiet">
@@ -66,7 +66,7 @@ export function InstrumentRow({ instrument, children }: { instrument: Instrument
           placeholder="shows now"
           className="w-44"
         />
-        <Button onClick={() => void write()}>Write it down</Button>
+        <Button onClick={() => void write()}>Save</Button>
       </span>
       {children}
     </li>

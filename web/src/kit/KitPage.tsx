@@ -19,7 +19,7 @@ export function KitPage() {
   if (isLoading) return <Loading />;
   if (!kit) return <Unavailable trouble={troubleOf(error)} onRetry={() => void refetch()} />;
   return (
-    <div className="grid gap-x-10 xl:grid-cols-[9rem_minmax(0,1fr)]">
+    <div className="grid grid-cols-1 gap-x-10 xl:grid-cols-[9rem_minmax(0,1fr)]">
       <div>
         <h1 className="mb-3 text-title font-bold">Kit</h1>
         <nav aria-label="Kinds of kit" className="sticky top-4 flex flex-wrap gap-x-4 gap-y-1 xl:flex-col">
@@ -38,7 +38,7 @@ export function KitPage() {
         <Lab kit={kit} />
         <Brewers kit={kit} />
         <Grinders kit={kit} />
-        <div className="grid gap-x-10 gap-y-9 md:grid-cols-2">
+        <div className="grid grid-cols-1 gap-x-10 gap-y-9 md:grid-cols-2">
           <Papers kit={kit} />
           <Kettles kit={kit} />
         </div>

@@ -15,7 +15,7 @@ export function Waters({ kit }: { kit: KitView }) {
         </EditButton>
       }
     >
-      <ul className="grid gap-x-10 gap-y-5 md:grid-cols-2">
+      <ul className="grid grid-cols-1 gap-x-10 gap-y-5 md:grid-cols-2">
         {kit.waters.map((water) => (
           <li key={water.id}>
             <div className="mb-2 flex items-start gap-4">

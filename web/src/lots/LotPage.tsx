@@ -32,8 +32,8 @@ export function LotPage() {
   const recipeWithBrews = lot.brews.at(-1)?.recipeId;
   return (
     <>
-      <header className="mb-6 flex items-start gap-6">
-        <div className="grow">
+      <header className="mb-6 flex flex-wrap items-start gap-x-6 gap-y-3">
+        <div className="min-w-0 grow basis-72">
           <h1 className="text-title font-bold">{lot.name}</h1>
           <p className="text-quiet">
             {[countryName(lot.country), lot.region, lot.farm].filter(Boolean).join(', ')}
@@ -49,7 +49,7 @@ export function LotPage() {
             </div>
           ))}
         </div>
-        <p className="text-right text-small">
+        <p className="text-small sm:text-right">
           <span className={lot.due.isPressing ? 'font-semibold text-alarm' : 'text-quiet'}>
             {DUE_WORDS[lot.due.action]}
           </span>
@@ -60,7 +60,7 @@ export function LotPage() {
         <StageLadder stage={lot.stage} />
         <ButtonLink to={`/lots/${id}/edit`}>Edit facts</ButtonLink>
       </header>
-      <div className="grid gap-10 xl:grid-cols-[1fr_440px]">
+      <div className="grid grid-cols-1 gap-10 xl:grid-cols-[minmax(0,1fr)_440px]">
         <div className="flex flex-col gap-8">
           <section>
             <h2 className="heading mb-3">Recipes</h2>
@@ -156,7 +156,10 @@ function Recipes({ lot }: { lot: LotView }) {
     <ul>
       {lot.recipes.map((recipe) => (
         <li key={recipe.id} className="border-b border-rule">
-          <Link to={`/recipes/${recipe.id}`} className="flex items-center gap-5 py-3 hover:bg-wash">
+          <Link
+            to={`/recipes/${recipe.id}`}
+            className="flex flex-wrap items-center gap-x-5 gap-y-1 py-3 hover:bg-wash"
+          >
             <StaircaseThumb plan={recipe.plan} width={170} height={48} />
             <span>
               <span className="font-semibold">{recipe.brewerName}</span>{' '}

@@ -9,9 +9,9 @@ import { StageLadder } from '../ui/StageLadder';
 import { DUE_WORDS, PROCESS_WORDS } from '../ui/words';
 import { launchWords } from './launchWords';
 
-const HEAD = 'border-b border-ink pb-1.5 align-bottom text-tiny font-medium text-quiet';
-const CELL = 'border-b border-rule py-2.5 pr-4 align-top';
-const NUMBER = 'reading border-b border-rule py-2.5 pl-3 text-right align-top';
+const HEAD = 'border-ink pb-1.5 align-bottom text-tiny font-medium text-quiet lg:border-b';
+const CELL = 'border-rule align-top lg:border-b lg:py-2.5 lg:pr-4';
+const NUMBER = 'reading border-rule align-top lg:border-b lg:py-2.5 lg:pl-3 text-right';
 
 interface LotTableProps {
   lots: LotListItem[];
@@ -19,27 +19,30 @@ interface LotTableProps {
   onChange: (changed: Partial<LotsQueryDto>) => void;
 }
 
-/** The working view: one row for each lot. Up and down walk the rows, Enter opens one. */
+/**
+ * The working view: one row for each lot, or one block where the screen is narrow. Up and down walk the rows, Enter
+ * opens one.
+ */
 export function LotTable({ lots, query, onChange }: LotTableProps) {
   const sorting = (sort: LotSort, words: string, isNumber = true) => (
     <SortHead {...{ sort, words, isNumber, query, onChange }} />
   );
   return (
-    <table className="w-full" onKeyDown={walkRows}>
-      <thead>
-        <tr>
+    <table className="w-full max-lg:block" onKeyDown={walkRows}>
+      <thead className="max-lg:block max-lg:border-b max-lg:border-ink">
+        <tr className="max-lg:flex max-lg:flex-wrap max-lg:gap-x-2">
           {sorting('name', 'Lot', false)}
-          <th className={classes(HEAD, 'pr-4 text-left')}>Process and elevation</th>
+          <th className={classes(HEAD, 'pr-4 text-left max-lg:hidden')}>Process and elevation</th>
           {sorting('due', 'Stage, what is due', false)}
-          <th className={classes(HEAD, 'pr-4 text-left')}>Recipe worked on</th>
+          <th className={classes(HEAD, 'pr-4 text-left max-lg:hidden')}>Recipe worked on</th>
           {sorting('launch', 'Launch')}
           {sorting('roast-age', 'Roast age')}
           {sorting('brews', 'Brews')}
-          <th className={classes(HEAD, 'pl-3 text-right')}>Last cup</th>
+          <th className={classes(HEAD, 'pl-3 text-right max-lg:hidden')}>Last cup</th>
           {sorting('left', 'Left, brewed')}
         </tr>
       </thead>
-      <tbody>
+      <tbody className="max-lg:block">
         {lots.map((lot) => (
           <LotRow key={lot.id} lot={lot} />
         ))}
@@ -97,8 +100,8 @@ function walkRows(event: KeyboardEvent<HTMLTableElement>): void {
 function LotRow({ lot }: { lot: LotListItem }) {
   const { recipe } = lot;
   return (
-    <tr className="group hover:bg-wash">
-      <td className={classes(CELL, 'max-w-64')}>
+    <tr className="group border-rule hover:bg-wash max-lg:grid max-lg:grid-cols-[minmax(0,1fr)_auto] max-lg:gap-x-4 max-lg:gap-y-1 max-lg:border-b max-lg:py-3">
+      <td className={classes(CELL, 'lg:max-w-64')}>
         <Link
           data-row
           to={`/lots/${lot.id}`}
@@ -112,17 +115,17 @@ function LotRow({ lot }: { lot: LotListItem }) {
         </div>
         {lot.additions && <div className="text-tiny font-medium text-alarm">contains {lot.additions}</div>}
       </td>
-      <td className={CELL}>
+      <td className={classes(CELL, 'max-lg:order-3')}>
         {PROCESS_WORDS[lot.process]}
         <div className="reading caption">{elevationWords(lot)}</div>
       </td>
-      <td className={CELL}>
+      <td className={classes(CELL, 'max-lg:order-2')}>
         <StageLadder stage={lot.stage} />
         <div className={classes('text-tiny', lot.due.isPressing ? 'font-semibold text-alarm' : 'text-quiet')}>
           {DUE_WORDS[lot.due.action]}
         </div>
       </td>
-      <td className={CELL}>
+      <td className={classes(CELL, 'max-lg:order-5')}>
         {recipe ? (
           <Link to={`/recipes/${recipe.id}`} className="flex items-center gap-3 hover:underline">
             <StaircaseThumb plan={recipe.plan} />
@@ -140,7 +143,7 @@ function LotRow({ lot }: { lot: LotListItem }) {
           <span className="caption">none yet</span>
         )}
       </td>
-      <td className={classes(NUMBER, 'text-time')}>
+      <td className={classes(NUMBER, 'text-time max-lg:order-4')}>
         {lot.daysToLaunch === null ? (
           <Unread />
         ) : (
@@ -149,14 +152,14 @@ function LotRow({ lot }: { lot: LotListItem }) {
           </span>
         )}
       </td>
-      <td className={classes(NUMBER, 'text-time')}>
+      <td className={classes(NUMBER, 'text-time max-lg:hidden')}>
         {lot.roastAgeDays === null ? <Unread /> : <Reading value={lot.roastAgeDays} unit="d" />}
       </td>
-      <td className={NUMBER}>{lot.brewCount}</td>
-      <td className={NUMBER}>
+      <td className={classes(NUMBER, 'max-lg:hidden')}>{lot.brewCount}</td>
+      <td className={classes(NUMBER, 'max-lg:order-6')}>
         <LastCup lot={lot} />
       </td>
-      <td className={NUMBER}>
+      <td className={classes(NUMBER, 'max-lg:hidden')}>
         {lot.gramsLeftG === null ? <Unread /> : <Reading value={Math.round(lot.gramsLeftG)} unit="g" />}
         <div className="caption">
           <Reading value={Math.round(lot.gramsBrewedG)} unit="g" />

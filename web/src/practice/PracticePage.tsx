@@ -50,7 +50,7 @@ export function PracticePage() {
         No coffee and no water: hold Space and the kettle tilts on, let go and it stands up; or press in the
         field and pull down, the further the faster.
       </p>
-      <div role="group" aria-label="Exercise" className="mb-5 flex items-center gap-3">
+      <div role="group" aria-label="Exercise" className="mb-5 flex flex-wrap items-center gap-3">
         {EXERCISE_NAMES.map((each) => (
           <Button
             key={each}
@@ -126,7 +126,7 @@ function Exercise({
   const asked = runningTotalsG(plan).find((totalG) => totalG > pouring.massG + 2);
   const score = isOver ? data?.[0]?.score : undefined;
   return (
-    <div className="grid gap-8 xl:grid-cols-[minmax(0,1fr)_400px]">
+    <div className="grid grid-cols-1 gap-8 xl:grid-cols-[minmax(0,1fr)_400px]">
       <div className="min-w-0">
         <FittedStaircase
           plan={plan}

@@ -3,6 +3,7 @@ import { SCORED, type Scored } from '@vendu/core';
 import type { PracticeView } from '@vendu/contract';
 import { dayAndTimeOf } from '../ui/dates';
 import { Fitted } from '../ui/Fitted';
+import { WideTable } from '../ui/WideTable';
 
 const STROKE: Record<Scored, string> = {
   flow: 'var(--color-flow)',
@@ -81,33 +82,35 @@ export function Progress({ runs }: { runs: PracticeView[] }) {
         </div>
       )}
       {runs.length > 0 && (
-        <table className="mt-4 w-full text-small">
-          <caption className="heading mb-1 text-left">Latest runs of the lab</caption>
-          <thead>
-            <tr className="text-left text-tiny text-quiet">
-              <th className="border-b border-ink font-medium">Who, when</th>
-              {SCORED.map((each) => (
-                <th key={each} className="border-b border-ink text-right font-medium">
-                  {each}
-                </th>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {runs.slice(0, 8).map(({ id, by, at, score }) => (
-              <tr key={id}>
-                <td className="border-b border-rule py-1">
-                  {by} <span className="text-quiet">{dayAndTimeOf(at)}</span>
-                </td>
+        <WideTable>
+          <table className="mt-4 w-full text-small">
+            <caption className="heading mb-1 text-left">Latest runs of the lab</caption>
+            <thead>
+              <tr className="text-left text-tiny text-quiet">
+                <th className="border-b border-ink font-medium">Who, when</th>
                 {SCORED.map((each) => (
-                  <td key={each} className="reading border-b border-rule text-right">
-                    {score.points[each]}
-                  </td>
+                  <th key={each} className="border-b border-ink text-right font-medium">
+                    {each}
+                  </th>
                 ))}
               </tr>
-            ))}
-          </tbody>
-        </table>
+            </thead>
+            <tbody>
+              {runs.slice(0, 8).map(({ id, by, at, score }) => (
+                <tr key={id}>
+                  <td className="border-b border-rule py-1">
+                    {by} <span className="text-quiet">{dayAndTimeOf(at)}</span>
+                  </td>
+                  {SCORED.map((each) => (
+                    <td key={each} className="reading border-b border-rule text-right">
+                      {score.points[each]}
+                    </td>
+                  ))}
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </WideTable>
       )}
     </section>
   );

@@ -1,5 +1,6 @@
 import { Link } from 'react-router';
 import { Mark } from '../app/Mark';
+import { ThemeChoice } from '../app/ThemeChoice';
 import { useSessionQuery } from '../session/sessionApi';
 
 /** The head of the public pages; not printed. */
@@ -12,9 +13,12 @@ export function PublicHeader() {
           <Mark />
           Vendu
         </Link>
+        <span className="ml-auto">
+          <ThemeChoice />
+        </span>
         <Link
           to={session?.person ? '/lots' : '/sign-in'}
-          className="ml-auto text-small text-quiet underline underline-offset-3 hover:text-ink"
+          className="text-small text-quiet underline underline-offset-3 hover:text-ink"
         >
           {session?.person ? 'Back to the lots' : 'Sign in'}
         </Link>

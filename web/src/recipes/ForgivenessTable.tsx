@@ -1,5 +1,6 @@
 import type { CauseSpread, Forgiveness } from '@vendu/core';
 import { Explain } from '../ui/Explain';
+import { WideTable } from '../ui/WideTable';
 
 const CAUSE_WORDS: Record<CauseSpread['cause'], string> = {
   grindUm: 'another grinder, 50 µm',
@@ -42,23 +43,25 @@ export function ForgivenessTable({
         </Explain>
       </p>
       {forgiveness && (
-        <table className="mt-1 w-full">
-          <caption className="sr-only">What moves the cup most</caption>
-          <tbody>
-            {forgiveness.byCause
-              .slice(0, CAUSES_SHOWN)
-              .map(({ cause, tdsSdPercent, yieldSdPercent, drawdownSdS }) => (
-                <tr key={cause}>
-                  <th scope="row" className="py-0.5 text-left font-normal text-quiet">
-                    {CAUSE_WORDS[cause]}
-                  </th>
-                  <td className="reading py-0.5 text-right text-strength">±{tdsSdPercent.toFixed(2)} %</td>
-                  <td className="reading py-0.5 text-right text-yield">±{yieldSdPercent.toFixed(1)}</td>
-                  <td className="reading py-0.5 text-right text-time">±{Math.round(drawdownSdS)} s</td>
-                </tr>
-              ))}
-          </tbody>
-        </table>
+        <WideTable>
+          <table className="mt-1 w-full">
+            <caption className="sr-only">What moves the cup most</caption>
+            <tbody>
+              {forgiveness.byCause
+                .slice(0, CAUSES_SHOWN)
+                .map(({ cause, tdsSdPercent, yieldSdPercent, drawdownSdS }) => (
+                  <tr key={cause}>
+                    <th scope="row" className="py-0.5 text-left font-normal text-quiet">
+                      {CAUSE_WORDS[cause]}
+                    </th>
+                    <td className="reading py-0.5 text-right text-strength">±{tdsSdPercent.toFixed(2)} %</td>
+                    <td className="reading py-0.5 text-right text-yield">±{yieldSdPercent.toFixed(1)}</td>
+                    <td className="reading py-0.5 text-right text-time">±{Math.round(drawdownSdS)} s</td>
+                  </tr>
+                ))}
+            </tbody>
+          </table>
+        </WideTable>
       )}
     </div>
   );

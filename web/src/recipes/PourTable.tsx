@@ -21,6 +21,7 @@ import { INPUT } from '../ui/Field';
 import { QuantityField } from '../ui/QuantityField';
 import { CELSIUS, CLOCK, FLOW, GRAMS, within, type Quantity } from '../ui/quantities';
 import { without } from './without';
+import { WideTable } from '../ui/WideTable';
 
 interface PourTableProps {
   plan: BrewPlan;
@@ -69,137 +70,139 @@ export function PourTable({ plan, onOffer, selected, onSelect, faults }: PourTab
 
   return (
     <div>
-      <table className="w-full">
-        <thead>
-          <tr>
-            <th className={HEAD}>Pour</th>
-            <th className={HEAD}>Start</th>
-            <th className={HEAD}>Amount</th>
-            <th className={HEAD}>Running total</th>
-            <th className={HEAD}>Flow</th>
-            <th className={HEAD}>Kettle</th>
-            <th className={HEAD}>Then</th>
-            <th className={HEAD}>
-              <span className="sr-only">Split, join, remove</span>
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {plan.pours.map((pour, index) => {
-            const name = pour.isBloom ? 'Bloom' : `Pour ${index + 1}`;
-            return (
-              <tr
-                key={index}
-                className={selected === index ? 'bg-wash' : undefined}
-                onFocusCapture={() => onSelect(index)}
-              >
-                <td className={`${CELL} w-24`}>
-                  <span className="flex h-9 items-center font-semibold">{name}</span>
-                  {pour.isBloom && (
-                    <span className="reading caption">{(pour.amountG / plan.doseG).toFixed(1)}x dose</span>
-                  )}
-                </td>
-                <td className={`${CELL} w-24`}>
-                  <QuantityField
-                    labelHidden
-                    label={`${name}, start`}
-                    quantity={within(CLOCK, { label: 'Start', min: 0, max: 3600 })}
-                    value={pour.startS}
-                    onOffer={(startS) => change(index, { startS })}
-                    error={faults[`pours.${index}.startS`]}
-                  />
-                </td>
-                <td className={`${CELL} w-24`}>
-                  <QuantityField
-                    labelHidden
-                    label={`${name}, amount`}
-                    quantity={amount}
-                    value={pour.amountG}
-                    onOffer={(amountG) => take(setPourAmount({ pours: plan.pours, index, amountG }))}
-                    error={faults[`pours.${index}.amountG`]}
-                  />
-                </td>
-                <td className={`${CELL} w-24`}>
-                  <QuantityField
-                    labelHidden
-                    label={`${name}, running total`}
-                    quantity={GRAMS}
-                    value={totals[index] ?? null}
-                    onOffer={(totalG) => take(setRunningTotal({ pours: plan.pours, index, totalG }))}
-                  />
-                </td>
-                <td className={`${CELL} w-24`}>
-                  <QuantityField
-                    labelHidden
-                    label={`${name}, flow`}
-                    quantity={within(FLOW, { label: 'Flow', min: 1, max: 25 })}
-                    value={pour.flowGps}
-                    onOffer={(flowGps) => change(index, { flowGps })}
-                    error={faults[`pours.${index}.flowGps`]}
-                  />
-                </td>
-                <td className={`${CELL} w-24`}>
-                  <QuantityField
-                    labelHidden
-                    label={`${name}, kettle`}
-                    quantity={within(CELSIUS, { label: 'Kettle', min: 60, max: 100 })}
-                    value={pour.kettleC ?? null}
-                    onOffer={(kettleC) => setKettle(index, kettleC)}
-                    onClear={() => setKettle(index, undefined)}
-                    placeholder={String(kettlesC[index] ?? plan.kettleC)}
-                    error={faults[`pours.${index}.kettleC`]}
-                  />
-                </td>
-                <td className={`${CELL} w-32`}>
-                  <select
-                    aria-label={`${name}, agitation after it`}
-                    className={INPUT}
-                    value={pour.agitation}
-                    onChange={(event) => change(index, { agitation: event.target.value as Agitation })}
-                  >
-                    {AGITATIONS.map((agitation) => (
-                      <option key={agitation} value={agitation}>
-                        {agitation === 'none' ? 'nothing' : agitation}
-                      </option>
-                    ))}
-                  </select>
-                </td>
-                <td className={`${CELL} w-28 pr-0 whitespace-nowrap`}>
-                  <Button
-                    weight="quiet"
-                    aria-label={`Split ${name}`}
-                    title="Split in two"
-                    className="px-1.5"
-                    onClick={() => takePlan(splitPour({ plan, index }))}
-                  >
-                    <Split aria-hidden size={16} />
-                  </Button>
-                  <Button
-                    weight="quiet"
-                    aria-label={`Join ${name} with the next`}
-                    title="Join with the next"
-                    className="px-1.5"
-                    disabled={index === plan.pours.length - 1}
-                    onClick={() => takePlan(joinWithNext({ plan, index }))}
-                  >
-                    <Merge aria-hidden size={16} />
-                  </Button>
-                  <Button
-                    weight="quiet"
-                    aria-label={`Remove ${name}`}
-                    title="Remove, its water goes to the next"
-                    className="px-1.5"
-                    disabled={plan.pours.length === 1}
-                    onClick={() => take(removePour({ pours: plan.pours, index }))}
-                  >
-                    <X aria-hidden size={16} />
-                  </Button>
-                </td>
-              </tr>
-            );
-          })}
-        </tbody>
-      </table>
+      <WideTable>
+        <table className="w-full">
+          <thead>
+            <tr>
+              <th className={HEAD}>Pour</th>
+              <th className={HEAD}>Start</th>
+              <th className={HEAD}>Amount</th>
+              <th className={HEAD}>Running total</th>
+              <th className={HEAD}>Flow</th>
+              <th className={HEAD}>Kettle</th>
+              <th className={HEAD}>Then</th>
+              <th className={HEAD}>
+                <span className="sr-only">Split, join, remove</span>
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {plan.pours.map((pour, index) => {
+              const name = pour.isBloom ? 'Bloom' : `Pour ${index + 1}`;
+              return (
+                <tr
+                  key={index}
+                  className={selected === index ? 'bg-wash' : undefined}
+                  onFocusCapture={() => onSelect(index)}
+                >
+                  <td className={`${CELL} w-24`}>
+                    <span className="flex h-9 items-center font-semibold">{name}</span>
+                    {pour.isBloom && (
+                      <span className="reading caption">{(pour.amountG / plan.doseG).toFixed(1)}x dose</span>
+                    )}
+                  </td>
+                  <td className={`${CELL} w-24`}>
+                    <QuantityField
+                      labelHidden
+                      label={`${name}, start`}
+                      quantity={within(CLOCK, { label: 'Start', min: 0, max: 3600 })}
+                      value={pour.startS}
+                      onOffer={(startS) => change(index, { startS })}
+                      error={faults[`pours.${index}.startS`]}
+                    />
+                  </td>
+                  <td className={`${CELL} w-24`}>
+                    <QuantityField
+                      labelHidden
+                      label={`${name}, amount`}
+                      quantity={amount}
+                      value={pour.amountG}
+                      onOffer={(amountG) => take(setPourAmount({ pours: plan.pours, index, amountG }))}
+                      error={faults[`pours.${index}.amountG`]}
+                    />
+                  </td>
+                  <td className={`${CELL} w-24`}>
+                    <QuantityField
+                      labelHidden
+                      label={`${name}, running total`}
+                      quantity={GRAMS}
+                      value={totals[index] ?? null}
+                      onOffer={(totalG) => take(setRunningTotal({ pours: plan.pours, index, totalG }))}
+                    />
+                  </td>
+                  <td className={`${CELL} w-24`}>
+                    <QuantityField
+                      labelHidden
+                      label={`${name}, flow`}
+                      quantity={within(FLOW, { label: 'Flow', min: 1, max: 25 })}
+                      value={pour.flowGps}
+                      onOffer={(flowGps) => change(index, { flowGps })}
+                      error={faults[`pours.${index}.flowGps`]}
+                    />
+                  </td>
+                  <td className={`${CELL} w-24`}>
+                    <QuantityField
+                      labelHidden
+                      label={`${name}, kettle`}
+                      quantity={within(CELSIUS, { label: 'Kettle', min: 60, max: 100 })}
+                      value={pour.kettleC ?? null}
+                      onOffer={(kettleC) => setKettle(index, kettleC)}
+                      onClear={() => setKettle(index, undefined)}
+                      placeholder={String(kettlesC[index] ?? plan.kettleC)}
+                      error={faults[`pours.${index}.kettleC`]}
+                    />
+                  </td>
+                  <td className={`${CELL} w-32`}>
+                    <select
+                      aria-label={`${name}, agitation after it`}
+                      className={INPUT}
+                      value={pour.agitation}
+                      onChange={(event) => change(index, { agitation: event.target.value as Agitation })}
+                    >
+                      {AGITATIONS.map((agitation) => (
+                        <option key={agitation} value={agitation}>
+                          {agitation === 'none' ? 'nothing' : agitation}
+                        </option>
+                      ))}
+                    </select>
+                  </td>
+                  <td className={`${CELL} w-28 pr-0 whitespace-nowrap`}>
+                    <Button
+                      weight="quiet"
+                      aria-label={`Split ${name}`}
+                      title="Split in two"
+                      className="px-1.5"
+                      onClick={() => takePlan(splitPour({ plan, index }))}
+                    >
+                      <Split aria-hidden size={16} />
+                    </Button>
+                    <Button
+                      weight="quiet"
+                      aria-label={`Join ${name} with the next`}
+                      title="Join with the next"
+                      className="px-1.5"
+                      disabled={index === plan.pours.length - 1}
+                      onClick={() => takePlan(joinWithNext({ plan, index }))}
+                    >
+                      <Merge aria-hidden size={16} />
+                    </Button>
+                    <Button
+                      weight="quiet"
+                      aria-label={`Remove ${name}`}
+                      title="Remove, its water goes to the next"
+                      className="px-1.5"
+                      disabled={plan.pours.length === 1}
+                      onClick={() => take(removePour({ pours: plan.pours, index }))}
+                    >
+                      <X aria-hidden size={16} />
+                    </Button>
+                  </td>
+                </tr>
+              );
+            })}
+          </tbody>
+        </table>
+      </WideTable>
       <Button weight="quiet" className="mt-2 -ml-3" onClick={() => take(addPour(plan.pours))}>
         <Plus aria-hidden size={16} /> Split the last pour
       </Button>

@@ -75,6 +75,7 @@ function RecipeSheet({
   const [locks, setLocks] = useDraft<Lock[]>('board.locks', []);
   const [refusal, setRefusal] = useState<string | null>(null);
   useShortcut('z', editor.undo);
+  useShortcut('y', editor.redo);
 
   const plan = dragged ?? editor.plan;
   const live = useForecast(
@@ -125,8 +126,8 @@ function RecipeSheet({
 
   return (
     <>
-      <header className="mb-5 flex items-start gap-4">
-        <div className="grow">
+      <header className="mb-5 flex flex-wrap items-start gap-x-4 gap-y-2">
+        <div className="min-w-0 grow basis-72">
           <Link
             to={`/lots/${recipe.lot.id}`}
             className="text-small text-quiet underline-offset-3 hover:underline"
@@ -149,7 +150,7 @@ function RecipeSheet({
         <Button weight="quiet" disabled={!editor.undo} onClick={() => editor.undo?.()} shortcut="Z">
           Undo
         </Button>
-        <Button weight="quiet" disabled={!editor.redo} onClick={() => editor.redo?.()}>
+        <Button weight="quiet" disabled={!editor.redo} onClick={() => editor.redo?.()} shortcut="Y">
           Redo
         </Button>
         <ButtonLink
@@ -160,7 +161,7 @@ function RecipeSheet({
         </ButtonLink>
       </header>
 
-      <div className="grid gap-10 xl:grid-cols-[minmax(0,1fr)_410px]">
+      <div className="grid grid-cols-1 gap-10 xl:grid-cols-[minmax(0,1fr)_410px]">
         <div className="flex min-w-0 flex-col gap-4">
           <RecipeBoard
             plan={plan}

@@ -159,7 +159,7 @@ function PreviewSheet({
   const [shown, setShown] = useState<number | null>(null);
   const beside = similar.find(({ lotId }) => lotId === shown);
   return (
-    <div className="grid gap-10 xl:grid-cols-[minmax(0,1fr)_540px]">
+    <div className="grid grid-cols-1 gap-10 xl:grid-cols-[minmax(0,1fr)_540px]">
       <div className="flex min-w-0 flex-col gap-5">
         <div className="bg-raised">
           <FittedStaircase

@@ -25,7 +25,10 @@ export function StandChoices({ schools: stored, house, isReadOnly = false, onCho
   return (
     <ol>
       {SCHOOL_POINTS.map((point, index) => (
-        <li key={point} className="grid grid-cols-[2rem_11rem_1fr] gap-x-3 border-b border-rule py-3">
+        <li
+          key={point}
+          className="grid grid-cols-[2rem_minmax(0,1fr)] gap-x-3 gap-y-2 border-b border-rule py-3 lg:grid-cols-[2rem_11rem_minmax(0,1fr)]"
+        >
           <span className="reading text-small text-quiet">{index + 1}</span>
           <div>
             <h3 className="font-semibold">{SCHOOL_WORDS[point].name}</h3>
@@ -59,7 +62,11 @@ function Stands({
 }) {
   const { name, stands } = SCHOOL_WORDS[point];
   return (
-    <div role="radiogroup" aria-label={name} className="grid auto-cols-fr grid-flow-col gap-x-3">
+    <div
+      role="radiogroup"
+      aria-label={name}
+      className="col-start-2 grid grid-cols-1 gap-3 sm:auto-cols-fr sm:grid-flow-col lg:col-start-3"
+    >
       {Object.entries(stands as Record<string, { name: string; because: string }>).map(([stand, words]) => {
         const isTaken = schools[point] === stand;
         return (
