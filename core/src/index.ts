@@ -235,7 +235,7 @@ export { sieveGrind, type SievedGrind } from './grind/sieveGrind.js';
 export { settingForSize, translateSetting, type SettingRange } from './grind/translateSetting.js';
 export { brewerGeometry, brimfulG, classMeasures, type BrewerMeasures } from './kit/brewerGeometry.js';
 
-export { bedSeenIn, withBedSeen, type BedSeen } from './calibration/bedSeen.js';
+export { bedSeenIn, type BedSeen } from './calibration/bedSeen.js';
 export { brewAsDone, DEPARTURES, type BrewDone, type Departure } from './calibration/brewAsDone.js';
 export { brewAsGoing } from './calibration/brewAsGoing.js';
 export {
@@ -251,7 +251,8 @@ export { formatSigned } from './quantity/signed.js';
 export { addedAgitation, kettleReadsC } from './bench/benchEvents.js';
 export { afterBrew, type AfterBrewClock, type AfterBrewTask } from './bench/afterBrew.js';
 export { isCupDue, type CupRule } from './bench/cupChanges.js';
-export { drainOutlook, drainToCome, worryAtS, type DrainOutlook } from './bench/drainWatch.js';
+export { drainBelief, drainToCome, type DrainBelief, type DrainToCome } from './bench/drainBelief.js';
+export { drainOutlook, stalledAfterS, type DrainOutlook } from './bench/drainWatch.js';
 export { correctionAfter, leadOf, withTotalsMoved, type Correction, type Lead } from './bench/liveBrew.js';
 export {
   preparationOf,

@@ -1,4 +1,4 @@
-import { normalAbove } from '../statistics/normalAbove.js';
+import { drainToCome, type DrainBelief } from './drainBelief.js';
 
 /** What the drain of a running brew looks like. */
 export type DrainOutlook = 'on-plan' | 'late' | 'stall' | 'early' | 'rush';
@@ -6,50 +6,50 @@ export type DrainOutlook = 'on-plan' | 'late' | 'stall' | 'early' | 'rush';
 /** Past its plan by a fifth a brew is late, by half it stalls; the same before it (common practice, shares assumed). */
 const OFF_SHARE = 0.2;
 const FAR_SHARE = 0.5;
-/** A drain this much past the plan is worth worrying about, as a share of the plan (assumed). */
-const WORRY_SHARE = 0.25;
+/**
+ * A warning is given once it is likelier than not; of a lot that was never measured it has to be surer, or it would
+ * be wrong for one ordinary brew in seven (`./vendu bench warnings`).
+ */
+const SURE_ENOUGH = { known: 0.5, rough: 0.8 };
+/** A drain this much past the plan counts as stalled whatever was forecast, as a share of the plan (assumed). */
+const STALLED_SHARE = 0.25;
 
-/** When to begin to worry that a brew has not drained, s: its plan and a quarter, or the upper end of the forecast. */
-export function worryAtS({
+/** From when a brew that has not drained has stalled, s: its plan and a quarter, or the upper end of the forecast. */
+export function stalledAfterS({
   drawdownS,
   forecastHighS,
 }: {
   drawdownS: number;
   forecastHighS?: number;
 }): number {
-  return Math.round(Math.max(drawdownS * (1 + WORRY_SHARE), forecastHighS ?? 0));
+  return Math.round(Math.max(drawdownS * (1 + STALLED_SHARE), forecastHighS ?? 0));
 }
 
 /**
- * What a drain that is forecast, or that has not come yet, means for the brew.
+ * What a drain that has not come yet means for the brew. Nothing is said while the plan lies inside the band of what
+ * is believed; beyond it a word is said as soon as it is sure enough.
  *
- * @param expectedS - the forecast, or `null` where it does not drain at all
+ * @param belief - of the drain, or `null` where nothing is believed of it: then only the clock speaks
  */
 export function drainOutlook({
   plannedS,
-  expectedS,
+  belief,
   elapsedS,
 }: {
   plannedS: number;
-  expectedS: number | null;
+  belief: DrainBelief | null;
   elapsedS: number;
 }): DrainOutlook {
-  if (expectedS === null) return 'stall';
-  // The clock overtakes any forecast.
-  const share = Math.max(expectedS, elapsedS) / plannedS - 1;
-  if (share > FAR_SHARE) return 'stall';
-  if (share > OFF_SHARE) return 'late';
-  if (share < -FAR_SHARE) return 'rush';
-  return share < -OFF_SHARE ? 'early' : 'on-plan';
-}
-
-/**
- * When a brew that has not drained yet will: what was forecast, less all of it that is past.
- *
- * @param expected - when it drains and how surely, s, by what was known when it was forecast
- * @param elapsedS - on the clock of the brew now
- */
-export function drainToCome({ value, sd }: { value: number; sd: number }, elapsedS: number) {
-  const left = normalAbove({ mean: value, sd, bound: elapsedS });
-  return { value: left.mean, low: left.quantile(0.05), high: left.quantile(0.95) };
+  if (belief === null) {
+    if (elapsedS > plannedS * (1 + FAR_SHARE)) return 'stall';
+    return elapsedS > plannedS * (1 + OFF_SHARE) ? 'late' : 'on-plan';
+  }
+  const { lowS, highS, laterThan } = drainToCome(belief, elapsedS);
+  if (lowS <= plannedS && plannedS <= highS) return 'on-plan';
+  const sure = belief.isRough ? SURE_ENOUGH.rough : SURE_ENOUGH.known;
+  const later = (share: number) => laterThan(plannedS * share);
+  if (later(1 + FAR_SHARE) > sure) return 'stall';
+  if (later(1 + OFF_SHARE) > sure) return 'late';
+  if (later(1 - FAR_SHARE) < 1 - sure) return 'rush';
+  return later(1 - OFF_SHARE) < 1 - sure ? 'early' : 'on-plan';
 }

@@ -23,7 +23,7 @@ export function bedSeenIn(events: readonly BenchEvent[]): BedSeen[] {
 /** An eye on the bed, as a share of the time from the end of the pour (assumed). */
 const EYE_SD = 0.12;
 /** How often something is amiss in a brew - paper sealed, wrong setting, fines - and how far it goes (assumed). */
-const AMISS = { probability: 0.1, lnSd: 0.6 };
+export const AMISS = { probability: 0.1, lnSd: 0.6 };
 /** Less than this above the bed is a wet bed, g. */
 const WET_BED_G = 0.5;
 /** Water that the bed drinks up sooner, as most blooms, tells nothing of its flow, s (assumed). */

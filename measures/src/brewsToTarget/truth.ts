@@ -28,13 +28,16 @@ interface TrueBrew {
   beverageG: number;
   drained: boolean;
   trace: { atS: number; beverageG: number }[];
+  /** Water above the bed, once a second. */
+  aboveBedG: { atS: number; aboveG: number }[];
 }
 
 /** A lot as it really is: the model's equations with other constants, other release, other kit, other cells. */
 export interface SyntheticLot {
   shape: 'cone' | 'flat-bottom';
   kit: BrewKit;
-  trueBrew(conditions: BrewConditions): TrueBrew;
+  /** @param slowed - how many times harder the bed lets water through than the lot's does */
+  trueBrew(conditions: BrewConditions, slowed?: number): TrueBrew;
 }
 
 /** Relative spread (logarithm) of the fitted constants: how well the calibration brews pinned them. */
@@ -128,7 +131,7 @@ export function syntheticLot(lab: SyntheticLab, seed: number): SyntheticLot {
   return {
     shape,
     kit,
-    trueBrew(conditions) {
+    trueBrew(conditions, slowed = 1) {
       const { grind } = conditions;
       const d50Um = 'parts' in grind ? (grind.parts[0]?.grind.d50Um ?? 0) : grind.d50Um;
       const setup = setupOf(
@@ -137,7 +140,7 @@ export function syntheticLot(lab: SyntheticLab, seed: number): SyntheticLot {
           brewer: trueBrewer,
           paperPerM: conditions.paperPerM * lab.paperOff[shape],
           grind: { d50Um: d50Um * lab.grinderOff },
-          lot: factors,
+          lot: { ...factors, permeability: factors.permeability / slowed },
         },
         lab.constants,
         lab.particlesFrom,
@@ -149,11 +152,14 @@ export function syntheticLot(lab: SyntheticLab, seed: number): SyntheticLot {
 
 function trueBrewOf(setup: BrewSetup): TrueBrew {
   const trace: TrueBrew['trace'] = [];
+  const aboveBedG: TrueBrew['aboveBedG'] = [];
   const run = runBrew(setup, {
     stepS: TRUE_STEP_S,
     longestS: 900,
     onGrid(state) {
-      if (Math.round(state.atS / TRUE_STEP_S) % 25 !== 0) return;
+      const row = Math.round(state.atS / TRUE_STEP_S);
+      if (row % 5 === 0) aboveBedG.push({ atS: state.atS, aboveG: state.aboveKg * 1000 });
+      if (row % 25 !== 0) return;
       const soluteKg = state.cupSolute.reduce((sum, kg) => sum + kg, 0);
       trace.push({ atS: state.atS, beverageG: (state.cupWaterKg + soluteKg) * 1000 });
     },
@@ -166,6 +172,7 @@ function trueBrewOf(setup: BrewSetup): TrueBrew {
     yieldPercent: (run.cup.soluteKg / setup.doseKg) * 100,
     beverageG: cupKg * 1000,
     trace,
+    aboveBedG,
   };
 }
 
@@ -202,8 +209,13 @@ const NOISE = {
 /** Standard uncertainty of the mean of a sample's readings, % TDS. */
 const MEAN_TDS_SD = Math.hypot(NOISE.sampleTdsPercent, NOISE.readingTdsPercent / Math.sqrt(NOISE.readings));
 
-/** One brew of a plan by a human hand, measured. The scale tells what was poured when; nobody logs the rest. */
-export function brewByHand(lot: SyntheticLot, plan: BrewPlan, random: () => number): MeasuredBrew {
+/** A brew of a plan by a human hand: what a scale saw of it, and what it really was. */
+export function pouredByHand(
+  lot: SyntheticLot,
+  plan: BrewPlan,
+  random: () => number,
+  slowed = 1,
+): { done: BrewPlan; seen: BrewConditions; real: TrueBrew } {
   const draw = (sd: number) => normalDraw(random, { mean: 0, sd });
   const done: BrewPlan = {
     ...plan,
@@ -214,13 +226,20 @@ export function brewByHand(lot: SyntheticLot, plan: BrewPlan, random: () => numb
     })),
   };
   const seen = conditionsOfPlan({ plan: done, kit: lot.kit });
-  const real = lot.trueBrew({
+  const handled = {
     ...seen,
     doseG: seen.doseG + draw(NOISE.doseG),
     grind: { d50Um: plan.grindUm * (1 + draw(NOISE.grindShare)) },
     kettleC: seen.kettleC + draw(NOISE.kettleC),
     paperPerM: seen.paperPerM * (1 + draw(NOISE.paperShare)),
-  });
+  };
+  return { done, seen, real: lot.trueBrew(handled, slowed) };
+}
+
+/** One brew of a plan by a human hand, measured. The scale tells what was poured when; nobody logs the rest. */
+export function brewByHand(lot: SyntheticLot, plan: BrewPlan, random: () => number): MeasuredBrew {
+  const draw = (sd: number) => normalDraw(random, { mean: 0, sd });
+  const { seen, real } = pouredByHand(lot, plan, random);
   return {
     brew: seen,
     drawdownS: real.drawdownS + draw(NOISE.drawdownS),

@@ -2,7 +2,7 @@ import {
   drainOutlook,
   drainToCome,
   formatDuration,
-  worryAtS,
+  stalledAfterS,
   type BrewPlan,
   type DrainOutlook,
 } from '@vendu/core';
@@ -31,7 +31,7 @@ const ADVICE: Record<Exclude<DrainOutlook, 'on-plan'>, { pouring: string; poured
   },
 };
 
-/** When the brew will drain as it is going, when to worry, and what to do while something can still be done. */
+/** When the brew will drain as it is going, from when it has stalled, and what to do while something can still be done. */
 export function DrainWatch({
   plan,
   drain,
@@ -46,33 +46,29 @@ export function DrainWatch({
 }) {
   // The bed has not drained, or it would have been marked: what is past is no forecast.
   const expected = drain && drainToCome(drain.asSeen, elapsedS);
-  // By the lot, not by what was seen: a stall that is coming is no reason to worry later.
-  const worryS = worryAtS({
+  // By the lot, not by what was seen: a stall that is coming moves its own mark no further out.
+  const stalledS = stalledAfterS({
     drawdownS: plan.drawdownS,
-    ...(drain ? { forecastHighS: drain.asLot.high } : {}),
+    ...(drain ? { forecastHighS: drainToCome(drain.asLot, 0).highS } : {}),
   });
-  const outlook = drainOutlook({
-    plannedS: plan.drawdownS,
-    expectedS: expected?.value ?? plan.drawdownS,
-    elapsedS,
-  });
+  const outlook = drainOutlook({ plannedS: plan.drawdownS, belief: drain?.asSeen ?? null, elapsedS });
   return (
     <div>
       <p className="flex flex-wrap gap-x-6 text-body">
         <span>
           {plan.lifts ? 'would drain' : 'drains'} about{' '}
           <span className="reading font-semibold text-time">
-            {expected ? formatDuration(Math.round(expected.value)) : '–'}
+            {expected ? formatDuration(Math.round(expected.valueS)) : '–'}
           </span>{' '}
           {expected && (
             <span className="reading text-quiet">
-              ({formatDuration(Math.round(expected.low))} to {formatDuration(Math.round(expected.high))})
+              ({formatDuration(Math.round(expected.lowS))} to {formatDuration(Math.round(expected.highS))})
             </span>
           )}
         </span>
         <span className="text-quiet">
-          plan <span className="reading">{formatDuration(plan.drawdownS)}</span>, worry from{' '}
-          <span className="reading">{formatDuration(worryS)}</span>
+          plan <span className="reading">{formatDuration(plan.drawdownS)}</span>, stalled after{' '}
+          <span className="reading">{formatDuration(stalledS)}</span>
         </span>
       </p>
       {outlook !== 'on-plan' && (

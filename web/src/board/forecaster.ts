@@ -5,6 +5,7 @@ import {
   brewSlopes,
   calibrateLot,
   conditionsOfPlan,
+  drainBelief,
   forecastBrew,
   forecastPlan,
   forgiveness,
@@ -21,7 +22,7 @@ import {
   type BrewWarning,
   type CalibratedForecast,
   type ChangeAdvice,
-  type Expected,
+  type DrainBelief,
   type Finding,
   type Forgiveness,
   type Knowledge,
@@ -36,7 +37,6 @@ import {
   type Schools,
   type StepDone,
   type Targets,
-  withBedSeen,
 } from '@vendu/core';
 
 /** What the board has to know before it can forecast. */
@@ -67,9 +67,10 @@ export interface BoardForecast {
   knowledge: Knowledge;
 }
 
+/** What is believed of a drain: by the lot alone, and with what was seen of this bed. */
 export interface DrainForecast {
-  asLot: Expected;
-  asSeen: Expected;
+  asLot: DrainBelief;
+  asSeen: DrainBelief;
 }
 
 /** The course is drawn one point a second; the model steps finer. */
@@ -156,15 +157,12 @@ export class Forecaster {
   }): Result<DrainForecast, string> {
     const { kit, calibration, ...age } = this.learned();
     const brew = brewAsGoing({ plan, steps: done, events, ...age }, kit);
-    const asLot = forecastBrew({ calibration, brew });
+    const asLot = drainBelief({ calibration, brew, seen: [] });
     if (!asLot.ok) return asLot;
     const seen = bedSeenIn(events);
-    const asSeen =
-      seen.length === 0
-        ? asLot
-        : forecastBrew({ calibration: withBedSeen({ calibration, brew, seen }), brew });
+    const asSeen = seen.length === 0 ? asLot : drainBelief({ calibration, brew, seen });
     if (!asSeen.ok) return asSeen;
-    return { ok: true, value: { asLot: asLot.value.drawdownS, asSeen: asSeen.value.drawdownS } };
+    return { ok: true, value: { asLot: asLot.value, asSeen: asSeen.value } };
   }
 
   /** @returns a brew beside its forecast, and why they differ */
