@@ -55,7 +55,7 @@ test('the lab’s own pages', async ({ page }) => {
   await page.getByRole('heading', { name: 'Tasting' }).evaluate((heading) => heading.scrollIntoView());
   await shoot(page, 'tasting');
   await page.goto('/recipes/2');
-  await page.getByText('come out the same cup').waitFor();
+  await page.getByText('home brewers get this cup').waitFor();
   await shoot(page, 'recipe');
   await page.goto('/lots/import');
   await page.getByLabel('Or paste the lines').fill(FILE);

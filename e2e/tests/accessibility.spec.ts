@@ -77,11 +77,11 @@ for (const [name, path, landmark] of [
 
 for (const [name, path, landmark] of [
   ['lots', '/lots', /^Lots/],
-  ['new lot', '/lots/new', 'Take in a lot'],
+  ['new lot', '/lots/new', 'Add a lot'],
   ['import', '/lots/import', 'Import from CSV'],
   ['starting recipe', '/lots/5/start', /^Starting recipe/],
   ['kit', '/kit', 'Kit'],
-  ['schools', '/schools', 'Schools'],
+  ['house style', '/schools', 'House style'],
   ['practice', '/practice', 'Practice'],
   ['lot', '/lots/2', 'Valle Sereno Anaerobic'],
   ['lot without brews', '/lots/5', 'Ermera Passion Co-ferment'],
@@ -101,7 +101,7 @@ for (const [name, path, landmark] of [
 test('axe finds nothing on a form full of complaints', async ({ page }) => {
   await signIn(page, 'barista');
   await page.goto('/lots/new');
-  await page.getByRole('button', { name: 'Take in the lot' }).click();
+  await page.getByRole('button', { name: 'Add the lot' }).click();
   await expect(page.getByText('Name is required.')).toBeVisible();
   await expectClean(page);
 });

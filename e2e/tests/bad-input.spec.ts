@@ -12,7 +12,7 @@ test('a lot with faults is told at each field, and nothing typed is lost to a re
   await page.getByLabel('Elevation').fill('2000-1500');
   await page.getByLabel('Stock weighed in').fill('plenty');
   await page.getByLabel('Roast date').fill('2999-01-01');
-  await page.getByRole('button', { name: 'Take in the lot' }).click();
+  await page.getByRole('button', { name: 'Add the lot' }).click();
   await expect(page.getByText('Country must be chosen from the list.')).toBeVisible();
   await expect(page.getByText('Process must be one of')).toBeVisible();
   await expect(page.getByText('The range runs down from 2000 to 1500 m')).toBeVisible();
@@ -115,10 +115,10 @@ test('what was taken out or set aside can be put back', async ({ page }) => {
   await expect(page.getByText('Enter three readings below', { exact: false })).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('button', { name: 'Take out the reading 1.31 %' })).toBeVisible();
-  await page.getByRole('button', { name: 'Set aside' }).click();
-  await expect(page.getByText('This brew is set aside', { exact: false })).toBeVisible();
+  await page.getByRole('button', { name: 'Exclude this brew' }).click();
+  await expect(page.getByText('This brew is excluded', { exact: false })).toBeVisible();
   await page.getByRole('button', { name: 'Take it back' }).click();
-  await expect(page.getByText('This brew is set aside', { exact: false })).toBeHidden();
+  await expect(page.getByText('This brew is excluded', { exact: false })).toBeHidden();
 });
 
 test('addresses that name nothing say so and lead on', async ({ page }) => {

@@ -240,7 +240,7 @@ test('all three stand-ins: kettle at each pour, three readings, the result besid
   const reads = brew.events.filter(({ kind }) => kind === 'kettle-read');
   expect(reads).toHaveLength(brew.plan.pours.length);
   for (const { figure } of reads) expect(Math.abs((figure ?? 0) - brew.plan.kettleC)).toBeLessThan(4);
-  await expect(page.getByText(/Poured or read by a stand-in/)).toBeVisible();
+  await expect(page.getByText(/Simulated brew, not evidence/)).toBeVisible();
 
   await page.getByLabel('Read by').selectOption({ label: 'simulated refractometer' });
   await page.getByRole('button', { name: 'Clean water on the prism' }).click();
@@ -352,7 +352,7 @@ test('a split brew: cups called every fifteen seconds, changed by a key and writ
   await page.getByLabel('Cup 2, mass').fill('48');
   await page.getByLabel('Cup 2, mass').press('Enter');
   await page.getByLabel('Cup 2, haze').selectOption('slight');
-  await page.getByRole('button', { name: 'Write the cups down' }).click();
+  await page.getByRole('button', { name: 'Save the cups' }).click();
   await expect
     .poll(async () => {
       const kept = (await (await page.request.get(`/api/brews/${brew.id}`)).json()) as BrewView;

@@ -23,7 +23,7 @@ test('a lot is taken in, its recipe started and changed, by the keyboard alone',
   await page.goto('/lots');
   await expect(page.getByRole('heading', { name: /^Lots/ })).toBeVisible();
   await page.keyboard.press('n');
-  await expect(page.getByRole('heading', { name: 'Take in a lot' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Add a lot' })).toBeVisible();
   await tabTo(page, 'Name');
   await page.keyboard.type('By keys');
   await tabTo(page, 'Country');

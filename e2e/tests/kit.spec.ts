@@ -58,7 +58,7 @@ test('a zero check is written down and is then no longer due', async ({ page }) 
   const row = page.getByRole('listitem').filter({ hasText: 'Right scale' });
   await expect(row.getByText('Zero check due.')).toBeVisible();
   await row.getByLabel('Right scale shows empty').fill('0.1');
-  await row.getByRole('button', { name: 'Write it down' }).click();
+  await row.getByRole('button', { name: 'Save' }).click();
   await expect(row.getByText('Zero check due.')).toBeHidden();
   await expect(row.getByText('0.1 g').first()).toBeVisible();
 });
@@ -67,7 +67,7 @@ test('a lead moves the house, and the starting recipe says which school spoke', 
   await signIn(page, 'lead');
   await page.goto('/schools');
   await page.getByRole('radio', { name: /lift the brewer/ }).click();
-  await expect(page.getByText('Stand changed')).toBeVisible();
+  await expect(page.getByText('Position changed')).toBeVisible();
   await page.goto('/lots/5/start');
   await expect(page.getByText('the house lifts the brewer at a set time')).toBeVisible();
   await expect(page.getByText('(school: End)')).toBeVisible();

@@ -21,7 +21,7 @@ test('from a new lot to a public recipe, typed as a new user would', async ({ pa
     await page.getByLabel('Roast date').fill('2026-11-18');
     await page.getByLabel('Roast level').selectOption({ label: 'Light' });
     await page.getByLabel('Stock weighed in').fill('1200 g');
-    await page.getByRole('button', { name: 'Take in the lot' }).click();
+    await page.getByRole('button', { name: 'Add the lot' }).click();
     await expect(page.getByRole('heading', { name: 'Kasungiro Slope' })).toBeVisible();
     await expect(page.getByText('1850–2000 m')).toBeVisible();
   });
@@ -109,7 +109,7 @@ test('from a new lot to a public recipe, typed as a new user would', async ({ pa
     await hot.getByRole('button', { name: 'Save the hot tasting' }).click();
     await expect(hot.getByRole('button', { name: 'Save the hot tasting' })).toBeHidden();
     await page.getByRole('radio', { name: 'On aim' }).click();
-    await page.getByLabel('Because').fill('sweet and clear, as meant');
+    await page.getByLabel('Why').fill('sweet and clear, as meant');
     await page.getByRole('button', { name: 'Save the verdict' }).click();
     await expect(page.getByRole('button', { name: 'Save the verdict' })).toBeHidden();
   });

@@ -140,7 +140,7 @@ const MOST_IMPORTED = 500;
 /** Lots from a file, all taken in or none. */
 export class ImportLotsDto {
   @IsArray({ message: 'Lots must be a list.' })
-  @ArrayMinSize(1, { message: 'There is no lot to take in.' })
+  @ArrayMinSize(1, { message: 'There is no lot to add.' })
   @ArrayMaxSize(MOST_IMPORTED, { message: `At most ${MOST_IMPORTED} lots at a time.` })
   @IsPlainObject({ each: true })
   @ValidateNested({ each: true })

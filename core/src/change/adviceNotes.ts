@@ -53,7 +53,7 @@ export function adviceNotes({
     notes.push('No brew of this lot was measured yet: take every figure as a rough range.');
   }
   if (calibration.disagreeing.length > 0) {
-    notes.push('One of the brews disagrees with the rest: check what was written down, or leave it out.');
+    notes.push('One of the brews disagrees with the rest: check its record, or exclude it.');
   }
   if (likeliest < UNLIKELY) notes.push(outOfReach(nearest, targets));
   if (first && first.grindUm <= limits.finestUm)

@@ -34,7 +34,7 @@ const PLAIN_GRAMS = /^[+-]?\s*\d+([.,]\d+)?\s*g?$/i;
 
 /**
  * One line that any do-it-yourself instrument can send: grams as plain text, as `123.4`, `-0.2 g` or `123,4`; or a
- * JSON object with at least one of the fields `g`, `kettleC` and `tdsPercent`. Other fields are looked over.
+ * JSON object with at least one of the fields `g`, `kettleC` and `tdsPercent`. Other fields are ignored.
  */
 export function parseInstrumentLine(
   line: string,

@@ -17,7 +17,7 @@ export class SessionService {
     const person = await this.people.byEmail(email.trim().toLowerCase());
     const matches = await verify(person?.passwordHash ?? (await this.unknownHash), password);
     if (!person || !matches) {
-      throw new ProblemError('wrong-sign-in', 'E-mail and password do not belong together.');
+      throw new ProblemError('wrong-sign-in', 'Wrong e-mail or password.');
     }
     return person;
   }

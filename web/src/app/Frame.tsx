@@ -37,7 +37,7 @@ export function Frame() {
             Lots
           </Place>
           <Place to="/kit">Kit</Place>
-          <Place to="/schools">Schools</Place>
+          <Place to="/schools">House style</Place>
           <Place to="/practice">Practice</Place>
           <Place to="/r">Published</Place>
         </nav>

@@ -50,29 +50,26 @@ export function BrewPage() {
             onClick={() =>
               void offerUndoOf(
                 setAside({ id, aside: true }),
-                `Brew ${brew.number} set aside`,
+                `Brew ${brew.number} excluded`,
                 () => void setAside({ id, aside: false }),
               )
             }
           >
-            Set aside
+            Exclude this brew
           </Button>
         )}
         <ButtonLink to={`/recipes/${brew.recipeId}`}>To the recipe</ButtonLink>
       </header>
       {brew.isSimulated && (
         <div className="mb-5">
-          <Notice>
-            Poured or read by a stand-in, to try the bench: no measurement. It counts in this lot’s forecasts
-            until it is set aside, and never for other lots.
-          </Notice>
+          <Notice>Simulated brew, not evidence: it moves no forecast and no stage of the lot.</Notice>
         </div>
       )}
       {brew.isSetAside && (
         <div className="mb-5">
           <Notice tone="alarm">
-            This brew is set aside: it stays in the record, but not in the trail or on the map.{' '}
-            <Button onClick={() => void setAside({ id, aside: false })}>Take it back</Button>
+            This brew is excluded: it stays in the record, but not in the trail, on the map or in forecasts.{' '}
+            <Button onClick={() => void setAside({ id, aside: false })}>Include it again</Button>
           </Notice>
         </div>
       )}

@@ -139,7 +139,7 @@ export function Cups({ brew }: { brew: BrewView }) {
       </WideTable>
       <div className="mt-3 flex items-center gap-4">
         <Button weight="main" disabled={isLoading || cups.length === 0} onClick={() => void save()}>
-          Write the cups down
+          Save the cups
         </Button>
         <Button onClick={() => change([...cups, nextCup(cups, brew)])}>Another cup</Button>
         <span className="text-small text-quiet">

@@ -80,14 +80,14 @@ export function OutcomePanel({ brew, outcome }: { brew: BrewView; outcome: BrewO
               </th>
               {effects.length > 0 && (
                 <th className={HEAD} scope="col">
-                  As done
+                  Forecast for what you poured
                 </th>
               )}
               <th className={HEAD} scope="col">
                 Result
               </th>
               <th className={HEAD} scope="col">
-                Left over
+                Unexplained
               </th>
             </tr>
           </thead>
@@ -153,7 +153,7 @@ export function OutcomePanel({ brew, outcome }: { brew: BrewView; outcome: BrewO
         {planned.isRough
           ? 'No brew was measured before this one: the forecast is a rough range of lots like it. '
           : 'Forecast from the brews before this one. '}
-        Bands hold nine times of ten. What each departure did is the brew model’s, one after the other.
+        The band holds in 9 brews of 10. What each departure did is the brew model’s, one after the other.
       </p>
     </div>
   );

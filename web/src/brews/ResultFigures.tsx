@@ -55,9 +55,7 @@ export function ResultFigures({ brew }: { brew: BrewView }) {
           unit="g/g"
           hue="text-water"
           note={
-            result.yield.basis === 'weighed'
-              ? 'water less beverage, per g of dose'
-              : 'nobody weighed the beverage'
+            result.yield.basis === 'weighed' ? 'water less beverage, per g of dose' : 'beverage not weighed'
           }
         />
       </div>
@@ -68,7 +66,7 @@ export function ResultFigures({ brew }: { brew: BrewView }) {
         </Notice>
       )}
       {brew.doseBasis === 'as-planned' && (
-        <Notice>The dose was not written down: the plan’s {brew.plan.doseG} g is taken for it.</Notice>
+        <Notice>The dose was not weighed: the plan’s {brew.plan.doseG} g is used.</Notice>
       )}
       {result.strength.notes.map((note) => (
         <Notice key={note}>{NOTE_WORDS[note]}</Notice>

@@ -30,7 +30,7 @@ export function VerdictForm({ brew }: { brew: BrewView }) {
   return (
     <div className="flex flex-col gap-3 border-t border-ink pt-4">
       <p className="text-small">
-        <span className="font-semibold">Verdict against the aim</span>
+        <span className="font-semibold">Verdict</span>
         {brew.lot.labelNotes && (
           <span className="text-quiet">: the label promises {brew.lot.labelNotes}</span>
         )}
@@ -42,7 +42,7 @@ export function VerdictForm({ brew }: { brew: BrewView }) {
           options={VERDICTS.map((value) => ({ value, label: VERDICT_WORDS[value] }))}
           onChange={(next) => change({ verdict: next, reason })}
         />
-        <Field label="Because" className="min-w-72 grow">
+        <Field label="Why" className="min-w-72 grow">
           {(control) => (
             <input
               {...control}

@@ -116,7 +116,7 @@ export function WeighForm({ brew }: { brew: BrewView }) {
               reset();
             }}
           >
-            Let it go
+            Discard
           </Button>
         </div>
       )}

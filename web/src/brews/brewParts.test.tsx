@@ -83,7 +83,7 @@ describe('strength and yield', () => {
 
   it('say when the dose is only the plan’s', () => {
     renderPart(<ResultFigures brew={brewView({ doseBasis: 'as-planned' })} />);
-    expect(screen.getByText(/dose was not written down: the plan’s 16 g is taken/)).toBeTruthy();
+    expect(screen.getByText(/dose was not weighed: the plan’s 16 g is used/)).toBeTruthy();
   });
 
   it('say when readings disagree', () => {
@@ -347,7 +347,7 @@ describe('the verdict', () => {
     renderPart(<VerdictForm brew={brewView()} />);
     expect(screen.getByText(/the label promises currant/)).toBeTruthy();
     await userEvent.click(screen.getByRole('radio', { name: 'Close' }));
-    await userEvent.type(screen.getByLabelText('Because'), 'a little thin');
+    await userEvent.type(screen.getByLabelText('Why'), 'a little thin');
     await userEvent.click(screen.getByRole('button', { name: 'Save the verdict' }));
     expect(sent.find(({ method }) => method === 'PUT')?.body).toEqual({
       verdict: 'close',

@@ -83,6 +83,6 @@ describe('a brew beside its forecast', () => {
     const rough = { ...outcome, planned: { ...planned, isRough: true }, effects: [] };
     renderPart(<OutcomePanel brew={brew} outcome={rough} />);
     expect(screen.getByText(/rough range of lots like it/)).toBeTruthy();
-    expect(screen.queryByText('As done')).toBeNull();
+    expect(screen.queryByText('Forecast for what you poured')).toBeNull();
   });
 });

@@ -25,7 +25,7 @@ describe('the cups of a split brew', () => {
     await userEvent.type(screen.getByLabelText('Cup 1, mass'), '41{Enter}');
     await userEvent.selectOptions(screen.getByLabelText('Cup 2, haze'), 'hazy');
     await userEvent.click(screen.getByLabelText('Cup 2 is wanted'));
-    await userEvent.click(screen.getByRole('button', { name: 'Write the cups down' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Save the cups' }));
     await expect
       .poll(() => sent[0]?.body)
       .toMatchObject({
@@ -48,7 +48,7 @@ describe('the cups of a split brew', () => {
     });
     renderPart(<Cups brew={split} />);
     await userEvent.type(screen.getByLabelText('Cup 3, notes'), 'tea-like');
-    await userEvent.click(screen.getByRole('button', { name: 'Write the cups down' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Save the cups' }));
     expect(await screen.findByText(/Cup 2 cannot begin/)).toBeTruthy();
     expect(screen.getByLabelText('Cup 3, notes')).toHaveProperty('value', 'tea-like');
     expect(localStorage.getItem('vendu.draft.brew.21.cups')).toContain('tea-like');

@@ -72,7 +72,7 @@ export function DrainTest({ paper, kit, onLeave }: { paper: PaperView; kit: KitV
           onCommit={(waterC) => setWater({ ...water, waterC })}
         />
         <QuantityField
-          label="It took"
+          label="Drain time"
           quantity={within(CLOCK, { label: 'Time', min: 1, max: 3600 })}
           value={seconds}
           onCommit={setSeconds}
@@ -96,7 +96,7 @@ export function DrainTest({ paper, kit, onLeave }: { paper: PaperView; kit: KitV
           Use the measured one
         </Button>
         <Button weight="quiet" onClick={onLeave}>
-          Leave as it was
+          Cancel
         </Button>
       </div>
     </div>

@@ -99,7 +99,7 @@ export function FiguresForm<T extends object>({
             onLeave();
           }}
         >
-          Leave as it was
+          Cancel
         </Button>
       </div>
     </form>

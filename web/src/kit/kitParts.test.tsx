@@ -116,7 +116,7 @@ describe('a drain test', () => {
     const sent = standInServer({ 'PUT kit/papers/3': { body: {} } });
     const kit = { brewers: [{ id: 1, name: 'Cone', paperId: 3, geometry }] } as unknown as KitView;
     renderPart(<DrainTest paper={paper} kit={kit} onLeave={() => undefined} />);
-    await userEvent.type(screen.getByLabelText('It took'), `${valueOf(seconds).toFixed(0)}{Enter}`);
+    await userEvent.type(screen.getByLabelText('Drain time'), `${valueOf(seconds).toFixed(0)}{Enter}`);
     await userEvent.click(screen.getByRole('button', { name: 'Use the measured one' }));
     await expect.poll(() => sent.length).toBe(1);
     const { resistancePerM } = sent[0]?.body as { resistancePerM: number };
@@ -129,7 +129,7 @@ describe('a drain test', () => {
       brewers: [{ id: 1, name: 'Cone', paperId: 3, geometry: BREWER_CLASSES.cone }],
     } as unknown as KitView;
     renderPart(<DrainTest paper={paper} kit={kit} onLeave={() => undefined} />);
-    await userEvent.type(screen.getByLabelText('It took'), '2{Enter}');
+    await userEvent.type(screen.getByLabelText('Drain time'), '2{Enter}');
     expect(screen.getByRole('alert').textContent).toMatch(/No paper drains this in 2 s; between/);
     expect(screen.getByRole('button', { name: 'Use the measured one' })).toHaveProperty('disabled', true);
   });

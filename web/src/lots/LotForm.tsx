@@ -147,10 +147,10 @@ export function LotForm({ draftKey, initial, purpose, trouble, isSending, onSend
         <TroubleNotice trouble={trouble} />
         <div className="flex gap-3">
           <Button type="submit" weight="main" disabled={isSending} className="h-11 px-5">
-            {purpose.kind === 'new' ? 'Take in the lot' : 'Save the facts'}
+            {purpose.kind === 'new' ? 'Add the lot' : 'Save the facts'}
           </Button>
           <ButtonLink to={backTo} weight="quiet" className="h-11">
-            Leave, keep what is typed
+            Cancel, keep what is typed
           </ButtonLink>
         </div>
       </div>

@@ -67,8 +67,8 @@ export function LotPage() {
             <Recipes lot={lot} />
             {lot.recipes.length === 0 && (
               <p className="mb-3 text-small">
-                No recipe yet. The starting recipe follows from process, elevation, roast and the house’s
-                schools, and says why.
+                No recipe yet. The starting recipe follows from process, elevation, roast and the house style,
+                and says why.
               </p>
             )}
             <ButtonLink

@@ -38,7 +38,7 @@ export function LotsPage() {
           Import from CSV
         </ButtonLink>
         <ButtonLink to="/lots/new" weight="main" shortcut="N">
-          Take in a lot
+          Add a lot
         </ButtonLink>
       </div>
       {allLots === 0 ? (
@@ -99,10 +99,10 @@ function NoLots() {
   return (
     <div className="border-t border-ink pt-6">
       <p className="mb-4 max-w-lg">
-        Every green lot that needs a recipe stands here, with how far it is and what it gave last. Take in the
+        Every green lot that needs a recipe stands here, with how far it is and what it gave last. Add the
         first one: its name, country, process and roast date are enough.
       </p>
-      <ButtonLink to="/lots/new">Take in a lot</ButtonLink>
+      <ButtonLink to="/lots/new">Add a lot</ButtonLink>
     </div>
   );
 }

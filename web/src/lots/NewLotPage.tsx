@@ -19,7 +19,7 @@ export function NewLotPage() {
   }
   return (
     <>
-      <h1 className="mb-5 text-title font-bold">Take in a lot</h1>
+      <h1 className="mb-5 text-title font-bold">Add a lot</h1>
       <LotForm
         draftKey={DRAFT_KEY}
         initial={EMPTY_LOT}

@@ -55,7 +55,7 @@ export function Stock({ lot }: { lot: LotView }) {
           error={byField(trouble?.errors ?? [])['massG']}
         />
         <Button disabled={isLoading} onClick={() => void send()}>
-          Write it down
+          Save
         </Button>
       </div>
       {trouble && trouble.errors.length === 0 && <TroubleNotice trouble={trouble} />}

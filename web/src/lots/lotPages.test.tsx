@@ -90,7 +90,7 @@ describe('the lots', () => {
     standInServer({ 'GET lots': { body: page([]) } });
     renderPart(<LotsPage />);
     expect(await screen.findByText(/Every green lot that needs a recipe stands here/)).toBeTruthy();
-    expect(screen.getAllByRole('link', { name: /Take in a lot/ })).toHaveLength(2);
+    expect(screen.getAllByRole('link', { name: /Add a lot/ })).toHaveLength(2);
   });
 
   it('can be asked for again when the server did not answer', async () => {
@@ -117,7 +117,7 @@ describe('taking in a lot', () => {
     renderPart(<NewLotPage />);
     await fillIn();
     await userEvent.type(screen.getByLabelText('Elevation'), '1950-1700');
-    await userEvent.click(screen.getByRole('button', { name: 'Take in the lot' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Add the lot' }));
     expect(await screen.findByText(/range runs down from 1950 to 1700 m/)).toBeTruthy();
     expect(sent).toEqual([]);
   });
@@ -130,7 +130,7 @@ describe('taking in a lot', () => {
     renderPart(<NewLotPage />);
     await fillIn();
     await userEvent.type(screen.getByLabelText('Stock weighed in'), '900000');
-    await userEvent.click(screen.getByRole('button', { name: 'Take in the lot' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Add the lot' }));
     expect(await screen.findByText('Stock is more than the shelf holds.')).toBeTruthy();
     expect(screen.getByLabelText('Stock weighed in')).toHaveProperty('value', '900000');
   });
@@ -139,7 +139,7 @@ describe('taking in a lot', () => {
     const sent = standInServer({ 'POST lots': { status: 201, body: { id: 9 } } });
     const { unmount } = renderPart(<NewLotPage />);
     await fillIn();
-    await userEvent.click(screen.getByRole('button', { name: 'Take in the lot' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Add the lot' }));
     await expect.poll(() => sent.length).toBe(1);
     expect(sent[0]?.body).toMatchObject({
       name: 'Ridge',

@@ -38,7 +38,7 @@ export function Compared({
   const changes = compared ? planChanges({ from: compared.plan, to: plan }) : [];
   return (
     <div className="flex flex-wrap items-baseline gap-x-5 gap-y-1 text-small">
-      <Field label="Drawn behind" className="w-52">
+      <Field label="Compare with" className="w-52">
         {(control) => (
           <select
             {...control}
@@ -46,7 +46,7 @@ export function Compared({
             value={compared?.key ?? ''}
             onChange={(event) => onCompare(event.target.value || null)}
           >
-            <option value="">nothing</option>
+            <option value="">none</option>
             {options.map(({ key, name }) => (
               <option key={key} value={key}>
                 {name}

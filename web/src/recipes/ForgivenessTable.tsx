@@ -27,12 +27,12 @@ export function ForgivenessTable({
         {forgiveness ? (
           <span>
             <span className="reading text-large font-semibold">
-              {Math.round(forgiveness.insideShare * 100)} %
+              {Math.round(forgiveness.insideShare * 100)} of 100
             </span>{' '}
-            come out the same cup
+            home brewers get this cup
           </span>
         ) : (
-          <span className="text-quiet">tried when the plan rests</span>
+          <span className="text-quiet">recalculates when you stop editing</span>
         )}
         <Explain label="What forgiveness is" trigger="what this is">
           <p>

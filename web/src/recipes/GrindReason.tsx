@@ -10,7 +10,7 @@ export function GrindReason({ fit }: { fit: GrindFit }) {
           ? 'The model leaves it there'
           : `The model goes ${Math.abs(by)} µm ${by < 0 ? 'finer' : 'coarser'}`}
       </span>
-      : it expects {formatDuration(fit.drawdownS)} and {fit.yieldPercent.toFixed(1)} %, gone for are{' '}
+      : it expects {formatDuration(fit.drawdownS)} and {fit.yieldPercent.toFixed(1)} %, target{' '}
       {formatDuration(fit.targetDrawdownS)} and {fit.targetYieldPercent.toFixed(1)} %.
       {fit.atGrindersEnd && ' This grinder reaches no further.'}
     </span>

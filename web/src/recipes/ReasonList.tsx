@@ -37,7 +37,7 @@ export function ReasonList({ reasons, onSwitch }: ReasonListProps) {
         <li key={school} className="grid grid-cols-[7.5rem_1fr] gap-x-2 border-b border-rule py-1.5">
           <span className="text-quiet">{SCHOOL_WORDS[school].name}</span>
           <span>
-            {note} <span className="text-quiet">(school)</span>
+            {note} <span className="text-quiet">(house style)</span>
           </span>
         </li>
       ))}
@@ -71,7 +71,7 @@ function ReasonRow({
           ))
         )}
         {fit && <GrindReason fit={fit} />}
-        <Explain label={`Where ${name.toLowerCase()} comes from`} trigger="how it adds up">
+        <Explain label={`Where ${name.toLowerCase()} comes from`} trigger="show the sum">
           <p className="mb-2 font-semibold">{name}</p>
           <table className="w-full">
             <tbody>
@@ -131,7 +131,7 @@ function Push({
       </span>
       <span className={isHeard(step) ? '' : 'text-quiet'}>
         {step.because}
-        {step.school && <span className="text-quiet"> (school: {SCHOOL_WORDS[step.school].name})</span>}
+        {step.school && <span className="text-quiet"> (house style: {SCHOOL_WORDS[step.school].name})</span>}
         {winner && <span className="block">overruled: {winner.because}</span>}
       </span>
       {onSwitch && (

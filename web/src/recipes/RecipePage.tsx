@@ -236,7 +236,7 @@ function RecipeSheet({
                     reset();
                   }}
                 >
-                  Let the changes go
+                  Discard
                 </Button>
               </div>
               {!isStale && trouble && trouble.errors.length === 0 && <TroubleNotice trouble={trouble} />}

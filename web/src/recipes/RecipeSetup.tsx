@@ -21,14 +21,14 @@ export function RecipeSetup({ recipe, kit }: { recipe: RecipeView; kit: KitView 
         <KitChoice<number | null>
           label="Which water"
           value={recipe.waterId}
-          none="nobody said"
+          none="not set"
           options={kit.waters.map(({ id, name }) => ({ id, words: name }))}
           onChange={(waterId) => void change({ waterId })}
         />
         <KitChoice<number | null>
           label="Which kettle"
           value={recipe.kettleId}
-          none="nobody said"
+          none="not set"
           options={kit.kettles.map(({ id, name }) => ({ id, words: name }))}
           onChange={(kettleId) => void change({ kettleId })}
         />

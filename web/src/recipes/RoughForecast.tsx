@@ -50,8 +50,8 @@ export function RoughForecast({
       />
       <p className="caption">
         {isRough
-          ? 'Rough ranges: no brew of this lot was measured yet. Nine of ten should fall inside them.'
-          : 'From this lot’s measured brews. Nine of ten brews should fall inside.'}{' '}
+          ? 'Rough ranges: no brew of this lot was measured yet. In 9 brews of 10 the cup falls inside them.'
+          : 'From this lot’s measured brews. In 9 brews of 10 the cup falls inside.'}{' '}
         About <span className="reading">{Math.round(beverageG.value)}</span> g in the cup.
       </p>
     </div>

@@ -117,7 +117,7 @@ export function ScalePanel({ plan, kit, recipe, forecaster, kitOf, onOffer }: Sc
             </p>
             {isSameKit ? (
               <Button className="w-fit" onClick={() => onOffer(scaled.plan)}>
-                Put it on the board
+                Try this plan
               </Button>
             ) : (
               <>

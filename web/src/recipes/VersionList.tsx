@@ -37,7 +37,7 @@ export function VersionList({ recipe, comparedId, onCompare }: VersionListProps)
                   className="text-tiny text-quiet underline hover:text-ink aria-pressed:font-semibold aria-pressed:text-ink"
                   onClick={() => onCompare(comparedId === version.id ? null : version.id)}
                 >
-                  {comparedId === version.id ? 'drawn behind' : 'draw behind'}
+                  {comparedId === version.id ? 'compared' : 'compare'}
                 </button>
               )}
             </div>

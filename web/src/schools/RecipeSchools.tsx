@@ -16,18 +16,18 @@ export function RecipeSchools({ recipe }: { recipe: RecipeView }) {
   const apart = SCHOOL_POINTS.filter((point) => house[point] !== recipe.schools[point]);
   return (
     <section>
-      <h2 className="heading mb-2">Schools</h2>
+      <h2 className="heading mb-2">House style</h2>
       <p className="text-small">
         {apart.length === 0
-          ? 'As the house stands. Forecast aims and proposals follow it.'
-          : `Not as the house: ${apart
+          ? 'The positions of the house. Aims and proposals follow them.'
+          : `Other than the house: ${apart
               .map((point) => `${SCHOOL_WORDS[point].name.toLowerCase()} ${standName(point, recipe.schools)}`)
               .join(', ')}.`}
       </p>
       <div className="mt-2 flex gap-2">
         <Dialog.Root>
           <Dialog.Trigger asChild>
-            <Button>Stands of this recipe</Button>
+            <Button>Positions of this recipe</Button>
           </Dialog.Trigger>
           <Dialog.Portal>
             <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/40" />
@@ -36,7 +36,7 @@ export function RecipeSchools({ recipe }: { recipe: RecipeView }) {
               className="fixed inset-x-8 inset-y-6 z-50 mx-auto max-w-5xl overflow-y-auto border border-ink bg-sheet p-6"
             >
               <div className="mb-3 flex items-center">
-                <Dialog.Title className="grow text-title font-bold">Stands of this recipe</Dialog.Title>
+                <Dialog.Title className="grow text-title font-bold">Positions of this recipe</Dialog.Title>
                 <Dialog.Close asChild>
                   <Button>Close</Button>
                 </Dialog.Close>
@@ -52,7 +52,7 @@ export function RecipeSchools({ recipe }: { recipe: RecipeView }) {
         </Dialog.Root>
         {recipe.hasOwnSchools && (
           <Button weight="quiet" onClick={() => void setSchools({ id: recipe.id, schools: null })}>
-            Back to the house’s
+            Use the house’s positions
           </Button>
         )}
       </div>

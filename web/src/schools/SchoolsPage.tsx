@@ -18,11 +18,11 @@ export function SchoolsPage() {
   const { schools, revision } = kit.house;
   return (
     <>
-      <h1 className="text-title font-bold">Schools</h1>
+      <h1 className="text-title font-bold">House style</h1>
       <p className="mb-4 max-w-3xl text-small text-quiet">
-        Twelve points on which good practitioners disagree. Where the house stands moves starting recipes,
-        proposals and aims, and each says which school spoke. A recipe may stand elsewhere.
-        {!isLead && ' A lead sets the stands of the house.'}
+        Twelve points on which good practitioners disagree. The position of the house moves starting recipes,
+        proposals and aims, and each says which position spoke. A recipe may take another.
+        {!isLead && ' A lead sets the positions of the house.'}
       </p>
       <TroubleNotice trouble={troubleOf(changing.error)} />
       <StandChoices
@@ -31,7 +31,7 @@ export function SchoolsPage() {
         onChoose={(chosen) =>
           offerUndoOf(
             change({ ...chosen, revision }),
-            'Stand changed',
+            'Position changed',
             (after) => void change({ ...schools, revision: after.house.revision }),
           )
         }

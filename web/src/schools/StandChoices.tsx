@@ -34,7 +34,7 @@ export function StandChoices({ schools: stored, house, isReadOnly = false, onCho
             <h3 className="font-semibold">{SCHOOL_WORDS[point].name}</h3>
             <p className="text-small text-quiet">{SCHOOL_WORDS[point].question}</p>
             {house && house[point] !== schools[point] && (
-              <p className="text-tiny font-medium">not as the house</p>
+              <p className="text-tiny font-medium">other than the house</p>
             )}
           </div>
           <Stands

@@ -131,7 +131,7 @@ export const SCHOOL_WORDS: {
   },
   aim: {
     name: 'Aims',
-    question: 'Which strength and yield are gone for?',
+    question: 'Which strength and yield are aimed at?',
     stands: {
       classic: {
         name: 'the house’s window',

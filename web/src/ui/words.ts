@@ -68,11 +68,11 @@ export const INTENSITY_WORDS: Record<Intensity, string> = {
 };
 
 export const DUE_WORDS: Record<DueAction, string> = {
-  'first-brew': 'brew it first',
-  'next-brew': 'brew again',
-  'sign-off': 'prove and sign off',
-  publish: 'publish',
-  recheck: 'brew the recheck',
+  'first-brew': 'first brew due',
+  'next-brew': 'next brew due',
+  'sign-off': 'proof and sign-off due',
+  publish: 'publication due',
+  recheck: 'recheck due',
   nothing: 'nothing due',
 };
 
