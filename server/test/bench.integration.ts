@@ -290,6 +290,17 @@ describe('what stand-ins gave', () => {
 });
 
 describe('the feed of do-it-yourself instruments', () => {
+  it('moves no stage, no grams and no count of its lot', async () => {
+    const lot = await takeInLot(app.barista, { stockG: 300 });
+    const fresh = await startRecipe(app.barista, lot.id);
+    const sent = { ...brewOf(fresh), isSimulated: true };
+    await app.barista.put(`/api/brews/by-key/${randomUUID()}`).send(sent).expect(200);
+    const read = async () => (await app.barista.get(`/api/lots/${lot.id}`)).body as LotView;
+    expect(await read()).toMatchObject({ stage: 'arrived', gramsLeftG: 300, gramsBrewedG: 0 });
+    await app.barista.put(`/api/brews/by-key/${randomUUID()}`).send(brewOf(fresh)).expect(200);
+    expect((await read()).stage).toBe('first-brews');
+  });
+
   it('passes readings on to the bench that listens, and names the line that is none', async () => {
     const key = randomUUID();
     const post = (text: string) =>

@@ -60,8 +60,10 @@ export class BrewReader {
           WHERE readings.brew_id = brews.id AND readings.removed_at IS NULL) AS readings
       FROM brews WHERE id IN (
         SELECT (SELECT newest.id FROM brews AS newest
-          WHERE newest.lot_id = lots.id AND newest.set_aside_at IS NULL
+          WHERE newest.lot_id = lots.id AND newest.set_aside_at IS NULL AND newest.is_simulated = FALSE
             AND EXISTS (SELECT 1 FROM readings WHERE readings.brew_id = newest.id AND readings.removed_at IS NULL)
+            AND NOT EXISTS (SELECT 1 FROM readings WHERE readings.brew_id = newest.id AND readings.removed_at IS NULL
+              AND readings.source = 'simulated')
           ORDER BY newest.started_at DESC, newest.id DESC LIMIT 1)
         FROM lots WHERE lots.id IN (:lotIds))`,
       { type: QueryTypes.SELECT, replacements: { lotIds: [...lotIds] } },

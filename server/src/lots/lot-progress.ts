@@ -12,6 +12,10 @@ interface Counted {
   recheckCount: number | bigint;
 }
 
+/** A simulated brew took no coffee and says nothing of any; an excluded one took some. */
+const REAL = 'brews.is_simulated = FALSE';
+const COUNTS = `${REAL} AND brews.set_aside_at IS NULL`;
+
 /** Doses count from the plan where nobody weighed them. */
 const DOSE_G = `COALESCE(brews.dose_g, JSON_VALUE(brews.plan, '$.doseG'))`;
 
@@ -26,12 +30,12 @@ export async function refreshLotProgress(sequelize: Sequelize, lotIds?: readonly
   const options = { replacements: { lotIds: [...(lotIds ?? [0])] } };
   await sequelize.query(
     `UPDATE lots SET
-      brew_count = (SELECT COUNT(*) FROM brews WHERE brews.lot_id = lots.id AND brews.set_aside_at IS NULL),
-      brewed_g = (SELECT COALESCE(SUM(${DOSE_G}), 0) FROM brews WHERE brews.lot_id = lots.id),
+      brew_count = (SELECT COUNT(*) FROM brews WHERE brews.lot_id = lots.id AND ${COUNTS}),
+      brewed_g = (SELECT COALESCE(SUM(${DOSE_G}), 0) FROM brews WHERE brews.lot_id = lots.id AND ${REAL}),
       left_g = stock_g - (
         SELECT COALESCE(SUM(${DOSE_G}), 0) FROM brews
-        WHERE brews.lot_id = lots.id AND brews.created_at >= COALESCE(lots.stock_at, lots.created_at)),
-      last_brewed_at = (SELECT MAX(started_at) FROM brews WHERE brews.lot_id = lots.id AND brews.set_aside_at IS NULL),
+        WHERE brews.lot_id = lots.id AND ${REAL} AND brews.created_at >= COALESCE(lots.stock_at, lots.created_at)),
+      last_brewed_at = (SELECT MAX(started_at) FROM brews WHERE brews.lot_id = lots.id AND ${COUNTS}),
       latest_roasted_on = (SELECT MAX(roasted_on) FROM roast_batches WHERE roast_batches.lot_id = lots.id)
     WHERE ${where}`,
     options,
@@ -43,7 +47,7 @@ export async function refreshLotProgress(sequelize: Sequelize, lotIds?: readonly
       COALESCE(MAX(publications.id IS NOT NULL), 0) AS published,
       (SELECT COUNT(*) FROM publications AS public
         JOIN brews ON brews.recipe_version_id = public.recipe_version_id
-          AND brews.started_at > public.created_at AND brews.set_aside_at IS NULL
+          AND brews.started_at > public.created_at AND ${COUNTS}
         WHERE public.withdrawn_at IS NULL AND brews.lot_id = lots.id) AS recheckCount
     FROM lots
     LEFT JOIN recipes ON recipes.lot_id = lots.id

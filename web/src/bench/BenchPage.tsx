@@ -2,7 +2,7 @@ import { useEffect, useState } from 'react';
 import { Link, Navigate, useLocation, useParams, useSearchParams } from 'react-router';
 import { troubleOf } from '../api/problem';
 import { useAppDispatch, useAppSelector } from '../app/store';
-import { brewRecordOf } from '../board/brewRecord';
+import { brewRecordsOf } from '../board/brewRecord';
 import { recipeKitOf } from '../kit/brewKitOf';
 import { useKitQuery } from '../lots/lotsApi';
 import { useRecipeQuery } from '../recipes/recipesApi';
@@ -71,7 +71,7 @@ function LayOut({ brewKey: key, versionId }: { brewKey: string; versionId: numbe
         ground: brewKit && {
           kit: brewKit,
           prior: recipe.prior,
-          brews: recipe.brews.map(brewRecordOf),
+          brews: brewRecordsOf(recipe.brews),
           roastAgeDays: recipe.latestRoastAgeDays,
         },
         scale: { kind: 'none' },

@@ -21,3 +21,8 @@ export function brewRecordOf({
     roastAgeDays,
   };
 }
+
+/** What the brews of a recipe teach: a simulated one teaches nothing of any coffee. */
+export function brewRecordsOf(brews: readonly BrewListItem[]): BrewRecord[] {
+  return brews.filter(({ isSimulated }) => !isSimulated).map(brewRecordOf);
+}

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import { planAgainstActual, type BrewOutcome, type Measured } from '@vendu/core';
 import type { BrewView, KitView } from '@vendu/contract';
-import { brewRecordOf } from '../board/brewRecord';
+import { brewRecordOf, brewRecordsOf } from '../board/brewRecord';
 import { useForecaster } from '../board/useForecaster';
 import { recipeKitOf } from '../kit/brewKitOf';
 import { useRecipeQuery } from '../recipes/recipesApi';
@@ -19,7 +19,7 @@ export function useOutcome(brew: BrewView, kit: KitView | undefined): BrewOutcom
           kit: brewKit,
           prior: recipe.prior,
           // A brew is not held against what it taught itself.
-          brews: recipe.brews.filter(({ number }) => number < brew.number).map(brewRecordOf),
+          brews: brewRecordsOf(recipe.brews.filter(({ number }) => number < brew.number)),
           roastAgeDays: brew.roastAgeDays,
         }
       : null,

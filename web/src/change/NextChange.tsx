@@ -15,7 +15,7 @@ import {
 } from '@vendu/core';
 import type { BrewListItem, KitView, RecipeView } from '@vendu/contract';
 import { useDraft } from '../app/draft';
-import { brewRecordOf } from '../board/brewRecord';
+import { brewRecordsOf } from '../board/brewRecord';
 import { useForecaster } from '../board/useForecaster';
 import { useBrewQuery } from '../brews/brewsApi';
 import { recipeKitOf } from '../kit/brewKitOf';
@@ -42,7 +42,7 @@ export function NextChange({ recipeId, kit }: { recipeId: number; kit: KitView }
 }
 
 function Advice({ recipe, kit, brewKit }: { recipe: RecipeView; kit: KitView; brewKit: BrewKit }) {
-  const last = recipe.brews.at(-1);
+  const last = recipe.brews.findLast(({ isSimulated }) => !isSimulated);
   const { data: record } = useBrewQuery(last?.id ?? skipToken);
   const found = record ? findingsOf({ ...record, tastings: record.tastings }) : [];
   // Only what a person added or took away is kept: the record speaks for the rest.
@@ -54,7 +54,7 @@ function Advice({ recipe, kit, brewKit }: { recipe: RecipeView; kit: KitView; br
   const { forecaster, trouble } = useForecaster({
     kit: brewKit,
     prior: recipe.prior,
-    brews: recipe.brews.map(brewRecordOf),
+    brews: brewRecordsOf(recipe.brews),
     roastAgeDays: recipe.latestRoastAgeDays,
   });
   const [advice, setAdvice] = useState<ChangeAdvice | string | null>(null);

@@ -16,7 +16,8 @@ interface RepeatOrProveProps {
 /** On aim nothing is changed: the recipe is brewed again, then proved. */
 export function RepeatOrProve({ recipe, version, targets, chance }: RepeatOrProveProps) {
   const onAim = recipe.brews.filter(
-    ({ versionNumber, result, verdict }) =>
+    ({ versionNumber, result, verdict, isSimulated }) =>
+      !isSimulated &&
       versionNumber === version.number &&
       verdict !== 'off-aim' &&
       result !== null &&

@@ -24,7 +24,7 @@ import { AIM_SOURCE_WORDS } from '../ui/words';
 import { labelPlaces, type LabelPlace } from './labelPlaces';
 
 interface ExtractionMapProps {
-  /** In the order brewed; brews without readings are left out. */
+  /** In the order brewed; brews without readings are left out, and simulated ones but that in hand. */
   brews: readonly BrewListItem[];
   /** The brew in hand, drawn full; the others stand back. */
   currentId?: number;
@@ -47,13 +47,14 @@ interface MapPoint {
 
 /** Strength against yield: the window aimed at, the brews on their path with their uncertainty, lines of equal ratio. */
 export function ExtractionMap({
-  brews,
+  brews: all,
   currentId,
   forecast,
   aim,
   aimSource,
   height = 320,
 }: ExtractionMapProps) {
+  const brews = all.filter(({ id, isSimulated }) => !isSimulated || id === currentId);
   const points = brews.flatMap((brew) => (brew.result ? [mapPoint(brew, brew.result)] : []));
   const forecasts = forecast ? [forecastPoint(forecast)] : [];
   const { xDomain, yDomain } = domains([...points, ...forecasts], aim);

@@ -16,7 +16,7 @@ import { byField, troubleOf } from '../api/problem';
 import { BrewTrail } from '../brews/BrewTrail';
 import { AdditionsNote } from '../lots/AdditionsNote';
 import { useDraft } from '../app/draft';
-import { brewRecordOf } from '../board/brewRecord';
+import { brewRecordsOf } from '../board/brewRecord';
 import { useForecast } from '../board/useForecast';
 import { brewKitOf } from '../kit/brewKitOf';
 import { useKitQuery, useLotQuery } from '../lots/lotsApi';
@@ -87,7 +87,7 @@ function RecipeSheet({
         kit.papers.find(({ id }) => id === recipe.paperId),
       ),
       prior: recipe.prior,
-      brews: recipe.brews.map(brewRecordOf),
+      brews: brewRecordsOf(recipe.brews),
       roastAgeDays: recipe.latestRoastAgeDays,
     },
     { isMoving: dragged !== null },
