@@ -6,6 +6,7 @@ import { benchSlice, benchTakenUp, keptBench } from '../bench/benchSlice';
 import { noteKeeping } from '../bench/deviceKeeping';
 import { keepOnServer, onTakingBack, toldBy } from '../bench/runningSync';
 import { onDraftWritten, readDraft, writeDraft } from './draft';
+import { metTasks } from './metTasks';
 
 const rootReducer = combineReducers({
   [api.reducerPath]: api.reducer,
@@ -23,7 +24,7 @@ export function createStore() {
   if (kept && kept.unreadable.length > 0) writeDraft(UNREADABLE_DRAFT, kept.unreadable);
   const store = configureStore({
     reducer: rootReducer,
-    middleware: (getDefault) => getDefault().concat(api.middleware),
+    middleware: (getDefault) => getDefault().concat(api.middleware, metTasks()),
     ...(kept ? { preloadedState: { bench: kept.bench } } : {}),
   });
   function tellServer() {

@@ -54,10 +54,12 @@ export function Finish({ brew, done }: { brew: BenchBrew; done: readonly StepDon
         key: brew.key,
         after: {
           brewId: data.id,
+          brewNumber: data.number,
           lotName: brew.lotName,
           drainedAtMs: endMs,
           clocks: clocks.ok ? clocks.value : [],
           done: [],
+          laterMs: {},
         },
       }),
     );

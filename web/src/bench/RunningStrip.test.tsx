@@ -3,7 +3,8 @@ import { act, fireEvent, screen } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { LAID_OUT } from '../testing/fixtures';
 import { renderPart, standInServer } from '../testing/renderPart';
-import { brewLaidOut, brewStored, selectAfter, stepMarked } from './benchSlice';
+import { brewsApi } from '../brews/brewsApi';
+import { afterDone, brewLaidOut, brewStored, selectAfter, stepMarked } from './benchSlice';
 import { RunningStrip } from './RunningStrip';
 
 const START_MS = new Date('2026-11-23T10:00:00Z').getTime();
@@ -33,6 +34,7 @@ function afterBrew() {
         key,
         after: {
           brewId: 21,
+          brewNumber: 4,
           lotName: 'Ridge',
           drainedAtMs: START_MS - 60_000,
           clocks: [
@@ -40,6 +42,7 @@ function afterBrew() {
             { task: 'taste-warm', dueS: 900 },
           ],
           done: [],
+          laterMs: {},
         },
       }),
     );
@@ -71,7 +74,7 @@ describe('the running strip', () => {
       for (const second of [35, 40, 75, 160])
         store.dispatch(stepMarked({ key, atMs: START_MS + second * 1000 }));
     });
-    expect(link.textContent).toContain('not stored yet');
+    expect(link.textContent).toContain('not saved yet');
   });
 
   it('counts down to what a brew still wants, one after the other, each with its form', () => {
@@ -79,25 +82,52 @@ describe('the running strip', () => {
     expect(screen.getByRole('link').textContent).toMatch(/9:00.*sample cools.*Ridge/);
     pass(540);
     const due = screen.getByRole('link');
-    expect(due.textContent).toMatch(/now.*read the sample/);
+    expect(due.textContent).toMatch(/now.*read the sample.*Ridge, brew 4/);
     expect(due.getAttribute('href')).toBe('/brews/21#readings');
+    // Looking at it is not doing it.
     fireEvent.click(due);
+    expect(selectAfter(store.getState())).toMatchObject([{ done: [] }]);
+    act(() => {
+      store.dispatch(afterDone({ brewId: 21, task: 'read' }));
+    });
     expect(screen.getByRole('link').textContent).toMatch(/5:00.*warm tasting/);
     expect(screen.getByRole('link').getAttribute('href')).toBe('/brews/21#tasting');
+  });
+
+  it('ends by itself once the reading is in', async () => {
+    const { store } = afterBrew();
+    standInServer({ 'POST brews/21/readings': { body: { id: 21 } } });
+    const reading = { tdsPercent: 1.3, sampleC: null, source: 'typed' as const };
+    await act(async () => {
+      await store.dispatch(brewsApi.endpoints.addReading.initiate({ id: 21, reading }));
+    });
     expect(selectAfter(store.getState())).toMatchObject([{ done: ['read'] }]);
+  });
+
+  it('can be put off by five minutes', () => {
+    afterBrew();
+    pass(540);
+    fireEvent.click(screen.getByRole('button', { name: 'In 5 minutes: read the sample, Ridge, brew 4' }));
+    expect(screen.getByRole('link').textContent).toMatch(/5:00.*sample cools/);
+  });
+
+  it('folds into one line where more than two brews wait, the soonest in it', () => {
+    const { store } = afterBrew();
+    act(() => {
+      for (const brewId of [22, 23]) {
+        const [first] = selectAfter(store.getState());
+        if (first)
+          store.dispatch(brewStored({ key: `${brewId}`, after: { ...first, brewId, brewNumber: brewId } }));
+      }
+    });
+    expect(screen.getByText('and 2 more').closest('summary')?.textContent).toMatch(/9:00.*brew 4/);
   });
 
   it('lets be what somebody says is done, and is gone when all is', () => {
     const { container, store } = afterBrew();
-    fireEvent.click(screen.getByRole('button', { name: 'Done: read the sample, Ridge' }));
-    fireEvent.click(screen.getByRole('button', { name: 'Done: taste it warm, Ridge' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Done: read the sample, Ridge, brew 4' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Done: taste it warm, Ridge, brew 4' }));
     expect(selectAfter(store.getState())).toEqual([]);
     expect(container.textContent).toBe('');
-  });
-
-  it('does not count a look before its time as done', () => {
-    const { store } = afterBrew();
-    fireEvent.click(screen.getByRole('link'));
-    expect(selectAfter(store.getState())).toMatchObject([{ done: [] }]);
   });
 });

@@ -168,6 +168,7 @@ describe('after a brew', () => {
         key,
         after: {
           brewId: 21,
+          brewNumber: 1,
           lotName: 'Lot',
           drainedAtMs: 0,
           clocks: [
@@ -175,6 +176,7 @@ describe('after a brew', () => {
             { task: 'taste-warm', dueS: 900 },
           ],
           done: [],
+          laterMs: {},
         },
       }),
     );

@@ -39,10 +39,14 @@ export type LaidOutBrew = Omit<
 /** A brew that is stored and still wants its sample read and its cups tasted. */
 export interface AfterBrew {
   brewId: number;
+  /** Counted within its lot; `null` in what an earlier version kept. */
+  brewNumber: number | null;
   lotName: string;
   drainedAtMs: number;
   clocks: AfterBrewClock[];
   done: AfterBrewTask[];
+  /** Not before this moment, where somebody put it off; Unix time, ms. */
+  laterMs: Partial<Record<AfterBrewTask, number>>;
 }
 
 interface BenchState {
@@ -172,6 +176,17 @@ export const benchSlice = createSlice({
       ...withoutBrew(state, payload.key),
       after: [...state.after, payload.after],
     }),
+    afterPutOff: (
+      state: BenchState,
+      { payload }: PayloadAction<{ brewId: number; task: AfterBrewTask; untilMs: number }>,
+    ): BenchState => ({
+      ...state,
+      after: state.after.map((each) =>
+        each.brewId === payload.brewId
+          ? { ...each, laterMs: { ...each.laterMs, [payload.task]: payload.untilMs } }
+          : each,
+      ),
+    }),
     afterDone: (
       state: BenchState,
       { payload }: PayloadAction<{ brewId: number; task: AfterBrewTask }>,
@@ -211,6 +226,7 @@ export const {
   brewPutBack,
   brewStored,
   afterDone,
+  afterPutOff,
 } = benchSlice.actions;
 export const { selectBrews, selectActiveKey, selectAfter } = benchSlice.selectors;
 
@@ -241,9 +257,18 @@ export function keptBench(kept: unknown): { bench: BenchState; unreadable: unkno
   const brews = read.flatMap(({ brew }) => (brew ? [brew] : []));
   const activeKey = brews.find(({ key }) => key === state.activeKey)?.key ?? brews[0]?.key ?? null;
   return {
-    bench: { brews, activeKey, after: Array.isArray(state.after) ? state.after.filter(isAfter) : [] },
+    bench: {
+      brews,
+      activeKey,
+      after: Array.isArray(state.after) ? state.after.filter(isAfter).map(completed) : [],
+    },
     unreadable: read.flatMap(({ each, brew }) => (brew ? [] : [each])),
   };
+}
+
+/** What an earlier version did not keep of it. */
+function completed(kept: AfterBrew): AfterBrew {
+  return { ...kept, brewNumber: kept.brewNumber ?? null, laterMs: kept.laterMs ?? {} };
 }
 
 /** Tasks of a stored brew that an earlier version kept in another shape are on its page all the same. */

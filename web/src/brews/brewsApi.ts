@@ -13,19 +13,7 @@ import { api } from '../api/api';
 
 const ALL = ['Brew', 'Lot', 'Recipe'] as const;
 
-export const {
-  useBrewQuery,
-  useTraceQuery,
-  useMendStepMutation,
-  usePutFractionsMutation,
-  usePutBrewMutation,
-  useWeighBrewMutation,
-  useAddReadingMutation,
-  useSetReadingRemovedMutation,
-  usePutTastingMutation,
-  useGiveVerdictMutation,
-  useSetAsideMutation,
-} = api.injectEndpoints({
+export const brewsApi = api.injectEndpoints({
   endpoints: (build) => ({
     brew: build.query<BrewView, number>({ query: (id) => `brews/${id}`, providesTags: ['Brew'] }),
     trace: build.query<{ trace: Trace | null }, number>({ query: (id) => `brews/${id}/trace` }),
@@ -78,3 +66,17 @@ export const {
     }),
   }),
 });
+
+export const {
+  useBrewQuery,
+  useTraceQuery,
+  useMendStepMutation,
+  usePutFractionsMutation,
+  usePutBrewMutation,
+  useWeighBrewMutation,
+  useAddReadingMutation,
+  useSetReadingRemovedMutation,
+  usePutTastingMutation,
+  useGiveVerdictMutation,
+  useSetAsideMutation,
+} = brewsApi;
