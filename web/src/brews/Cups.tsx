@@ -1,11 +1,12 @@
 import { HAZES, type BrewView, type FractionDto, type Haze } from '@vendu/contract';
 import { byField, troubleOf } from '../api/problem';
-import { useDraft } from '../app/draft';
 import { Button } from '../ui/Button';
 import { INPUT } from '../ui/Field';
 import { Notice, TroubleNotice } from '../ui/Notice';
 import { QuantityField } from '../ui/QuantityField';
 import { CLOCK, GRAMS, PERCENT_FINE, within } from '../ui/quantities';
+import { SavedMark } from '../ui/SavedMark';
+import { useSaved } from '../ui/useSaved';
 import { usePutFractionsMutation } from './brewsApi';
 import { WideTable } from '../ui/WideTable';
 
@@ -14,16 +15,19 @@ const CELL = 'border-b border-rule py-1 pr-3 align-top';
 
 /** The cups of a split brew: weighed, read where somebody did, looked at, tasted. */
 export function Cups({ brew }: { brew: BrewView }) {
-  const [cups, change, forget] = useDraft<FractionDto[]>(`brew.${brew.id}.cups`, cupsOf(brew));
-  const [put, { error, isLoading }] = usePutFractionsMutation();
-  const trouble = troubleOf(error);
+  const [put] = usePutFractionsMutation();
+  const saved = useSaved<FractionDto[]>({
+    draftKey: `brew.${brew.id}.cups`,
+    stored: cupsOf(brew),
+    send: async (fractions) => troubleOf((await put({ id: brew.id, fractions })).error),
+  });
+  const { value: cups, state } = saved;
+  const trouble = state.kind === 'unsaved' ? state.trouble : null;
   const errors = byField(trouble?.errors ?? [], 'fractions.');
-  const set = (index: number, changed: Partial<FractionDto>) =>
-    change(cups.map((cup, at) => (at === index ? { ...cup, ...changed } : cup)));
-  async function save() {
-    const { data } = await put({ id: brew.id, fractions: cups });
-    if (data) forget();
-  }
+  const changed = (index: number, more: Partial<FractionDto>) =>
+    cups.map((cup, at) => (at === index ? { ...cup, ...more } : cup));
+  const set = (index: number, more: Partial<FractionDto>) => saved.put(changed(index, more));
+  const type = (index: number, more: Partial<FractionDto>) => saved.type(changed(index, more));
   const weighedG = cups.reduce((sum, { beverageG }) => sum + (beverageG ?? 0), 0);
   return (
     <section id="cups">
@@ -95,7 +99,8 @@ export function Cups({ brew }: { brew: BrewView }) {
                       className={INPUT}
                       maxLength={60}
                       value={cup.colour}
-                      onChange={({ target }) => set(index, { colour: target.value })}
+                      onChange={({ target }) => type(index, { colour: target.value })}
+                      onBlur={saved.save}
                     />
                   </td>
                   <td className={`${CELL} w-28`}>
@@ -119,7 +124,8 @@ export function Cups({ brew }: { brew: BrewView }) {
                       className={INPUT}
                       maxLength={300}
                       value={cup.notes}
-                      onChange={({ target }) => set(index, { notes: target.value })}
+                      onChange={({ target }) => type(index, { notes: target.value })}
+                      onBlur={saved.save}
                     />
                   </td>
                   <td className={`${CELL} pt-3`}>
@@ -138,16 +144,14 @@ export function Cups({ brew }: { brew: BrewView }) {
         </table>
       </WideTable>
       <div className="mt-3 flex items-center gap-4">
-        <Button weight="main" disabled={isLoading || cups.length === 0} onClick={() => void save()}>
-          Save the cups
-        </Button>
-        <Button onClick={() => change([...cups, nextCup(cups, brew)])}>Another cup</Button>
+        <Button onClick={() => saved.put([...cups, nextCup(cups, brew)])}>Another cup</Button>
         <span className="text-small text-quiet">
           <span className="reading text-water">{weighedG.toFixed(1)} g</span> in {cups.length} cups
           {brew.beverageG !== null && `, ${brew.beverageG} g weighed as a whole`}
         </span>
       </div>
       {Object.keys(errors).length === 0 && <TroubleNotice trouble={trouble} />}
+      <SavedMark saved={saved} what="the cups" />
       <Notice>Taste the whole brew too: it may show what no cup does.</Notice>
     </section>
   );

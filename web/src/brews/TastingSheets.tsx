@@ -1,11 +1,11 @@
 import { INTENSITIES, TASTING_STAGES, type Intensity, type TastingStage } from '@vendu/core';
 import type { BrewView, TastingDto, TastingView } from '@vendu/contract';
 import { troubleOf } from '../api/problem';
-import { useDraft } from '../app/draft';
 import { useSessionQuery } from '../session/sessionApi';
-import { Button } from '../ui/Button';
 import { Field, INPUT } from '../ui/Field';
 import { TroubleNotice } from '../ui/Notice';
+import { SavedMark } from '../ui/SavedMark';
+import { useSaved } from '../ui/useSaved';
 import { INTENSITY_WORDS } from '../ui/words';
 import { usePutTastingMutation } from './brewsApi';
 import { IntensitySlider } from './IntensitySlider';
@@ -60,16 +60,14 @@ function Sheet({
   others: TastingView[];
 }) {
   const stored: TastingDto = { notes: mine?.notes ?? '', intensities: mine?.intensities ?? NOTHING_SAID };
-  const [draft, change, drop] = useDraft<TastingDto | null>(`brew.${brewId}.tasting.${stage}`, null);
-  const [put, { error, isLoading }] = usePutTastingMutation();
-  const tasting = draft ?? stored;
+  const [put] = usePutTastingMutation();
+  const saved = useSaved<TastingDto>({
+    draftKey: `brew.${brewId}.tasting.${stage}`,
+    stored,
+    send: async (sheet) => troubleOf((await put({ id: brewId, stage, tasting: sheet })).error),
+  });
+  const tasting = saved.value;
   const { name, hint } = STAGE_WORDS[stage];
-  async function save() {
-    const { data } = await put({ id: brewId, stage, tasting });
-    if (!data) return;
-    change(null);
-    drop();
-  }
   return (
     <section aria-label={`${name} tasting`} className="flex flex-col gap-3">
       <h3 className="font-semibold">
@@ -91,28 +89,26 @@ function Sheet({
             maxLength={1000}
             className={`${INPUT} h-auto py-1.5`}
             value={tasting.notes}
-            onChange={(event) => change({ ...tasting, notes: event.target.value })}
+            onChange={(event) => saved.type({ ...tasting, notes: event.target.value })}
+            onBlur={saved.save}
           />
         )}
       </Field>
-      <div>
+      {/* A row of scores goes out when the row is left, not at each of its steps. */}
+      <div onBlur={saved.save}>
         {INTENSITIES.map((intensity) => (
           <IntensitySlider
             key={intensity}
             label={INTENSITY_WORDS[intensity]}
             value={tasting.intensities[intensity]}
             onChange={(value) =>
-              change({ ...tasting, intensities: { ...tasting.intensities, [intensity]: value } })
+              saved.type({ ...tasting, intensities: { ...tasting.intensities, [intensity]: value } })
             }
           />
         ))}
       </div>
-      <TroubleNotice trouble={troubleOf(error)} />
-      {draft && (
-        <Button weight="main" className="self-start" disabled={isLoading} onClick={() => void save()}>
-          Save the {stage} tasting
-        </Button>
-      )}
+      <TroubleNotice trouble={saved.state.kind === 'unsaved' ? saved.state.trouble : null} />
+      <SavedMark saved={saved} what={`the ${stage} tasting`} />
     </section>
   );
 }

@@ -1,11 +1,11 @@
 import { VERDICTS, type Verdict } from '@vendu/core';
 import type { BrewView } from '@vendu/contract';
 import { troubleOf } from '../api/problem';
-import { useDraft } from '../app/draft';
-import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
 import { Field, INPUT } from '../ui/Field';
 import { TroubleNotice } from '../ui/Notice';
+import { SavedMark } from '../ui/SavedMark';
+import { useSaved } from '../ui/useSaved';
 import { VERDICT_WORDS } from '../ui/words';
 import { useGiveVerdictMutation } from './brewsApi';
 
@@ -17,16 +17,18 @@ interface VerdictDraft {
 /** Judged against what this lot is meant to show, not against a general good. */
 export function VerdictForm({ brew }: { brew: BrewView }) {
   const stored: VerdictDraft = { verdict: brew.verdict, reason: brew.verdictReason };
-  const [draft, change, drop] = useDraft<VerdictDraft | null>(`brew.${brew.id}.verdict`, null);
-  const [give, { error, isLoading }] = useGiveVerdictMutation();
-  const { verdict, reason } = draft ?? stored;
-  async function save() {
-    if (verdict === null) return;
-    const { data } = await give({ id: brew.id, verdict: { verdict, reason } });
-    if (!data) return;
-    change(null);
-    drop();
-  }
+  const [give] = useGiveVerdictMutation();
+  const saved = useSaved<VerdictDraft>({
+    draftKey: `brew.${brew.id}.verdict`,
+    stored,
+    async send({ verdict, reason }) {
+      // A reason alone waits for its verdict, on this device.
+      if (verdict === null) return { kind: 'not-set', detail: 'Choose a verdict to go with it.', errors: [] };
+      const { error } = await give({ id: brew.id, verdict: { verdict, reason } });
+      return troubleOf(error);
+    },
+  });
+  const { verdict, reason } = saved.value;
   return (
     <div className="flex flex-col gap-3 border-t border-ink pt-4">
       <p className="text-small">
@@ -40,7 +42,7 @@ export function VerdictForm({ brew }: { brew: BrewView }) {
           label="Verdict"
           value={verdict}
           options={VERDICTS.map((value) => ({ value, label: VERDICT_WORDS[value] }))}
-          onChange={(next) => change({ verdict: next, reason })}
+          onChange={(next) => saved.put({ verdict: next, reason })}
         />
         <Field label="Why" className="min-w-72 grow">
           {(control) => (
@@ -49,17 +51,15 @@ export function VerdictForm({ brew }: { brew: BrewView }) {
               maxLength={500}
               className={INPUT}
               value={reason}
-              onChange={(event) => change({ verdict, reason: event.target.value })}
+              onChange={(event) => saved.type({ verdict, reason: event.target.value })}
+              onBlur={saved.save}
+              onKeyDown={(event) => event.key === 'Enter' && saved.save()}
             />
           )}
         </Field>
-        {draft && (
-          <Button weight="main" disabled={isLoading || verdict === null} onClick={() => void save()}>
-            Save the verdict
-          </Button>
-        )}
       </div>
-      <TroubleNotice trouble={troubleOf(error)} />
+      <TroubleNotice trouble={saved.state.kind === 'unsaved' ? saved.state.trouble : null} />
+      <SavedMark saved={saved} what="the verdict" />
     </div>
   );
 }

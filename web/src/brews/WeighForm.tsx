@@ -1,13 +1,15 @@
+import { useRef } from 'react';
 import { beverageFault, planWaterG } from '@vendu/core';
 import type { BrewView, CorrectionView } from '@vendu/contract';
 import { byField, troubleOf } from '../api/problem';
-import { useDraft } from '../app/draft';
 import { Button } from '../ui/Button';
 import { dayAndTimeOf } from '../ui/dates';
 import { Field, INPUT } from '../ui/Field';
 import { Notice, TroubleNotice } from '../ui/Notice';
 import { QuantityField } from '../ui/QuantityField';
 import { GRAMS, within } from '../ui/quantities';
+import { SavedMark } from '../ui/SavedMark';
+import { useSaved } from '../ui/useSaved';
 import { useWeighBrewMutation, useBrewQuery } from './brewsApi';
 
 interface WeighDraft {
@@ -28,25 +30,28 @@ export function WeighForm({ brew }: { brew: BrewView }) {
     beverageG: brew.beverageG,
     note: brew.note,
   };
-  const [draft, change, drop] = useDraft<WeighDraft | null>(`brew.${brew.id}.weigh`, null);
-  const [weigh, { error, isLoading, reset }] = useWeighBrewMutation();
+  const [weigh, { reset }] = useWeighBrewMutation();
   const { refetch } = useBrewQuery(brew.id);
-  const figures = draft ?? stored;
-  const trouble = troubleOf(error);
+  // One entry follows the other before the page has read the brew again: each builds on the one before.
+  const ownRevision = useRef<number | null>(null);
+  const saved = useSaved<WeighDraft>({
+    draftKey: `brew.${brew.id}.weigh`,
+    stored,
+    async send(figures) {
+      reset();
+      const revision = Math.max(figures.revision, ownRevision.current ?? 0);
+      const { data, error } = await weigh({ id: brew.id, weighed: { ...figures, revision } });
+      if (data) ownRevision.current = data.revision;
+      return troubleOf(error);
+    },
+  });
+  const { value: figures, state } = saved;
+  const trouble = state.kind === 'unsaved' ? state.trouble : null;
   const errors = byField(trouble?.errors ?? []);
-  const set = (changed: Partial<WeighDraft>) => {
-    if (error) reset();
-    change({ ...figures, ...changed });
-  };
+  const set = (changed: Partial<WeighDraft>) => saved.put({ ...figures, ...changed });
   async function goOnWithMine() {
     const { data: theirs } = await refetch();
     if (theirs) set({ revision: theirs.revision });
-  }
-  async function save() {
-    const { data } = await weigh({ id: brew.id, weighed: figures });
-    if (!data) return;
-    change(null);
-    drop();
   }
   return (
     <div className="flex flex-col gap-3">
@@ -91,7 +96,8 @@ export function WeighForm({ brew }: { brew: BrewView }) {
             rows={2}
             className={`${INPUT} h-auto py-1.5`}
             value={figures.note}
-            onChange={(event) => set({ note: event.target.value })}
+            onChange={(event) => saved.type({ ...figures, note: event.target.value })}
+            onBlur={saved.save}
           />
         )}
       </Field>
@@ -103,23 +109,7 @@ export function WeighForm({ brew }: { brew: BrewView }) {
       ) : (
         trouble && trouble.errors.length === 0 && <TroubleNotice trouble={trouble} />
       )}
-      {draft && (
-        <div className="flex gap-2">
-          <Button weight="main" disabled={isLoading} onClick={() => void save()}>
-            Save what was weighed
-          </Button>
-          <Button
-            weight="quiet"
-            onClick={() => {
-              change(null);
-              drop();
-              reset();
-            }}
-          >
-            Discard
-          </Button>
-        </div>
-      )}
+      <SavedMark saved={saved} what="what was weighed" />
       <Corrections corrections={brew.corrections} />
     </div>
   );

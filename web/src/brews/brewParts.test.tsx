@@ -242,20 +242,18 @@ describe('what was weighed', () => {
   }
 
   it('is not taken when the cup is heavier than the water', async () => {
+    const sent = standInServer({});
     renderPart(<WeighForm brew={brewView()} />);
     await typeBeverage('260');
     expect(screen.getByText(/no lighter than the 250 g poured/)).toBeTruthy();
-    expect(screen.queryByRole('button', { name: 'Save what was weighed' })).toBeNull();
+    expect(sent.filter(({ method }) => method === 'PATCH')).toEqual([]);
   });
 
-  it('is sent with the revision it was read at, and survives a reload until then', async () => {
+  it('is saved by Enter with the revision it was read at, and says so in place', async () => {
     const sent = standInServer({ 'PATCH brews/21': { body: brewView({ revision: 3 }) } });
-    const { unmount } = renderPart(<WeighForm brew={brewView()} />);
-    await typeBeverage('221.5');
-    unmount();
     renderPart(<WeighForm brew={brewView()} />);
-    expect(screen.getByLabelText('Beverage')).toHaveProperty('value', '221.5');
-    await userEvent.click(screen.getByRole('button', { name: 'Save what was weighed' }));
+    await typeBeverage('221.5');
+    expect(await screen.findByText(/^saved \d\d:\d\d$/)).toBeTruthy();
     expect(sent.find(({ method }) => method === 'PATCH')?.body).toEqual({
       doseG: 16,
       waterG: null,
@@ -265,6 +263,32 @@ describe('what was weighed', () => {
     });
   });
 
+  it('is sent one entry after the other, each on top of the one before', async () => {
+    const sent = standInServer({ 'PATCH brews/21': { body: brewView({ revision: 3 }) } });
+    renderPart(<WeighForm brew={brewView()} />);
+    await typeBeverage('221.5');
+    await userEvent.type(screen.getByLabelText('Notes'), 'calm bed');
+    await userEvent.tab();
+    const patches = () => sent.filter(({ method }) => method === 'PATCH').map(({ body }) => body);
+    await expect.poll(patches).toMatchObject([{ revision: 2 }, { revision: 3, note: 'calm bed' }]);
+  });
+
+  it('outlives a server that is gone, through a reload, and is not said to be saved', async () => {
+    standInServer({ 'PATCH brews/21': problem('unavailable', 'The database does not answer.') });
+    const { unmount } = renderPart(<WeighForm brew={brewView()} />);
+    await typeBeverage('221.5');
+    expect(await screen.findByText('The database does not answer.')).toBeTruthy();
+    unmount();
+    const sent = standInServer({ 'PATCH brews/21': { body: brewView({ revision: 3 }) } });
+    renderPart(<WeighForm brew={brewView()} />);
+    expect(screen.getByLabelText('Beverage')).toHaveProperty('value', '221.5');
+    expect(screen.getByText(/Not saved yet/)).toBeTruthy();
+    await userEvent.click(screen.getByRole('button', { name: 'Save what was weighed' }));
+    await expect
+      .poll(() => sent.find(({ method }) => method === 'PATCH')?.body)
+      .toMatchObject({ beverageG: 221.5 });
+  });
+
   it('is kept when somebody else saved first', async () => {
     standInServer({
       'PATCH brews/21': problem('stale', 'Saved by somebody else.'),
@@ -272,7 +296,6 @@ describe('what was weighed', () => {
     });
     renderPart(<WeighForm brew={brewView()} />);
     await typeBeverage('221.5');
-    await userEvent.click(screen.getByRole('button', { name: 'Save what was weighed' }));
     expect(await screen.findByText(/Your figures are kept here/)).toBeTruthy();
     expect(screen.getByLabelText('Beverage')).toHaveProperty('value', '221.5');
   });
@@ -284,10 +307,9 @@ describe('what was weighed', () => {
     unmount();
     renderPart(<WeighForm brew={brewView({ revision: 5, beverageG: 199 })} />);
     await userEvent.click(screen.getByRole('button', { name: 'Save what was weighed' }));
-    expect(sent.find(({ method }) => method === 'PATCH')?.body).toMatchObject({
-      revision: 2,
-      beverageG: 221.5,
-    });
+    await expect
+      .poll(() => sent.findLast(({ method }) => method === 'PATCH')?.body)
+      .toMatchObject({ revision: 2, beverageG: 221.5 });
   });
 
   it('shows what was written first when it was corrected', () => {
@@ -308,11 +330,13 @@ describe('the tasting sheets', () => {
     const warm = within(screen.getByRole('region', { name: 'Warm tasting' }));
     await userEvent.type(warm.getByLabelText('What it tastes of'), 'currant');
     fireEvent.keyDown(warm.getByRole('slider', { name: 'Acidity' }), { key: 'ArrowRight' });
-    await userEvent.click(warm.getByRole('button', { name: 'Save the warm tasting' }));
-    expect(sent.find(({ method }) => method === 'PUT')).toMatchObject({
-      path: 'brews/21/tastings/warm',
-      body: { notes: 'currant', intensities: { acidity: 1, body: null } },
-    });
+    fireEvent.blur(warm.getByRole('slider', { name: 'Acidity' }));
+    await expect
+      .poll(() => sent.findLast(({ method }) => method === 'PUT'))
+      .toMatchObject({
+        path: 'brews/21/tastings/warm',
+        body: { notes: 'currant', intensities: { acidity: 1, body: null } },
+      });
     expect(
       within(screen.getByRole('region', { name: 'Hot tasting' })).queryByRole('button', { name: /Save/ }),
     ).toBeNull();
@@ -347,11 +371,13 @@ describe('the verdict', () => {
     renderPart(<VerdictForm brew={brewView()} />);
     expect(screen.getByText(/the label promises currant/)).toBeTruthy();
     await userEvent.click(screen.getByRole('radio', { name: 'Close' }));
-    await userEvent.type(screen.getByLabelText('Why'), 'a little thin');
-    await userEvent.click(screen.getByRole('button', { name: 'Save the verdict' }));
-    expect(sent.find(({ method }) => method === 'PUT')?.body).toEqual({
-      verdict: 'close',
-      reason: 'a little thin',
-    });
+    await userEvent.type(screen.getByLabelText('Why'), 'a little thin{Enter}');
+    expect(await screen.findByText(/^saved \d\d:\d\d$/)).toBeTruthy();
+    await expect
+      .poll(() => sent.findLast(({ method }) => method === 'PUT')?.body)
+      .toEqual({
+        verdict: 'close',
+        reason: 'a little thin',
+      });
   });
 });

@@ -25,9 +25,8 @@ describe('the cups of a split brew', () => {
     await userEvent.type(screen.getByLabelText('Cup 1, mass'), '41{Enter}');
     await userEvent.selectOptions(screen.getByLabelText('Cup 2, haze'), 'hazy');
     await userEvent.click(screen.getByLabelText('Cup 2 is wanted'));
-    await userEvent.click(screen.getByRole('button', { name: 'Save the cups' }));
     await expect
-      .poll(() => sent[0]?.body)
+      .poll(() => sent.at(-1)?.body)
       .toMatchObject({
         fractions: [
           { startS: 0, endS: 30, beverageG: 41, haze: null, isWanted: null },
@@ -48,7 +47,7 @@ describe('the cups of a split brew', () => {
     });
     renderPart(<Cups brew={split} />);
     await userEvent.type(screen.getByLabelText('Cup 3, notes'), 'tea-like');
-    await userEvent.click(screen.getByRole('button', { name: 'Save the cups' }));
+    await userEvent.tab();
     expect(await screen.findByText(/Cup 2 cannot begin/)).toBeTruthy();
     expect(screen.getByLabelText('Cup 3, notes')).toHaveProperty('value', 'tea-like');
     expect(localStorage.getItem('vendu.draft.brew.21.cups')).toContain('tea-like');
