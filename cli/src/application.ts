@@ -18,7 +18,7 @@ export interface ApplicationSettings {
   extraEnv?: Record<string, string>;
 }
 
-const ANSWER_TIMEOUT_MS = 30_000;
+const ANSWER_TIMEOUT_MS = 120_000;
 
 /** The server's settings, as its environment. */
 export function environmentOf(settings: ApplicationSettings): Record<string, string> {

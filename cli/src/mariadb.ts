@@ -11,7 +11,7 @@ import type { Secrets } from './secrets.js';
 import { databaseUser } from './systemUser.js';
 
 const USER = 'vendu';
-const START_TIMEOUT_MS = 40_000;
+const START_TIMEOUT_MS = 120_000;
 const STOP_TIMEOUT_MS = 20_000;
 /** A statement that waits longer for somebody else's lock gives up, and is tried again. */
 const LOCK_WAIT_S = 5;
@@ -142,7 +142,7 @@ async function untilItAnswers(server: ResultPromise, paths: ProfilePaths): Promi
 async function answers(socket: string): Promise<boolean> {
   const ping = await execa(
     'mariadb-admin',
-    ['--no-defaults', `--socket=${socket}`, '--connect-timeout=2', 'ping'],
+    ['--no-defaults', `--socket=${socket}`, '--connect-timeout=10', 'ping'],
     {
       reject: false,
       all: true,

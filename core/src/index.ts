@@ -233,6 +233,7 @@ export {
 } from './grind/grinderCurve.js';
 export { sieveGrind, type SievedGrind } from './grind/sieveGrind.js';
 export { settingForSize, translateSetting, type SettingRange } from './grind/translateSetting.js';
+export { brewerFaults, type BrewerFault } from './kit/brewerFaults.js';
 export { brewerGeometry, brimfulG, classMeasures, type BrewerMeasures } from './kit/brewerGeometry.js';
 
 export { bedSeenIn, type BedSeen } from './calibration/bedSeen.js';

@@ -20,7 +20,7 @@ async function shoot(page: Page, name: string): Promise<void> {
 
 for (const [name, path] of [
   ['sign-in', '/sign-in'],
-  ['public-card', '/r/umuseke-ridge-kittiwake-60'],
+  ['public-card', '/r/umuseke-ridge-kittiwake-cone'],
 ] as const) {
   test(`${name}, as a visitor sees it`, async ({ page }) => {
     await page.goto(path);
@@ -30,7 +30,7 @@ for (const [name, path] of [
 
 test('public card on a phone', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 });
-  await page.goto('/r/umuseke-ridge-kittiwake-60');
+  await page.goto('/r/umuseke-ridge-kittiwake-cone');
   await shoot(page, 'public-card-phone');
 });
 

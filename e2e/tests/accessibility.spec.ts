@@ -66,7 +66,7 @@ async function expectGood(page: Page): Promise<void> {
 for (const [name, path, landmark] of [
   ['sign-in', '/sign-in', 'Sign in'],
   ['published list', '/r', 'Published recipes'],
-  ['public card', '/r/umuseke-ridge-kittiwake-60', 'Umuseke Ridge'],
+  ['public card', '/r/umuseke-ridge-kittiwake-cone', 'Umuseke Ridge'],
 ] as const) {
   test(`axe finds nothing on the ${name}`, async ({ page }) => {
     await page.goto(path);
@@ -86,7 +86,7 @@ for (const [name, path, landmark] of [
   ['lot', '/lots/2', 'Valle Sereno Anaerobic'],
   ['lot without brews', '/lots/5', 'Ermera Passion Co-ferment'],
   ['lot facts', '/lots/1/edit', /Facts of/],
-  ['recipe', '/recipes/1', /Kittiwake 60/],
+  ['recipe', '/recipes/1', /Kittiwake cone/],
   ['brew', '/brews/3', 'Brew 3'],
   ['missing page', '/nowhere', 'Nothing here'],
 ] as const) {

@@ -28,10 +28,10 @@ test('from a new lot to a public recipe, typed as a new user would', async ({ pa
 
   await test.step('get a starting recipe with its reasons', async () => {
     await page.getByRole('link', { name: 'See the starting recipe' }).click();
-    await page.getByLabel('Brewer').selectOption({ label: 'Kittiwake 60, cone, 16 g' });
+    await page.getByLabel('Brewer').selectOption({ label: 'Kittiwake cone, cone, 16 g' });
     await expect(page.getByText('Rough ranges')).toBeVisible();
     await page.getByRole('button', { name: 'Keep this recipe' }).click();
-    await expect(page.getByRole('heading', { name: /Kittiwake 60/ })).toBeVisible();
+    await expect(page.getByRole('heading', { name: /Kittiwake cone/ })).toBeVisible();
     await expect(
       page.getByText('grown high and washed: dense, extracts slowly, so hotter and finer').first(),
     ).toBeVisible();
@@ -129,13 +129,13 @@ test('from a new lot to a public recipe, typed as a new user would', async ({ pa
     await page.getByRole('button', { name: 'Sign off version 2' }).click();
     await page.getByLabel('Words to the customer').fill('Sweet and bright. Let it cool a little.');
     await page.getByRole('button', { name: 'Publish version 2' }).click();
-    await expect(page.getByRole('link', { name: '/r/kasungiro-slope-kittiwake-60' })).toBeVisible();
+    await expect(page.getByRole('link', { name: '/r/kasungiro-slope-kittiwake-cone' })).toBeVisible();
   });
 
   await test.step('its public page opens in a browser that is not signed in', async () => {
     const stranger = await browser.newContext({ viewport: { width: 390, height: 844 } });
     const phone = await stranger.newPage();
-    await phone.goto('/r/kasungiro-slope-kittiwake-60');
+    await phone.goto('/r/kasungiro-slope-kittiwake-cone');
     await expect(phone.getByRole('heading', { name: 'Kasungiro Slope' })).toBeVisible();
     await expect(phone.getByText('Sweet and bright. Let it cool a little.')).toBeVisible();
     await expect(phone.getByText('95°C')).toBeVisible();

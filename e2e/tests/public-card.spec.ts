@@ -3,7 +3,7 @@ import type { LotView, RecipeView } from '@vendu/contract';
 import { pageOf } from '../support/people';
 import { startRecipe } from '../support/work';
 
-const CARD = '/r/umuseke-ridge-kittiwake-60';
+const CARD = '/r/umuseke-ridge-kittiwake-cone';
 
 test('the card prints on one sheet, without the parts that are for the screen', async ({ page }) => {
   await page.goto(CARD);
@@ -39,7 +39,7 @@ test('a visitor finds the card from the list and learns nothing of the lab', asy
   await expect(page.getByText('207 °F')).toBeVisible();
   expect([...new Set(asked)].sort()).toEqual([
     '/api/published',
-    '/api/published/umuseke-ridge-kittiwake-60',
+    '/api/published/umuseke-ridge-kittiwake-cone',
     '/api/session',
   ]);
 });

@@ -3,15 +3,24 @@ import { bringUpToDate } from './bring-up-to-date.js';
 import { readConfiguration } from './configuration.js';
 import { connect } from './database/connection.js';
 import { dump } from './database/dump.js';
+import { isGone } from './database/database-faults.js';
 import { MODELS } from './database/models.js';
+import { untilAnswers } from './database/until-answers.js';
 import { loadDemo } from './demo/load-demo.js';
 import { untilFree } from './writing/transactions.js';
 
 // Run before the server: brings the schema up to date and, in demo mode, loads the demo once.
+class NotAnswering extends Error {}
+
 const configuration = readConfiguration(process.env);
 const dumpFolder = process.env['VENDU_DUMP_FOLDER'];
 const sequelize = connect(configuration, MODELS);
 try {
+  const answers = await untilAnswers(
+    { authenticate: () => sequelize.authenticate() },
+    { say: (line) => console.log(line) },
+  );
+  if (!answers) throw new NotAnswering();
   // Another start that was killed may still hold something for a moment.
   const steps = await untilFree(() =>
     bringUpToDate(sequelize, {
@@ -27,6 +36,10 @@ try {
     }),
   );
   console.log(steps.length === 0 ? 'schema is up to date' : `schema: ${steps.join(', ')}`);
+} catch (error) {
+  if (!(error instanceof NotAnswering) && !isGone(error)) throw error;
+  console.log('The database does not answer. Is the machine very busy, or out of memory or disk?');
+  process.exitCode = 1;
 } finally {
   await sequelize.close();
 }

@@ -74,11 +74,11 @@ describe('from a new lot to a public recipe', () => {
         .send({ recipeVersionId: versionId, introduction: 'Enjoy.' })
         .expect(201)
     ).body as RecipeView;
-    expect(published.publications[0]?.slug).toBe('test-lot-kittiwake-60');
+    expect(published.publications[0]?.slug).toBe('test-lot-kittiwake-cone');
 
     await app.restart();
 
-    const open = (await app.visitor.get('/api/published/test-lot-kittiwake-60').expect(200))
+    const open = (await app.visitor.get('/api/published/test-lot-kittiwake-cone').expect(200))
       .body as PublicRecipeView;
     expect(open).toMatchObject({
       lotName: 'Test lot',
@@ -189,7 +189,7 @@ describe('the public address', () => {
       (await app.lead.post('/api/publications').send({ recipeVersionId, introduction: '' }).expect(201))
         .body as RecipeView;
     const { slug, id } = (await publish(versionId)).publications[0]!;
-    expect(slug).toBe('cote-no-5-kittiwake-60');
+    expect(slug).toBe('cote-no-5-kittiwake-cone');
     await app.lead.delete(`/api/publications/${id}`).expect(200);
     await app.visitor.get(`/api/published/${slug}`).expect(404);
     await app.lead.post(`/api/publications/${id}/restore`).expect(200);
@@ -238,6 +238,6 @@ describe('the public address', () => {
       ).body as RecipeView;
       slugs.push(view.publications[0]!.slug);
     }
-    expect(slugs).toEqual(['twin-kittiwake-60', 'twin-kittiwake-60-2']);
+    expect(slugs).toEqual(['twin-kittiwake-cone', 'twin-kittiwake-cone-2']);
   });
 });

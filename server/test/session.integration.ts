@@ -27,7 +27,7 @@ describe('a visitor', () => {
   });
 
   it('learns nothing of the lab from the public card', async () => {
-    const response = await app.visitor.get('/api/published/umuseke-ridge-kittiwake-60').expect(200);
+    const response = await app.visitor.get('/api/published/umuseke-ridge-kittiwake-cone').expect(200);
     expect(Object.keys(response.body as object)).not.toEqual(
       expect.arrayContaining(['brews', 'stockG', 'reasons']),
     );

@@ -85,7 +85,7 @@ async function sendOperation(lab: Lab, inventor: Inventor, { method, path, body 
   const address = path
     .replace('{key}', () => inventor.key())
     .replace('{stage}', () => inventor.pick(['hot', 'warm', 'cool', 'cold']))
-    .replace('{slug}', () => inventor.pick(['umuseke-ridge-kittiwake-60', 'none', '%00', '..']))
+    .replace('{slug}', () => inventor.pick(['umuseke-ridge-kittiwake-cone', 'none', '%00', '..']))
     .replace(/\{\w+\}/g, () => inventor.id());
   const sent = body ? asJson(inventor.value(body)) : undefined;
   return send(lab, method.toUpperCase(), address, {

@@ -24,7 +24,7 @@ export const PAPERS = [
 
 export const BREWERS = [
   {
-    name: 'Kittiwake 60',
+    name: 'Kittiwake cone',
     shape: 'cone',
     topDiameterMm: 118,
     bottomDiameterMm: 20,
@@ -33,7 +33,7 @@ export const BREWERS = [
     outletCount: 1,
     paper: 0,
     usualDoseG: 16,
-    capacityG: 380,
+    capacityG: 350,
   },
   {
     name: 'Slipway flat',
@@ -45,7 +45,7 @@ export const BREWERS = [
     outletCount: 3,
     paper: 1,
     usualDoseG: 17,
-    capacityG: 360,
+    capacityG: 320,
   },
   {
     name: 'Lantern carafe',
@@ -53,7 +53,7 @@ export const BREWERS = [
     topDiameterMm: 158,
     bottomDiameterMm: 20,
     heightMm: 120,
-    outletDiameterMm: 31,
+    outletDiameterMm: 19,
     outletCount: 1,
     paper: 2,
     usualDoseG: 32,
@@ -104,7 +104,7 @@ export const INSTRUMENTS = [
 
 export const GRINDERS = [
   {
-    name: 'Halyard 64',
+    name: 'Halyard',
     burrSet: 'flat burrs, second set',
     settingStep: 0.1,
     points: [

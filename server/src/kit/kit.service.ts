@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import { UniqueConstraintError, type Model, type ModelStatic } from 'sequelize';
-import { grinderCurve, type BrewKit } from '@vendu/core';
+import { brewerFaults, grinderCurve, type BrewKit } from '@vendu/core';
 import type {
   BrewerDto,
   BrewerView,
@@ -123,13 +123,8 @@ export class KitService {
     brewer: BrewerDto,
     request: RequestKeyOf | null = null,
   ): Promise<KitView> {
-    if (brewer.topDiameterMm < brewer.bottomDiameterMm) {
-      throw invalidField({
-        field: 'topDiameterMm',
-        message: `The top is narrower than the bottom of ${brewer.bottomDiameterMm} mm.`,
-        allowed: `${brewer.bottomDiameterMm} mm or more`,
-      });
-    }
+    const [fault] = brewerFaults(brewer);
+    if (fault) throw invalidField(fault);
     if (!(await PaperModel.findByPk(brewer.paperId))) {
       throw invalidField({ field: 'paperId', message: 'There is no such paper.' });
     }

@@ -3,7 +3,7 @@ import { slugOf } from './slug.js';
 
 describe('a readable address', () => {
   it.each([
-    ['Umuseke Ridge Kittiwake 60', 'umuseke-ridge-kittiwake-60'],
+    ['Umuseke Ridge Kittiwake cone', 'umuseke-ridge-kittiwake-cone'],
     ['Marañal / “Côté” Nº 5', 'maranal-cote-no-5'],
     ['  --  ', 'recipe'],
     ['日本', 'recipe'],

@@ -1,4 +1,5 @@
-import { PaperDto, type KitView } from '@vendu/contract';
+import { PaperDto, type KitView, type PaperView } from '@vendu/contract';
+import { BREWER_CLASSES, brewerGeometry, plainWaterDrainS } from '@vendu/core';
 import { GRAMS, RESISTANCE } from '../ui/quantities';
 import { DrainTest } from './DrainTest';
 import { EditButton } from './EditButton';
@@ -63,11 +64,36 @@ export function Papers({ kit }: { kit: KitView }) {
               </span>
             }
           >
-            <span className="reading">{RESISTANCE.format(paper.resistancePerM)}</span> million/m, rinse{' '}
+            <PaperDrain paper={paper} kit={kit} />, rinse{' '}
             <span className="reading text-water">{paper.rinseG} g</span>
           </Row>
         ))}
       </ul>
     </Section>
+  );
+}
+
+/** Plain water as hot as a slurry, poured at once and nearly gone: what a resistance means at a sink. */
+const PLAIN = { waterG: 200, leftG: 10, waterC: 90 };
+
+/** A paper by what it does in its brewer; the figure behind that is one tap away. */
+function PaperDrain({ paper, kit }: { paper: PaperView; kit: KitView }) {
+  const brewer = kit.brewers.find(({ paperId }) => paperId === paper.id);
+  const drained = plainWaterDrainS({
+    brewer: brewer ? brewerGeometry(brewer) : BREWER_CLASSES.cone,
+    paperPerM: paper.resistancePerM,
+    ...PLAIN,
+  });
+  return (
+    <>
+      drains {PLAIN.waterG} g of plain water in{' '}
+      <span className="reading text-time">{drained.ok ? `${Math.round(drained.value)} s` : '–'}</span>{' '}
+      <Explain label={`How fast ${paper.name} drains`} trigger={`in the ${brewer?.name ?? 'usual cone'}`}>
+        <p>
+          Worked out from its resistance when wet, {RESISTANCE.format(paper.resistancePerM)} million per
+          metre, for water of {PLAIN.waterC} °C without coffee. A drain test measures it.
+        </p>
+      </Explain>
+    </>
   );
 }

@@ -28,9 +28,10 @@ export function GuidedSteps({ slug, plan }: { slug: string; plan: BrewPlan }) {
           {formatClock(elapsedS ?? 0)}
         </span>
         {elapsedS !== null && next && (
-          <span className="text-large">
-            next in{' '}
-            <span className="reading font-semibold">{Math.max(0, Math.ceil(next.atS - elapsedS))} s</span>
+          // In sight while the clock runs, wherever the list below stands.
+          <span className="order-last w-full text-large sm:order-none sm:w-auto sm:max-w-md">
+            in <span className="reading font-semibold">{Math.max(0, Math.ceil(next.atS - elapsedS))} s</span>:{' '}
+            {next.words}
           </span>
         )}
         {startedMs === null ? (

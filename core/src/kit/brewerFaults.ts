@@ -1,0 +1,46 @@
+import { brimfulG, type BrewerMeasures } from './brewerGeometry.js';
+
+/** What of a brewer's figures cannot be together, and what would be taken. */
+export interface BrewerFault {
+  field: 'topDiameterMm' | 'outletDiameterMm' | 'capacityG';
+  message: string;
+  allowed: string;
+}
+
+/**
+ * Figures of a ruler that contradict each other, the first of each field.
+ *
+ * @param capacityG - most water of a brew, g
+ */
+export function brewerFaults({
+  capacityG,
+  ...measures
+}: BrewerMeasures & { capacityG: number }): BrewerFault[] {
+  const { topDiameterMm, bottomDiameterMm, outletDiameterMm, outletCount } = measures;
+  const faults: BrewerFault[] = [];
+  if (topDiameterMm < bottomDiameterMm) {
+    faults.push({
+      field: 'topDiameterMm',
+      message: `The top is narrower than the bottom of ${bottomDiameterMm} mm.`,
+      allowed: `${bottomDiameterMm} mm or more`,
+    });
+  }
+  // So many holes of one size lie side by side in a round floor only if their areas fit into it.
+  const widestMm = Math.floor((bottomDiameterMm / Math.sqrt(outletCount)) * 10) / 10;
+  if (outletDiameterMm > widestMm) {
+    faults.push({
+      field: 'outletDiameterMm',
+      message: `${outletCount === 1 ? 'The hole is' : 'The holes are'} wider than the bottom of ${bottomDiameterMm} mm.`,
+      allowed: `up to ${widestMm} mm`,
+    });
+  }
+  const brimG = brimfulG(measures);
+  if (faults.length === 0 && capacityG > brimG) {
+    faults.push({
+      field: 'capacityG',
+      message: `The brewer is brimful with ${brimG} g.`,
+      allowed: `up to ${brimG} g`,
+    });
+  }
+  return faults;
+}
