@@ -41,8 +41,9 @@ async function brewUntil(page: Page, last: RegExp): Promise<void> {
   for (;;) {
     const next = page.getByRole('button', { name: / now/ });
     const words = (await next.textContent()) ?? '';
-    const due = await page.getByText(/^in \d+ s$|^late \d+ s$/).textContent();
-    const leftS = due?.startsWith('in') ? Number(due.replace(/\D/g, '')) : 0;
+    const due = await page.getByText(/^(in|late) (\d+ s|\d+:\d\d)$/).textContent();
+    const [seconds = 0, minutes = 0] = (due?.match(/\d+/g) ?? []).map(Number).reverse();
+    const leftS = due?.startsWith('in') ? minutes * 60 + seconds : 0;
     await page.clock.runFor(leftS * 1000);
     if (last.test(words)) return;
     await page.keyboard.press('Space');

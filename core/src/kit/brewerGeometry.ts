@@ -46,7 +46,11 @@ export function classMeasures(shape: BrewerShape): BrewerMeasures {
     topDiameterMm: toMm(2 * (bottomRadiusM + wallSlope * heightM)),
     bottomDiameterMm: toMm(2 * bottomRadiusM),
     heightMm: toMm(heightM),
-    outletDiameterMm: toMm(2 * Math.sqrt(outletAreaM2 / outletCount / Math.PI)),
+    // The model's hole may be wider than its floor, where nothing but the paper holds the water back; a ruler's is not.
+    outletDiameterMm: Math.min(
+      toMm(2 * Math.sqrt(outletAreaM2 / outletCount / Math.PI)),
+      toMm((2 * bottomRadiusM) / Math.sqrt(outletCount)),
+    ),
     outletCount,
   };
 }

@@ -268,7 +268,8 @@ export function keptBench(kept: unknown): { bench: BenchState; unreadable: unkno
 
 /** What an earlier version did not keep of it. */
 function completed(kept: AfterBrew): AfterBrew {
-  return { ...kept, brewNumber: kept.brewNumber ?? null, laterMs: kept.laterMs ?? {} };
+  const { brewNumber = null, laterMs = {} } = kept as Partial<AfterBrew>;
+  return { ...kept, brewNumber, laterMs };
 }
 
 /** Tasks of a stored brew that an earlier version kept in another shape are on its page all the same. */

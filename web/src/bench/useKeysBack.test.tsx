@@ -16,7 +16,11 @@ function Note({ text }: { text: string }) {
   useKeysBack(field, text);
   return <textarea ref={field} aria-label="Note" value={text} readOnly />;
 }
-const pass = (ms: number) => act(() => vi.advanceTimersByTime(ms));
+function pass(ms: number) {
+  act(() => {
+    vi.advanceTimersByTime(ms);
+  });
+}
 
 it('gives the keys back once nobody has added to a note for a while, and not before', () => {
   const { rerender } = render(<Note text="" />);

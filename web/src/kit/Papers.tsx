@@ -4,6 +4,7 @@ import { GRAMS, RESISTANCE } from '../ui/quantities';
 import { DrainTest } from './DrainTest';
 import { EditButton } from './EditButton';
 import { FiguresForm } from './FiguresForm';
+import { Explain } from '../ui/Explain';
 import { Row, Section } from './Section';
 import { useSaveKit } from './useSaveKit';
 

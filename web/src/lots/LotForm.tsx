@@ -1,5 +1,5 @@
 import { useEffect, type ReactNode } from 'react';
-import { useForm } from 'react-hook-form';
+import { useForm, useWatch } from 'react-hook-form';
 import { LOT_SIGNS, PROCESSES, ROAST_LEVELS } from '@vendu/core';
 import type { EditLotDto, NewLotDto } from '@vendu/contract';
 import type { Trouble } from '../api/problem';
@@ -19,17 +19,28 @@ interface LotFormProps {
   isSending: boolean;
   onSend: (lot: NewLotDto | EditLotDto) => void;
   backTo: string;
+  /** What the facts typed so far do, beside the form of a new lot. */
+  hints?: (text: LotFormText) => ReactNode;
 }
 
 /** The facts of a lot. Typed text is kept on this device until the lot is stored. */
-export function LotForm({ draftKey, initial, purpose, trouble, isSending, onSend, backTo }: LotFormProps) {
+export function LotForm({
+  draftKey,
+  initial,
+  purpose,
+  trouble,
+  isSending,
+  onSend,
+  backTo,
+  hints,
+}: LotFormProps) {
   const form = useForm<LotFormText>({
     defaultValues: { ...initial, ...(readDraft(draftKey) as LotDraft | null) },
     resolver: lotFormResolver(purpose),
     mode: 'onTouched',
   });
   const revision = purpose.kind === 'edit' ? purpose.revision : null;
-  const { register, handleSubmit, subscribe, setError, formState } = form;
+  const { register, handleSubmit, subscribe, setError, formState, control } = form;
 
   useEffect(() => {
     return subscribe({
@@ -54,100 +65,124 @@ export function LotForm({ draftKey, initial, purpose, trouble, isSending, onSend
       {(control) => <input {...control} {...register(field)} autoComplete="off" className={INPUT} />}
     </Field>
   );
+  const values = useWatch({ control });
+  const isNew = purpose.kind === 'new';
   return (
     <form
       noValidate
-      onSubmit={(event) => void handleSubmit((values) => onSend(readLotForm(values, purpose).lot))(event)}
-      className="grid max-w-5xl gap-x-10 gap-y-6 md:grid-cols-2"
+      onSubmit={(event) => void handleSubmit((typed) => onSend(readLotForm(typed, purpose).lot))(event)}
+      className="grid grid-cols-1 gap-x-10 gap-y-6 lg:grid-cols-[minmax(0,1fr)_400px]"
     >
-      <Group title="The lot">
-        {textField('name', 'Name', { required: true, className: 'col-span-2' })}
-        <Field label="Country" required error={errorOf('country')}>
-          {(control) => (
-            <select {...control} {...register('country')} className={INPUT}>
-              <option value="">Choose</option>
-              {COUNTRIES.map(({ code, name }) => (
-                <option key={code} value={code}>
-                  {name}
-                </option>
-              ))}
-            </select>
-          )}
-        </Field>
-        {textField('region', 'Region')}
-        {textField('farm', 'Farm or station')}
-        {textField('producer', 'Producer')}
-        {textField('variety', 'Variety')}
-        {textField('elevation', 'Elevation', { hint: 'metres: 1850 or 1700-1950' })}
-      </Group>
-      <Group title="How it was processed">
-        <Field label="Process" required error={errorOf('process')}>
-          {(control) => (
-            <select {...control} {...register('process')} className={INPUT}>
-              <option value="">Choose</option>
-              {PROCESSES.map((process) => (
-                <option key={process} value={process}>
-                  {PROCESS_WORDS[process]}
-                </option>
-              ))}
-            </select>
-          )}
-        </Field>
-        {textField('drying', 'Drying')}
-        {textField('fermentationNote', 'Fermentation note', { className: 'col-span-2' })}
-        {textField('additions', 'Added fruit or yeast', {
-          className: 'col-span-2',
-          hint: 'shown wherever the lot is brewed, tasted or published: it can be an allergen',
-        })}
-        {textField('harvest', 'Harvest')}
-        {textField('supplier', 'Supplier')}
-        <fieldset className="col-span-2">
-          <legend className="mb-1 text-small font-medium text-quiet">Noticed so far</legend>
-          <div className="grid grid-cols-2 gap-x-4">
-            {LOT_SIGNS.map((sign) => (
-              <label key={sign} className="flex h-8 items-center gap-2 text-small">
-                <input type="checkbox" value={sign} {...register('signs')} className="size-4 accent-ink" />
-                {SIGN_WORDS[sign]}
-              </label>
-            ))}
-          </div>
-        </fieldset>
-      </Group>
-      {purpose.kind === 'new' && (
-        <Group title="Its first roast batch">
-          <Field label="Roast date" required error={errorOf('roastedOn')}>
-            {(control) => <input {...control} {...register('roastedOn')} type="date" className={INPUT} />}
-          </Field>
-          <Field label="Roast level" error={errorOf('roastLevel')}>
+      <div className="flex flex-col gap-5">
+        <Group title="The lot">
+          <Field label="Name" required error={errorOf('name')}>
             {(control) => (
-              <select {...control} {...register('roastLevel')} className={INPUT}>
-                <option value="">Not known</option>
-                {ROAST_LEVELS.map((level) => (
-                  <option key={level} value={level}>
-                    {ROAST_WORDS[level]}
+              // Whoever opens the form of a new lot is about to type its name.
+              <input
+                {...control}
+                {...register('name')}
+                autoFocus={isNew}
+                autoComplete="off"
+                className={INPUT}
+              />
+            )}
+          </Field>
+          <Field label="Country" required error={errorOf('country')}>
+            {(control) => (
+              <select {...control} {...register('country')} className={INPUT}>
+                <option value="">Choose</option>
+                {COUNTRIES.map(({ code, name }) => (
+                  <option key={code} value={code}>
+                    {name}
                   </option>
                 ))}
               </select>
             )}
           </Field>
+          <Field label="Process" required error={errorOf('process')}>
+            {(control) => (
+              <select {...control} {...register('process')} className={INPUT}>
+                <option value="">Choose</option>
+                {PROCESSES.map((process) => (
+                  <option key={process} value={process}>
+                    {PROCESS_WORDS[process]}
+                  </option>
+                ))}
+              </select>
+            )}
+          </Field>
+          {isNew && (
+            <Field label="Roast date" required error={errorOf('roastedOn')}>
+              {(control) => <input {...control} {...register('roastedOn')} type="date" className={INPUT} />}
+            </Field>
+          )}
         </Group>
-      )}
-      <Group title={purpose.kind === 'new' ? 'Label and stock' : 'Label'}>
-        {textField('labelNotes', 'Label notes', {
-          className: 'col-span-2',
-          hint: 'what the label promises in the cup',
-        })}
-        <Field label="On sale from" error={errorOf('launchOn')}>
-          {(control) => <input {...control} {...register('launchOn')} type="date" className={INPUT} />}
-        </Field>
-        {purpose.kind === 'new' &&
-          textField('stock', 'Stock weighed in', { hint: 'grams of roasted coffee to work with' })}
-      </Group>
-      <div className="flex flex-col gap-3 md:col-span-2">
+        <Group title="What moves its recipe">
+          {textField('elevation', 'Elevation', { hint: 'metres: 1850 or 1700-1950' })}
+          {isNew ? (
+            <Field label="Roast level" error={errorOf('roastLevel')}>
+              {(control) => (
+                <select {...control} {...register('roastLevel')} className={INPUT}>
+                  <option value="">Not known</option>
+                  {ROAST_LEVELS.map((level) => (
+                    <option key={level} value={level}>
+                      {ROAST_WORDS[level]}
+                    </option>
+                  ))}
+                </select>
+              )}
+            </Field>
+          ) : (
+            <span />
+          )}
+          <fieldset className="sm:col-span-2">
+            <legend className="mb-1 text-small font-medium text-quiet">Noticed so far</legend>
+            <div className="grid gap-x-4 sm:grid-cols-2">
+              {LOT_SIGNS.map((sign) => (
+                <label key={sign} className="flex h-8 items-center gap-2 text-small">
+                  <input type="checkbox" value={sign} {...register('signs')} className="size-4 accent-ink" />
+                  {SIGN_WORDS[sign]}
+                </label>
+              ))}
+            </div>
+          </fieldset>
+          {isNew &&
+            textField('stock', 'Stock weighed in', {
+              hint: 'roasted coffee to work with: 900 g, 2.4 kg, 5 lb',
+            })}
+          <Field label="On sale from" error={errorOf('launchOn')}>
+            {(control) => <input {...control} {...register('launchOn')} type="date" className={INPUT} />}
+          </Field>
+        </Group>
+        <Theme title="Where it comes from" fields={ORIGIN} errorOf={errorOf} isOpen={!isNew}>
+          {textField('region', 'Region')}
+          {textField('farm', 'Farm or station')}
+          {textField('producer', 'Producer')}
+          {textField('variety', 'Variety')}
+          {textField('harvest', 'Harvest')}
+          {textField('supplier', 'Supplier')}
+        </Theme>
+        <Theme title="Processing and additions" fields={PROCESSING} errorOf={errorOf} isOpen={!isNew}>
+          {textField('drying', 'Drying')}
+          {textField('fermentationNote', 'Fermentation note')}
+          {textField('additions', 'Added fruit or yeast', {
+            className: 'sm:col-span-2',
+            hint: 'shown wherever the lot is brewed, tasted or published: it can be an allergen',
+          })}
+        </Theme>
+        <Theme title="Label" fields={LABEL} errorOf={errorOf} isOpen={!isNew}>
+          {textField('labelNotes', 'Label notes', {
+            className: 'sm:col-span-2',
+            hint: 'what the label promises in the cup',
+          })}
+        </Theme>
+      </div>
+      <div>{isNew && hints?.({ ...initial, ...values })}</div>
+      <div className="sticky bottom-0 flex flex-col gap-3 border-t border-ink bg-sheet py-3 lg:col-span-2">
         <TroubleNotice trouble={trouble} />
         <div className="flex gap-3">
           <Button type="submit" weight="main" disabled={isSending} className="h-11 px-5">
-            {purpose.kind === 'new' ? 'Add the lot' : 'Save the facts'}
+            {isNew ? 'Add the lot' : 'Save the facts'}
           </Button>
           <ButtonLink to={backTo} weight="quiet" className="h-11">
             Cancel, keep what is typed
@@ -158,11 +193,38 @@ export function LotForm({ draftKey, initial, purpose, trouble, isSending, onSend
   );
 }
 
+const ORIGIN = ['region', 'farm', 'producer', 'variety', 'harvest', 'supplier'] as const;
+const PROCESSING = ['drying', 'fermentationNote', 'additions'] as const;
+const LABEL = ['labelNotes'] as const;
+
+/** Facts of one theme, folded away where nobody needs them at once; open where something in them is wrong. */
+function Theme({
+  title,
+  fields,
+  errorOf,
+  isOpen,
+  children,
+}: {
+  title: string;
+  fields: readonly (keyof LotFormText)[];
+  errorOf: (field: keyof LotFormText) => string | undefined;
+  isOpen: boolean;
+  children: ReactNode;
+}) {
+  const isWrong = fields.some((field) => errorOf(field) !== undefined);
+  return (
+    <details open={isOpen || isWrong || undefined}>
+      <summary className="heading">{title}</summary>
+      <div className="mt-3 grid gap-x-4 gap-y-3 sm:grid-cols-2">{children}</div>
+    </details>
+  );
+}
+
 function Group({ title, children }: { title: string; children: ReactNode }) {
   return (
     <fieldset>
       <legend className="heading mb-3 w-full">{title}</legend>
-      <div className="grid grid-cols-2 gap-x-4 gap-y-3">{children}</div>
+      <div className="grid gap-x-4 gap-y-3 sm:grid-cols-2">{children}</div>
     </fieldset>
   );
 }

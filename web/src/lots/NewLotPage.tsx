@@ -4,12 +4,14 @@ import { troubleOf } from '../api/problem';
 import { dropDraft } from '../app/draft';
 import { EMPTY_LOT } from './lotForm';
 import { LotForm } from './LotForm';
-import { useTakeInLotMutation } from './lotsApi';
+import { useKitQuery, useTakeInLotMutation } from './lotsApi';
+import { StartingHints } from './StartingHints';
 
 const DRAFT_KEY = 'lot.new';
 
 export function NewLotPage() {
   const [takeIn, { error, isLoading }] = useTakeInLotMutation();
+  const { data: kit } = useKitQuery();
   const navigate = useNavigate();
   async function send(lot: NewLotDto) {
     const { data } = await takeIn(lot);
@@ -28,6 +30,7 @@ export function NewLotPage() {
         isSending={isLoading}
         onSend={(lot) => void send(lot as NewLotDto)}
         backTo="/lots"
+        hints={(text) => kit && <StartingHints text={text} kit={kit} />}
       />
     </>
   );
