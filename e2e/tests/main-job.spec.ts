@@ -139,7 +139,7 @@ test('from a new lot to a public recipe, typed as a new user would', async ({ pa
     await expect(phone.getByRole('heading', { name: 'Kasungiro Slope' })).toBeVisible();
     await expect(phone.getByText('Sweet and bright. Let it cool a little.')).toBeVisible();
     await expect(phone.getByText('95°C')).toBeVisible();
-    await expect(phone.getByText('203 °F')).toBeVisible();
+    await expect(phone.getByText('203 °F', { exact: true })).toBeVisible();
     await phone.getByRole('button', { name: 'Start with the first pour' }).click();
     await expect(phone.getByRole('timer')).not.toHaveText('0:00');
     await expect(phone.locator('[aria-current=step]')).toContainText('Bloom');

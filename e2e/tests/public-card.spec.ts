@@ -36,7 +36,7 @@ test('a visitor finds the card from the list and learns nothing of the lab', asy
   await page.goto('/r');
   await page.getByRole('link', { name: /Umuseke Ridge/ }).click();
   await expect(page.getByText('97°C')).toBeVisible();
-  await expect(page.getByText('207 °F')).toBeVisible();
+  await expect(page.getByText('207 °F', { exact: true })).toBeVisible();
   expect([...new Set(asked)].sort()).toEqual([
     '/api/published',
     '/api/published/umuseke-ridge-kittiwake-cone',

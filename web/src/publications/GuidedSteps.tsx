@@ -48,7 +48,10 @@ export function GuidedSteps({ slug, plan }: { slug: string; plan: BrewPlan }) {
           </Button>
         )}
       </div>
-      <ul aria-label="Before the clock" className="border-b border-rule py-2.5 text-body">
+      <ul
+        aria-label="Before the clock"
+        className="border-b border-rule py-2.5 text-body print:columns-2 print:py-1 print:text-small"
+      >
         {before.map((words) => (
           <li key={words}>{words}</li>
         ))}
@@ -59,7 +62,7 @@ export function GuidedSteps({ slug, plan }: { slug: string; plan: BrewPlan }) {
             key={index}
             aria-current={index === currentIndex ? 'step' : undefined}
             className={classes(
-              'grid grid-cols-[4rem_1fr] gap-3 border-b border-rule py-2.5 text-large',
+              'grid grid-cols-[4rem_1fr] gap-3 border-b border-rule py-2.5 text-large print:py-1 print:text-body',
               index === currentIndex && 'bg-ink px-2 text-sheet',
             )}
           >

@@ -8,7 +8,7 @@ export function PublicHeader() {
   const { data: session } = useSessionQuery();
   return (
     <header className="print:hidden">
-      <div className="flex h-12 items-center gap-6 px-6">
+      <div className="flex min-h-12 flex-wrap items-center gap-x-4 px-4 sm:px-6">
         <Link to="/r" className="flex items-center gap-2 text-large font-bold tracking-tight">
           <Mark />
           Vendu
