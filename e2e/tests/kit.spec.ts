@@ -70,7 +70,7 @@ test('a lead moves the house, and the starting recipe says which school spoke', 
   await expect(page.getByText('Position changed')).toBeVisible();
   await page.goto('/lots/5/start');
   await expect(page.getByText('the house lifts the brewer at a set time')).toBeVisible();
-  await expect(page.getByText('(school: End)')).toBeVisible();
+  await expect(page.getByText('(house style: End)')).toBeVisible();
   await page.goto('/schools');
   await page.getByRole('radio', { name: /let it drain/ }).click();
   await expect(page.getByRole('radio', { name: /let it drain/ })).toBeChecked();

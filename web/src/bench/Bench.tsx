@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { benchSteps } from '@vendu/core';
 import { Link } from 'react-router';
 import { useDraft } from '../app/draft';
 import { useAppDispatch, useAppSelector } from '../app/store';
@@ -30,13 +31,15 @@ export function Bench({ brews }: { brews: readonly BenchBrew[] }) {
   useShortcut('2', brews.length > 1 ? () => activate(1) : null);
   if (!active) return null;
   const isCompact = brews.length > 1;
+  // Once it is drained, abandoning stands beside saving.
+  const isRunning = active.run.marks.length > 0 && active.run.marks.length < benchSteps(active.plan).length;
   return (
     <main data-bench className="flex min-h-dvh flex-col bg-sheet text-ink">
       <header className="flex flex-wrap items-center gap-x-2 border-b border-ink px-4 py-1 text-small sm:px-6">
         <Link to={`/recipes/${active.recipeId}`} className="whitespace-nowrap underline underline-offset-3">
           Leave (timer keeps running)
         </Link>
-        {active.run.marks.length > 0 && <Abandon key={active.key} brew={active} />}
+        {isRunning && <Abandon key={active.key} brew={active} isOneOfTwo={isCompact} />}
         <span className="ml-auto flex min-w-0 flex-wrap gap-2">
           {isCompact &&
             brews.map(({ key, lotName, brewerName }, index) => (
@@ -77,7 +80,7 @@ export function Bench({ brews }: { brews: readonly BenchBrew[] }) {
   );
 }
 
-function Abandon({ brew }: { brew: BenchBrew }) {
+function Abandon({ brew, isOneOfTwo }: { brew: BenchBrew; isOneOfTwo: boolean }) {
   const abandon = useAbandon(brew);
   return (
     <button
@@ -85,7 +88,7 @@ function Abandon({ brew }: { brew: BenchBrew }) {
       onClick={abandon}
       className="px-3 text-quiet underline underline-offset-3 hover:text-ink"
     >
-      Abandon this brew
+      {isOneOfTwo ? `Abandon ${brew.lotName}` : 'Abandon this brew'}
     </button>
   );
 }
