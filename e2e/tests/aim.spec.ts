@@ -32,7 +32,7 @@ test('a recipe whose brews lie in its window is on aim; an aim of its own holds 
   // The same brews are too strong for this aim, and the first change offered is what that asks for.
   await page.goto('/lots/1');
   await expect(page.getByText('aim, of this recipe')).toBeVisible();
-  await expect(page.getByText(/It is too strong and the yield is there/).first()).toBeVisible();
+  await expect(page.getByText(/it is too strong and the yield is there/).first()).toBeVisible();
   await page.goto('/recipes/1');
   await page.getByRole('button', { name: 'Use the house’s aim' }).click();
   await expect(page.getByText('Aim, house window')).toBeVisible();
