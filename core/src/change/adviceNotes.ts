@@ -19,7 +19,6 @@ export function adviceNotes({
   situation,
   isThere,
   rules,
-  asItIs,
   nearest,
   likeliest,
   targets,
@@ -31,7 +30,6 @@ export function adviceNotes({
   situation: Situation;
   isThere: boolean;
   rules: readonly ChangeRule[];
-  asItIs: Candidate;
   /** The plan that comes nearest to the aim, the last one included. */
   nearest: Candidate;
   /** The best chance of all plans. */

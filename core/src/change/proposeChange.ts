@@ -155,7 +155,6 @@ export function proposeChange({
       situation,
       isThere,
       rules: tasted,
-      asItIs,
       nearest,
       likeliest,
       targets,

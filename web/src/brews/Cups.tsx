@@ -5,8 +5,8 @@ import { INPUT } from '../ui/Field';
 import { Notice, TroubleNotice } from '../ui/Notice';
 import { QuantityField } from '../ui/QuantityField';
 import { CLOCK, GRAMS, PERCENT_FINE, within } from '../ui/quantities';
-import { SavedMark } from '../ui/SavedMark';
-import { useSaved } from '../ui/useSaved';
+import { SavedMark } from '../app/SavedMark';
+import { useSaved } from '../app/useSaved';
 import { usePutFractionsMutation } from './brewsApi';
 import { WideTable } from '../ui/WideTable';
 

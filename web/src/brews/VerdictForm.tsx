@@ -4,8 +4,8 @@ import { troubleOf } from '../api/problem';
 import { Choice } from '../ui/Choice';
 import { Field, INPUT } from '../ui/Field';
 import { TroubleNotice } from '../ui/Notice';
-import { SavedMark } from '../ui/SavedMark';
-import { useSaved } from '../ui/useSaved';
+import { SavedMark } from '../app/SavedMark';
+import { useSaved } from '../app/useSaved';
 import { VERDICT_WORDS } from '../ui/words';
 import { useGiveVerdictMutation } from './brewsApi';
 

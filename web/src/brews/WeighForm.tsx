@@ -8,8 +8,8 @@ import { Field, INPUT } from '../ui/Field';
 import { Notice, TroubleNotice } from '../ui/Notice';
 import { QuantityField } from '../ui/QuantityField';
 import { GRAMS, within } from '../ui/quantities';
-import { SavedMark } from '../ui/SavedMark';
-import { useSaved } from '../ui/useSaved';
+import { SavedMark } from '../app/SavedMark';
+import { useSaved } from '../app/useSaved';
 import { useWeighBrewMutation, useBrewQuery } from './brewsApi';
 
 interface WeighDraft {

@@ -34,7 +34,7 @@ export type CsvRow = LotFormText;
 export type CsvField = keyof LotFormText;
 
 /** A column of the file that nobody could place yet, with its cells. */
-export interface UnplacedColumn {
+interface UnplacedColumn {
   heading: string;
   cells: string[];
 }

@@ -1,10 +1,10 @@
 import { useRef, useState } from 'react';
 import type { Trouble } from '../api/problem';
-import { useDraft } from '../app/draft';
-import { useRetry } from './useRetry';
+import { useDraft } from './draft';
+import { useRetry } from '../ui/useRetry';
 
 /** Where something entered is: on its way, on the server since a moment, or on this device only. */
-export type SavedState =
+type SavedState =
   | { kind: 'still' }
   | { kind: 'saving' }
   | { kind: 'saved'; atMs: number }

@@ -1,5 +1,5 @@
 import { format } from 'date-fns';
-import { Button } from './Button';
+import { Button } from '../ui/Button';
 import type { Saved } from './useSaved';
 
 /** Says in place where an entry is: "saved 10:42", or that it is not saved yet, with what to do. */
