@@ -10,8 +10,8 @@ export default defineConfig({
   workers: 1,
   retries: 0,
   // A test waits for what it awaits, not for a clock: these only end one that would never come.
-  timeout: 240_000,
-  expect: { timeout: 45_000 },
+  timeout: 900_000,
+  expect: { timeout: 120_000 },
   forbidOnly: true,
   reporter: [['list'], ['json']],
   use: {
@@ -20,7 +20,7 @@ export default defineConfig({
     // A trace of every test doubles its time; look for a fault with `--trace on`.
     trace: 'off',
     screenshot: 'only-on-failure',
-    actionTimeout: 45_000,
+    actionTimeout: 120_000,
     launchOptions: {
       executablePath: '/usr/bin/chromium',
       args: [

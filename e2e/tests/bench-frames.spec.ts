@@ -86,7 +86,6 @@ test('a ten-minute brew at ten readings a second is drawn in the frames printed 
 });
 
 test('ten minutes of a brew with its curve take less than 20 MB', async ({ page }) => {
-  test.slow();
   await page.clock.install();
   await signIn(page, 'barista');
   const recipe = await startRecipe(page, 'Ten minutes of memory');

@@ -2,8 +2,6 @@ import { expect, test, type Page } from '@playwright/test';
 import { PEOPLE } from '../support/people';
 
 test('from a new lot to a public recipe, typed as a new user would', async ({ page, browser }) => {
-  test.setTimeout(120_000);
-
   await test.step('sign in', async () => {
     await page.goto('/');
     await page.getByLabel('E-mail').fill(PEOPLE.barista.email);
