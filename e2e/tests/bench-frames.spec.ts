@@ -79,7 +79,6 @@ test('a ten-minute brew at ten readings a second is drawn in the frames printed 
   console.info(
     `ten-minute brew, ${READINGS} readings: ${sorted.length} frames in ${WATCHED_MS / 1000} s, median ${at(0.5).toFixed(0)} ms, p95 ${at(0.95).toFixed(0)} ms, longest ${at(1).toFixed(0)} ms, ${sorted.filter((ms) => ms > 33.4).length} over 33 ms; longest task of the page ${longestTaskMs.toFixed(0)} ms of processor time; heap ${watched.grownMb.toFixed(1)} MB more`,
   );
-  expect(at(0.5)).toBeLessThan(50);
   // Frames wait for a busy machine; what the page itself works between two of them does not.
   expect(longestTaskMs).toBeLessThan(33);
   expect(watched.grownMb).toBeLessThan(20);
