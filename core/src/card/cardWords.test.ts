@@ -122,6 +122,13 @@ describe('the words of a card', () => {
     });
   });
 
+  it('say the kettle that the first pour sets for itself', () => {
+    const [first, ...later] = PLAN.pours;
+    const plan = { ...PLAN, kettleC: 95, pours: [...(first ? [{ ...first, kettleC: 88 }] : []), ...later] };
+    expect(cardWords(plan).before[0]).toBe('Heat the kettle to 88 °C (190 °F).');
+    expect(brewedFrom(cardWords(plan)).pours.map(({ kettleC }) => kettleC)).toEqual(pourKettlesC(plan));
+  });
+
   it('say each kettle in both scales', () => {
     const [first, ...later] = PLAN.pours;
     const plan = {

@@ -1,5 +1,5 @@
 import { benchSteps, type BenchStep } from '../bench/benchSteps.js';
-import type { BrewPlan } from '../plan/plan.js';
+import { pourKettlesC, type BrewPlan } from '../plan/plan.js';
 import { celsiusToFahrenheit } from '../temperature/scales.js';
 import type { Agitating } from '../vocabulary.js';
 
@@ -26,10 +26,10 @@ const AGITATING: Record<Agitating, string> = {
 
 /** The plan as a customer reads it; every figure that its brew turns on is said, temperatures in both scales. */
 export function cardWords(plan: BrewPlan): CardWords {
-  const { doseG, kettleC, ballUntilS, bypassG } = plan;
+  const { doseG, ballUntilS, bypassG } = plan;
   return {
     before: [
-      `Heat the kettle to ${bothScales(kettleC)}.`,
+      `Heat the kettle to ${bothScales(firstKettleC(plan))}.`,
       'Rinse the paper and throw the rinse water away.',
       `Put ${doseG} g of ground coffee into the paper and shake the bed flat.`,
       ...(ballUntilS === undefined ? [] : ['Place the chilled ball under the outlet.']),
@@ -38,6 +38,11 @@ export function cardWords(plan: BrewPlan): CardWords {
     steps: benchSteps(plan).map((step) => ({ atS: step.plannedS, words: stepSentence(step) })),
     after: bypassG === undefined ? [] : [`Add ${bypassG} g of hot water to the cup.`],
   };
+}
+
+/** What the kettle is at first, C: a first pour may have its own. */
+export function firstKettleC(plan: BrewPlan): number {
+  return pourKettlesC(plan)[0] ?? plan.kettleC;
 }
 
 function stepSentence(step: BenchStep): string {

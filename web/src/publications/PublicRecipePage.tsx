@@ -1,5 +1,12 @@
 import { useParams } from 'react-router';
-import { celsiusToFahrenheit, formatElevation, formatRatio, planAllWaterG, planRatio } from '@vendu/core';
+import {
+  celsiusToFahrenheit,
+  firstKettleC,
+  formatElevation,
+  formatRatio,
+  planAllWaterG,
+  planRatio,
+} from '@vendu/core';
 import type { PublicRecipeView } from '@vendu/contract';
 import { troubleOf } from '../api/problem';
 import { FittedStaircase } from '../staircase/FittedStaircase';
@@ -32,7 +39,8 @@ export function PublicRecipePage() {
 
 function Card({ recipe }: { recipe: PublicRecipeView }) {
   const { plan } = recipe;
-  const fahrenheit = Math.round(celsiusToFahrenheit({ temperatureC: plan.kettleC }));
+  const kettleC = firstKettleC(plan);
+  const fahrenheit = Math.round(celsiusToFahrenheit({ temperatureC: kettleC }));
   return (
     <article className="flex flex-col gap-6 print:gap-4">
       <header>
@@ -64,7 +72,7 @@ function Card({ recipe }: { recipe: PublicRecipeView }) {
         />
         <Figure
           label="Kettle"
-          value={plan.kettleC}
+          value={kettleC}
           unit="°C"
           hue="text-temperature"
           size="large"
