@@ -3,17 +3,15 @@ import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
 import {
   aimOf,
-  benchSteps,
   FINDINGS,
   findingsOf,
   targetsOf,
   type BrewKit,
   type ChangeAdvice,
   type Finding,
-  type LastBrew,
   type ProposedChange,
 } from '@vendu/core';
-import type { BrewListItem, KitView, RecipeView } from '@vendu/contract';
+import type { KitView, RecipeView } from '@vendu/contract';
 import { useDraft } from '../app/draft';
 import { brewRecordsOf } from '../board/brewRecord';
 import { useForecaster } from '../board/useForecaster';
@@ -26,11 +24,10 @@ import { classes } from '../ui/classes';
 import { Notice } from '../ui/Notice';
 import { ChangeFigures } from './ChangeFigures';
 import { chanceWords } from './chanceWords';
+import { lastBrewOf } from './lastBrew';
 import { RepeatOrProve } from './RepeatOrProve';
 import { WhatWasWrong } from './WhatWasWrong';
 
-/** Standard uncertainty of a drain time judged by eye, s (as the calibration takes it). */
-const DRAIN_SD_S = 4;
 const SHOWN_AT_FIRST = 3;
 
 /** The proposed next change of the recipe brewed last: model, taste and schools together. */
@@ -44,7 +41,7 @@ export function NextChange({ recipeId, kit }: { recipeId: number; kit: KitView }
 function Advice({ recipe, kit, brewKit }: { recipe: RecipeView; kit: KitView; brewKit: BrewKit }) {
   const last = recipe.brews.findLast(({ isSimulated }) => !isSimulated);
   const { data: record } = useBrewQuery(last?.id ?? skipToken);
-  const found = record ? findingsOf({ ...record, tastings: record.tastings }) : [];
+  const found = record ? findingsOf(record) : [];
   // Only what a person added or took away is kept: the record speaks for the rest.
   const [byHand, setByHand] = useDraft<Partial<Record<Finding, boolean>>>(`wrong.${last?.id ?? 0}`, {});
   const findings = FINDINGS.filter(
@@ -182,21 +179,4 @@ function OneChange({
       </div>
     </li>
   );
-}
-
-function lastBrewOf({ result, steps, plan }: BrewListItem): LastBrew {
-  const extraction = result?.yield;
-  const drained = steps.find(
-    ({ stepIndex, skipped }) => !skipped && stepIndex === benchSteps(plan).length - 1,
-  );
-  return {
-    tdsPercent: result?.strength.meanPercent ?? null,
-    yieldPercent: extraction?.basis === 'weighed' ? extraction.yieldPercent : null,
-    drawdownS: plan.lifts ? null : (drained?.atS ?? null),
-    uncertainty: {
-      tdsPercent: result?.strength.uncertaintyPercent ?? 0,
-      yieldPercent: extraction?.basis === 'weighed' ? extraction.uncertaintyPoints : 0,
-      drawdownS: DRAIN_SD_S,
-    },
-  };
 }

@@ -2,6 +2,7 @@ import { isOnAim, type Targets } from '@vendu/core';
 import type { RecipeVersionView, RecipeView } from '@vendu/contract';
 import { ButtonLink } from '../ui/Button';
 import { chanceWords } from './chanceWords';
+import { lastBrewOf } from './lastBrew';
 
 /** So many brews on aim before a recipe is proved by somebody else's hands (common practice). */
 const REPEATS = 2;
@@ -16,15 +17,11 @@ interface RepeatOrProveProps {
 /** On aim nothing is changed: the recipe is brewed again, then proved. */
 export function RepeatOrProve({ recipe, version, targets, chance }: RepeatOrProveProps) {
   const onAim = recipe.brews.filter(
-    ({ versionNumber, result, verdict, isSimulated }) =>
-      !isSimulated &&
-      versionNumber === version.number &&
-      verdict !== 'off-aim' &&
-      result !== null &&
-      isOnAim(
-        { ...targets, drawdownS: undefined },
-        { tdsPercent: result.strength.meanPercent, yieldPercent: result.yield.yieldPercent },
-      ),
+    (brew) =>
+      !brew.isSimulated &&
+      brew.versionNumber === version.number &&
+      brew.verdict !== 'off-aim' &&
+      isOnAim(targets, lastBrewOf(brew)),
   ).length;
   const isRepeated = onAim >= REPEATS;
   const bench = `/bench/${version.id}?recipe=${recipe.id}`;
