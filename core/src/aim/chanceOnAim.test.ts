@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import type { CalibratedForecast } from '../calibration/forecastBrew.js';
 import { seededRandom } from '../random/seededRandom.js';
 import { isOnAim, standingOf, targetsOf, type Targets } from './aim.js';
-import { chanceOnAim } from './chanceOnAim.js';
+import { chanceOnAim, distanceFromAim } from './chanceOnAim.js';
 
 const expected = (value: number, sd: number) => ({ value, sd, low: value - sd, high: value + sd });
 const forecastOf = (
@@ -90,6 +90,15 @@ describe('the chance of coming out on aim', () => {
     });
     expect(chanceOnAim(sure, aim)).toBe(1);
     expect(chanceOnAim(sure, { ...aim, drawdownS: { low: 100, high: 140 } })).toBe(0);
+  });
+});
+
+describe('the distance from an aim', () => {
+  it('is a number for a window without width too', () => {
+    const forecast = forecastOf([1.25, 0.05], [20, 1], [150, 10], 0.9);
+    for (const at of [1.25, 1.3]) {
+      expect(Number.isFinite(distanceFromAim(forecast, { tdsPercent: { low: at, high: at } }))).toBe(true);
+    }
   });
 });
 

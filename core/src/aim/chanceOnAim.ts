@@ -1,6 +1,9 @@
-import jStat from 'jstat';
 import type { CalibratedForecast } from '../calibration/forecastBrew.js';
+import { normalCdf } from '../statistics/normalCdf.js';
 import { TARGETS, type Targets, type Window } from './aim.js';
+
+/** Standard deviations and windows narrower than this are none: % TDS, points, s. */
+const TINY = 1e-9;
 
 /**
  * How far a forecast lies from the middle of its windows, squared and added: 1 where one figure is just at the edge
@@ -10,7 +13,7 @@ export function distanceFromAim(forecast: CalibratedForecast, targets: Targets):
   return TARGETS.reduce((sum, figure) => {
     const window = targets[figure];
     if (window === undefined) return sum;
-    const half = (window.high - window.low) / 2;
+    const half = Math.max(TINY, (window.high - window.low) / 2);
     return sum + ((forecast[figure].value - window.low - half) / half) ** 2;
   }, 0);
 }
@@ -64,9 +67,6 @@ export function chanceOnAim(forecast: CalibratedForecast, targets: Targets): num
   return Math.min(1, inTime * sum);
 }
 
-/** Standard deviations below this are none: % TDS, points, s. */
-const TINY = 1e-9;
-
 function density(deviation: number): number {
   return Math.exp(-(deviation ** 2) / 2) / Math.sqrt(2 * Math.PI);
 }
@@ -75,7 +75,7 @@ function density(deviation: number): number {
 function within(window: Window | undefined, mean: number, sd: number): number {
   if (window === undefined) return 1;
   if (sd < TINY) return mean >= window.low && mean <= window.high ? 1 : 0;
-  return jStat.normal.cdf((window.high - mean) / sd, 0, 1) - jStat.normal.cdf((window.low - mean) / sd, 0, 1);
+  return normalCdf((window.high - mean) / sd) - normalCdf((window.low - mean) / sd);
 }
 
 /** Where along the error of the strength the yield begins and ends to be inside. */

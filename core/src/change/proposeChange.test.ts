@@ -222,6 +222,13 @@ describe('taste and sight', () => {
     expect(changes.every(({ source }) => source.kind === 'model')).toBe(true);
   });
 
+  it('has nothing against a bed that shows where the house wants it to', () => {
+    const drained: Schools = { ...USUAL_SCHOOLS, 'pour-when': 'when-drained' };
+    const asked = { findings: ['bed-dry' as const], last: lastOf(here) };
+    expect(advised({ ...asked, schools: drained }).isThere).toBe(true);
+    expect(advised(asked).isThere).toBe(false);
+  });
+
   it('follows the school on a dry bed and on leaving it still', () => {
     const drained: Schools = { ...USUAL_SCHOOLS, 'pour-when': 'when-drained' };
     const { notes } = advised({ findings: ['bed-dry'], last: lastOf(here), schools: drained });

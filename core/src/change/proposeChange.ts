@@ -145,7 +145,8 @@ export function proposeChange({
     situation.strength === 'on-aim' &&
     situation.yield === 'on-aim' &&
     ['on-aim', 'unknown'].includes(situation.time);
-  const isThere = tasted.length === 0 && (isMeasuredThere || asItIs.chance >= REPEAT_CHANCE);
+  const isFaultless = tasted.every(({ isWanted = false }) => isWanted);
+  const isThere = isFaultless && (isMeasuredThere || asItIs.chance >= REPEAT_CHANCE);
   return success({
     situation,
     isThere,

@@ -16,6 +16,8 @@ export interface Push {
 export interface TasteRule extends ChangeRule {
   finding: Finding;
   applies: (situation: Situation, schools: Schools) => boolean;
+  /** What was seen is what the house wants: said, and no fault. */
+  isWanted?: boolean;
 }
 
 /** Which way to move, and why. */
@@ -192,6 +194,7 @@ export const TASTE_RULES: readonly TasteRule[] = [
   {
     id: 'bed-dry-wanted',
     finding: 'bed-dry',
+    isWanted: true,
     applies: (_, schools) => schools['pour-when'] === 'when-drained',
     wants: [],
     avoids: [],

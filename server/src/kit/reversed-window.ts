@@ -14,19 +14,19 @@ export function refuseReversedWindow(window: ExtractionWindow, prefix = ''): voi
 export function refuseImpossibleAim(aim: Aim, prefix: string): void {
   refuseReversedWindow(aim, prefix);
   const { drainLowS = null, drainHighS = null } = aim;
-  if (drainLowS === null && drainHighS === null) return;
-  if (drainLowS !== null && drainHighS !== null && drainLowS < drainHighS) return;
-  const [field, message] =
-    drainLowS === null
-      ? ['drainLowS', 'A drain time aimed at needs both ends, or neither.']
-      : drainHighS === null
-        ? ['drainHighS', 'A drain time aimed at needs both ends, or neither.']
-        : ['drainHighS', `Drain time must end after it begins, ${drainLowS} s.`];
-  throw invalidField({
-    field: `${prefix}${field}`,
-    message,
-    allowed: drainLowS === null ? '' : `above ${drainLowS} s`,
-  });
+  if ((drainLowS === null) !== (drainHighS === null)) {
+    throw invalidField({
+      field: `${prefix}${drainLowS === null ? 'drainLowS' : 'drainHighS'}`,
+      message: 'A drain time aimed at needs both ends, or neither.',
+    });
+  }
+  if (drainLowS !== null && drainHighS !== null && drainLowS >= drainHighS) {
+    throw invalidField({
+      field: `${prefix}drainHighS`,
+      message: `Drain time must end after it begins, ${drainLowS} s.`,
+      allowed: `above ${drainLowS} s`,
+    });
+  }
 }
 
 function refuse(

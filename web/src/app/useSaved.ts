@@ -50,6 +50,8 @@ export function useSaved<T>({
   const queue = useRef(Promise.resolve());
 
   function type(next: T) {
+    // "Saved" must not stand beside what is not.
+    if (state.kind === 'saved') setState({ kind: 'still' });
     latest.current = next;
     keep(next);
   }

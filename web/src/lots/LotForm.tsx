@@ -119,7 +119,7 @@ export function LotForm({
         </Group>
         <Group title="What moves its recipe">
           {textField('elevation', 'Elevation', { hint: 'metres: 1850 or 1700-1950' })}
-          {isNew ? (
+          {isNew && (
             <Field label="Roast level" error={errorOf('roastLevel')}>
               {(control) => (
                 <select {...control} {...register('roastLevel')} className={INPUT}>
@@ -132,8 +132,6 @@ export function LotForm({
                 </select>
               )}
             </Field>
-          ) : (
-            <span />
           )}
           <fieldset className="sm:col-span-2">
             <legend className="mb-1 text-small font-medium text-quiet">Noticed so far</legend>
