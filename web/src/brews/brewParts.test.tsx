@@ -263,6 +263,15 @@ describe('what was weighed', () => {
     });
   });
 
+  it('is not called saved any more once something is typed that is not', async () => {
+    standInServer({ 'PATCH brews/21': { body: brewView({ revision: 3 }) } });
+    renderPart(<WeighForm brew={brewView()} />);
+    await typeBeverage('221.5');
+    expect(await screen.findByText(/^saved /)).toBeTruthy();
+    await userEvent.type(screen.getByLabelText('Notes'), 'c');
+    expect(screen.queryByText(/^saved /)).toBeNull();
+  });
+
   it('is sent one entry after the other, each on top of the one before', async () => {
     const sent = standInServer({ 'PATCH brews/21': { body: brewView({ revision: 3 }) } });
     renderPart(<WeighForm brew={brewView()} />);

@@ -26,6 +26,7 @@ import { Field, INPUT } from '../ui/Field';
 import { Loading } from '../ui/Loading';
 import { Notice, TroubleNotice } from '../ui/Notice';
 import { Unavailable } from '../ui/Unavailable';
+import { useScrollToHash } from '../ui/useScrollToHash';
 import { useShortcut } from '../ui/useShortcut';
 import { comparables, Compared } from './Compared';
 import { ForecastPanel } from './ForecastPanel';
@@ -44,6 +45,7 @@ export function RecipePage() {
   const id = Number(useParams()['recipeId']);
   const { data: recipe, error, isLoading, refetch } = useRecipeQuery(id);
   const { data: kit } = useKitQuery();
+  useScrollToHash(recipe !== undefined && kit !== undefined);
   if (isLoading || !kit)
     return error ? <Unavailable trouble={troubleOf(error)} onRetry={() => void refetch()} /> : <Loading />;
   const grinder = kit.grinders.find((each) => each.id === recipe?.grinderId);

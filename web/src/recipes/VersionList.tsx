@@ -19,7 +19,7 @@ interface VersionListProps {
 /** The versions, newest first: what changed, who put a name to it, and what can be done next. */
 export function VersionList({ recipe, comparedId, onCompare }: VersionListProps) {
   return (
-    <section>
+    <section id="versions">
       <h2 className="heading">Versions</h2>
       <ol>
         {recipe.versions.map((version, index) => (
