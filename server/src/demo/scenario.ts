@@ -194,7 +194,7 @@ export const DEMO_LOTS: DemoLot[] = [
     reached: 'published',
     launchInDays: -2,
     introduction:
-      'Grown high and washed, so it likes hot water. Pour in calm circles and let it cool a little: the blackcurrant shows when the cup is warm rather than hot.',
+      'Grown high and washed, so it likes hot water. Let it cool a little: the blackcurrant shows when the cup is warm rather than hot.',
     brews: [
       {
         daysAgo: 9,

@@ -58,16 +58,18 @@ export function ExtractionMap({
   const points = brews.flatMap((brew) => (brew.result ? [mapPoint(brew, brew.result)] : []));
   const forecasts = forecast ? [forecastPoint(forecast)] : [];
   const { xDomain, yDomain } = domains([...points, ...forecasts], aim);
-  const places = labelPlaces(points, {
-    yieldPercent: xDomain[1] - xDomain[0],
-    tdsPercent: yDomain[1] - yDomain[0],
-  });
   // Told as everywhere else, to a tenth; those of the newest brews.
   const ratios = [...new Set(brews.map((brew) => Math.round(planRatio(brew.plan) * 10) / 10))].slice(
     -MOST_RATIOS,
   );
   // Without a brew in hand the newest stands out; a brew in hand that is not read yet lets none stand out.
   const last = currentId === undefined ? points.at(-1) : points.find(({ id }) => id === currentId);
+  // What stands out is read first, so its number keeps its place.
+  const inOrder = last ? [...points.filter((point) => point !== last), last] : points;
+  const places = labelPlaces(inOrder, {
+    yieldPercent: xDomain[1] - xDomain[0],
+    tdsPercent: yDomain[1] - yDomain[0],
+  });
   const label = last
     ? `Extraction map: brew ${last.number} at ${last.tdsPercent.toFixed(2)} % strength and ${last.yieldPercent.toFixed(1)} % yield`
     : `Extraction map, ${points.length} brews measured`;
@@ -281,7 +283,7 @@ function ForecastMark({ cx, cy }: { cx?: number; cy?: number }) {
   return (
     <g>
       <circle cx={cx} cy={cy} r={6} fill="none" stroke="var(--color-ink)" strokeDasharray="3 2" />
-      <text x={cx + 10} y={cy + 28} className="halo fill-quiet text-[11px]">
+      <text x={cx - 14} y={cy + 30} textAnchor="end" className="halo fill-quiet text-[11px]">
         forecast
       </text>
     </g>

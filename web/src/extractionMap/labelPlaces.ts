@@ -27,7 +27,7 @@ const AROUND: readonly LabelPlace[] = [
 ];
 
 /**
- * Moves the numbers of points that lie on each other apart; the newest keeps the usual place.
+ * Moves the numbers of points that lie on each other apart; the last one given keeps the usual place.
  *
  * @param span - what the map covers
  */

@@ -22,8 +22,7 @@ export function ForgivenessTable({
 }) {
   return (
     <div className="mt-3 border-t border-rule pt-2 text-small">
-      <p className="flex items-baseline gap-2">
-        <span className="text-quiet">In other hands</span>
+      <p className="flex flex-wrap items-baseline gap-x-3">
         {forgiveness ? (
           <span>
             <span className="reading text-large font-semibold">
@@ -32,7 +31,7 @@ export function ForgivenessTable({
             home brewers get this cup
           </span>
         ) : (
-          <span className="text-quiet">recalculates when you stop editing</span>
+          <span className="text-quiet">Home brewers: recalculates when you stop editing</span>
         )}
         <Explain label="What forgiveness is" trigger="what this is">
           <p>
