@@ -51,6 +51,28 @@ test('a figure that cannot be read stays as typed with the reason, and an imposs
   await expect(page.getByText('Pour 3 must start after pour 2', { exact: false })).toBeHidden();
 });
 
+test('the first press after a corrected field counts, and nothing unreadable is left out unseen', async ({
+  page,
+}) => {
+  const recipe = await startRecipe(page, 'First press');
+  await page.goto(`/lots/${recipe.lot.id}`);
+  const batch = page.locator('form').filter({ has: page.getByLabel('Another batch, roasted on') });
+  await batch.getByLabel('Another batch, roasted on').fill('2026-11-02');
+  await batch.getByLabel('End temperature').fill('hot');
+  // Pressed by hand, where the button is when the finger comes down.
+  const press = async () => {
+    await batch.getByRole('button', { name: 'Add' }).hover();
+    await page.mouse.down();
+    await page.mouse.up();
+  };
+  await press();
+  await expect(batch.getByText('“hot” is not a temperature', { exact: false })).toBeVisible();
+  await expect(batch.getByLabel('End temperature')).toBeFocused();
+  await batch.getByLabel('End temperature').fill('208');
+  await press();
+  await expect(page.getByRole('listitem').filter({ hasText: '208 °C' })).toBeVisible();
+});
+
 test('a beverage heavier than the water and a reading of 13 are caught at the field', async ({ page }) => {
   const brew = await storeBrew(page, await startRecipe(page, 'Heavy cup'));
   await page.goto(`/brews/${brew.id}`);

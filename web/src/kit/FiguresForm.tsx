@@ -4,6 +4,7 @@ import { byField, type Trouble } from '../api/problem';
 import { useDraft } from '../app/draft';
 import { Button } from '../ui/Button';
 import { Field, INPUT } from '../ui/Field';
+import { firstFault } from '../ui/firstFault';
 import { TroubleNotice } from '../ui/Notice';
 import { QuantityField } from '../ui/QuantityField';
 import type { Quantity } from '../ui/quantities';
@@ -70,7 +71,7 @@ export function FiguresForm<T extends object>({
       noValidate
       onSubmit={(event) => {
         event.preventDefault();
-        void save();
+        if (!firstFault(event.currentTarget)) void save();
       }}
       className="flex flex-col gap-4"
     >

@@ -3,6 +3,7 @@ import type { InstrumentKind, InstrumentView } from '@vendu/contract';
 import { troubleOf } from '../api/problem';
 import { Button } from '../ui/Button';
 import { dayAndTimeOf } from '../ui/dates';
+import { firstFault } from '../ui/firstFault';
 import { TroubleNotice } from '../ui/Notice';
 import { QuantityField } from '../ui/QuantityField';
 import { CELSIUS, GRAMS, PERCENT_FINE, within, type Quantity } from '../ui/quantities';
@@ -56,7 +57,14 @@ export function InstrumentRow({ instrument, children }: { instrument: Instrument
         )}
         <TroubleNotice trouble={troubleOf(error)} />
       </span>
-      <span className="flex items-center gap-2">
+      <form
+        noValidate
+        className="flex items-center gap-2"
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (!firstFault(event.currentTarget)) void write();
+        }}
+      >
         <QuantityField
           labelHidden
           label={`${instrument.name} shows ${ZERO_ON[instrument.kind]}`}
@@ -66,8 +74,8 @@ export function InstrumentRow({ instrument, children }: { instrument: Instrument
           placeholder="shows now"
           className="w-44"
         />
-        <Button onClick={() => void write()}>Save</Button>
-      </span>
+        <Button type="submit">Save</Button>
+      </form>
       {children}
     </li>
   );

@@ -3,6 +3,7 @@ import { ROAST_LEVELS, type RoastLevel } from '@vendu/core';
 import { byField, troubleOf } from '../api/problem';
 import { Button } from '../ui/Button';
 import { Field, INPUT } from '../ui/Field';
+import { firstFault } from '../ui/firstFault';
 import { TroubleNotice } from '../ui/Notice';
 import { QuantityField } from '../ui/QuantityField';
 import { PERCENT, ROAST_CELSIUS, within } from '../ui/quantities';
@@ -17,8 +18,9 @@ export function NewRoastBatch({ lotId }: { lotId: number }) {
   const [endC, setEndC] = useState<number | null>(null);
   const trouble = troubleOf(error);
   const errors = byField(trouble?.errors ?? []);
-  async function send(event: SubmitEvent) {
+  async function send(event: SubmitEvent<HTMLFormElement>) {
     event.preventDefault();
+    if (firstFault(event.currentTarget)) return;
     const { data } = await add({
       id: lotId,
       batch: { roastedOn, level: level || null, lossPercent: loss, endC },

@@ -3,6 +3,7 @@ import type { LotView } from '@vendu/contract';
 import { byField, troubleOf } from '../api/problem';
 import { Button } from '../ui/Button';
 import { dayAndTimeOf } from '../ui/dates';
+import { firstFault } from '../ui/firstFault';
 import { TroubleNotice } from '../ui/Notice';
 import { QuantityField } from '../ui/QuantityField';
 import { GRAMS, within } from '../ui/quantities';
@@ -45,7 +46,14 @@ export function Stock({ lot }: { lot: LotView }) {
           ))}
         </ul>
       )}
-      <div className="flex items-end gap-3">
+      <form
+        noValidate
+        className="flex items-start gap-3"
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (!firstFault(event.currentTarget)) void send();
+        }}
+      >
         <QuantityField
           label="Weighed now"
           quantity={within(GRAMS, { label: 'Stock', min: 0, max: 1_000_000 })}
@@ -54,10 +62,10 @@ export function Stock({ lot }: { lot: LotView }) {
           onClear={() => setMassG(null)}
           error={byField(trouble?.errors ?? [])['massG']}
         />
-        <Button disabled={isLoading} onClick={() => void send()}>
+        <Button type="submit" className="mt-6" disabled={isLoading}>
           Save
         </Button>
-      </div>
+      </form>
       {trouble && trouble.errors.length === 0 && <TroubleNotice trouble={trouble} />}
     </>
   );

@@ -1,5 +1,6 @@
 import { useId, type ReactNode } from 'react';
 import { classes } from './classes';
+import { useStillWhilePressed } from './useStillWhilePressed';
 
 export const INPUT =
   'w-full rounded-edge border border-edge bg-raised px-2 h-9 text-body text-ink placeholder:text-quiet/80 aria-invalid:border-alarm aria-invalid:border-2';
@@ -21,7 +22,8 @@ interface FieldProps {
 export function Field({ label, hint, error, required, className, children }: FieldProps) {
   const id = useId();
   const noteId = `${id}-note`;
-  const note = error ?? hint;
+  const told = useStillWhilePressed(error);
+  const note = told ?? hint;
   return (
     <div className={classes('flex flex-col gap-1', className)}>
       <label htmlFor={id} className="text-small font-medium text-quiet">
@@ -32,8 +34,8 @@ export function Field({ label, hint, error, required, className, children }: Fie
       {note && (
         <p
           id={noteId}
-          role={error ? 'alert' : undefined}
-          className={classes('text-tiny', error ? 'font-medium text-alarm' : 'text-quiet')}
+          role={told ? 'alert' : undefined}
+          className={classes('text-tiny', told ? 'font-medium text-alarm' : 'text-quiet')}
         >
           {note}
         </p>

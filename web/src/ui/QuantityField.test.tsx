@@ -1,5 +1,5 @@
 // @vitest-environment jsdom
-import { render, screen } from '@testing-library/react';
+import { render, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it, vi } from 'vitest';
 import { QuantityField } from './QuantityField';
@@ -32,6 +32,27 @@ describe('a quantity field', () => {
       '“about 16” is not a mass; write 250 g, 2.4 kg, 5 lb or 12 oz.',
     );
     expect(onCommit).not.toHaveBeenCalled();
+  });
+
+  it.each([
+    ['comes', 'about 16', false],
+    ['goes', '16.5', true],
+  ])('a message that %s at a press elsewhere moves nothing until the click is done', async (_, typed, was) => {
+    render(
+      <>
+        <QuantityField label="Dose" quantity={GRAMS} value={16} onCommit={() => undefined} />
+        <button type="button">Add</button>
+      </>,
+    );
+    const field = screen.getByLabelText('Dose');
+    if (was) await userEvent.type(field, 'x{Enter}');
+    await userEvent.clear(field);
+    await userEvent.type(field, typed);
+    const mouse = userEvent.setup();
+    await mouse.pointer({ keys: '[MouseLeft>]', target: screen.getByRole('button') });
+    expect(screen.queryByRole('alert') !== null).toBe(was);
+    await mouse.pointer({ keys: '[/MouseLeft]' });
+    await waitFor(() => expect(screen.queryByRole('alert') === null).toBe(was));
   });
 
   it('keeps a figure that is refused, with the answer under it', async () => {

@@ -2,6 +2,7 @@ import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import { classes } from './classes';
 import { Field } from './Field';
 import type { Quantity } from './quantities';
+import { useStillWhilePressed } from './useStillWhilePressed';
 
 interface QuantityFieldProps {
   label: string;
@@ -45,6 +46,7 @@ export function QuantityField({
   const [text, setText] = useState(shown);
   const [complaint, setComplaint] = useState<string>();
   const isEditing = useRef(false);
+  const input = useRef<HTMLInputElement>(null);
 
   // The figure may move for another reason (undo, another field): follow it unless someone is typing.
   useEffect(() => {
@@ -53,6 +55,8 @@ export function QuantityField({
       setComplaint(undefined);
     }
   }, [shown]);
+
+  useEffect(() => input.current?.setCustomValidity(complaint ?? ''), [complaint]);
 
   /** @returns whether nothing is left to say about it */
   function commit(): boolean {
@@ -90,6 +94,7 @@ export function QuantityField({
   }
 
   const message = complaint ?? error;
+  const note = useStillWhilePressed(message);
   const control = (props: {
     id?: string;
     'aria-invalid'?: boolean;
@@ -104,6 +109,7 @@ export function QuantityField({
     >
       <input
         {...props}
+        ref={input}
         inputMode="text"
         autoComplete="off"
         className={classes(
@@ -134,9 +140,9 @@ export function QuantityField({
     return (
       <div className={className}>
         {control({ 'aria-label': label, 'aria-invalid': message !== undefined })}
-        {message && (
+        {note && (
           <p role="alert" className="relative mt-1 -mr-32 w-60 text-tiny font-medium text-alarm">
-            {message}
+            {note}
           </p>
         )}
       </div>
