@@ -87,7 +87,9 @@ for (const [name, path, landmark] of [
   ['lot without brews', '/lots/5', 'Ermera Passion Co-ferment'],
   ['lot facts', '/lots/1/edit', /Facts of/],
   ['recipe', '/recipes/1', /Kittiwake cone/],
-  ['brew', '/brews/3', 'Brew 3'],
+  ['brew, measured', '/brews/3#measure', 'Brew 3'],
+  ['brew, tasted', '/brews/3#taste', 'Brew 3'],
+  ['brew, its record', '/brews/3#record', 'Brew 3'],
   ['missing page', '/nowhere', 'Nothing here'],
 ] as const) {
   test(`axe finds nothing on the ${name} page`, async ({ page }) => {

@@ -134,7 +134,7 @@ test('what was taken out or set aside can be put back', async ({ page }) => {
   await page.getByLabel('Reading 1, % TDS').fill('1.31');
   await page.keyboard.press('Enter');
   await page.getByRole('button', { name: 'Take out the reading 1.31 %' }).click();
-  await expect(page.getByText('Enter three readings below', { exact: false })).toBeVisible();
+  await expect(page.getByText('three readings give it', { exact: false })).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('button', { name: 'Take out the reading 1.31 %' })).toBeVisible();
   await page.getByRole('button', { name: 'Exclude this brew' }).click();

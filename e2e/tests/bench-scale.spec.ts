@@ -355,6 +355,7 @@ test('a split brew: cups called every fifteen seconds, changed by a key and writ
   await page.keyboard.press('Space');
   const { brew } = await stored(page);
   expect(brew.events.filter(({ kind }) => kind === 'cup-changed')).toHaveLength(3);
+  await page.keyboard.press('c');
   await page.getByLabel('Cup 2, mass').fill('48');
   await page.getByLabel('Cup 2, mass').press('Enter');
   await page.getByLabel('Cup 2, haze').selectOption('slight');

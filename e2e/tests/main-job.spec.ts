@@ -100,6 +100,9 @@ test('from a new lot to a public recipe, typed as a new user would', async ({ pa
   });
 
   await test.step('write what it tasted of, and a verdict', async () => {
+    // The figure just entered keeps its keys until it is left.
+    await page.getByRole('heading', { name: 'Brew 1' }).click();
+    await page.keyboard.press('t');
     const hot = page.getByRole('region', { name: 'Hot tasting' });
     await hot.getByLabel('What it tastes of').fill('cane sugar, lime');
     await hot.getByRole('slider', { name: 'Sweetness' }).focus();
@@ -110,6 +113,13 @@ test('from a new lot to a public recipe, typed as a new user would', async ({ pa
     await page.getByLabel('Why').fill('sweet and clear, as meant');
     await page.keyboard.press('Enter');
     await expect(page.getByText(/^saved/).last()).toBeVisible();
+    // The result stays in sight, and the record is one key away.
+    await expect(page.getByText('1.34± 0.03')).toBeInViewport();
+    await page.keyboard.press('r');
+    await expect(page.getByRole('tab', { name: /Record/ })).toHaveAttribute('aria-selected', 'true');
+    await expect(page.getByRole('textbox', { name: 'Pour 3 ended on' })).toHaveValue('257');
+    await page.keyboard.press('t');
+    await expect(page.getByLabel('Why')).toHaveValue('sweet and clear, as meant');
   });
 
   await test.step('accept the recipe', async () => {

@@ -83,7 +83,7 @@ describe('the running strip', () => {
     pass(540);
     const due = screen.getByRole('link');
     expect(due.textContent).toMatch(/now.*read the sample.*Ridge, brew 4/);
-    expect(due.getAttribute('href')).toBe('/brews/21#readings');
+    expect(due.getAttribute('href')).toBe('/brews/21#measure');
     // Looking at it is not doing it.
     fireEvent.click(due);
     expect(selectAfter(store.getState())).toMatchObject([{ done: [] }]);
@@ -91,7 +91,7 @@ describe('the running strip', () => {
       store.dispatch(afterDone({ brewId: 21, task: 'read' }));
     });
     expect(screen.getByRole('link').textContent).toMatch(/5:00.*warm tasting/);
-    expect(screen.getByRole('link').getAttribute('href')).toBe('/brews/21#tasting');
+    expect(screen.getByRole('link').getAttribute('href')).toBe('/brews/21#taste');
   });
 
   it('ends by itself once the reading is in', async () => {

@@ -7,9 +7,9 @@ import { stepWords } from './stepWords';
 import { useNow } from './useNow';
 
 const TASK_WORDS: Record<AfterBrewTask, { waiting: string; due: string; at: string }> = {
-  read: { waiting: 'sample cools', due: 'read the sample', at: '#readings' },
-  'taste-warm': { waiting: 'warm tasting', due: 'taste it warm', at: '#tasting' },
-  'taste-cool': { waiting: 'cool tasting', due: 'taste it cool', at: '#tasting' },
+  read: { waiting: 'sample cools', due: 'read the sample', at: '#measure' },
+  'taste-warm': { waiting: 'warm tasting', due: 'taste it warm', at: '#taste' },
+  'taste-cool': { waiting: 'cool tasting', due: 'taste it cool', at: '#taste' },
 };
 
 /** A clock put off comes back after so long, min. */

@@ -30,7 +30,7 @@ export function Cups({ brew }: { brew: BrewView }) {
   const type = (index: number, more: Partial<FractionDto>) => saved.type(changed(index, more));
   const weighedG = cups.reduce((sum, { beverageG }) => sum + (beverageG ?? 0), 0);
   return (
-    <section id="cups">
+    <section>
       <h2 className="heading mb-2">Cups of the split brew</h2>
       <WideTable>
         <table className="w-full text-small">

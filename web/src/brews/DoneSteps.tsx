@@ -9,7 +9,7 @@ import { useMendStepMutation } from './brewsApi';
 import { WideTable } from '../ui/WideTable';
 
 const HEAD = 'border-b border-ink pb-1 pr-3 text-left text-tiny font-medium text-quiet';
-const CELL = 'border-b border-rule py-1 pr-3';
+const CELL = 'border-b border-rule py-0.5 pr-3';
 
 /** What was marked, step by step. A misread time or total can be mended; what was first marked is shown beside it. */
 export function DoneSteps({ brew }: { brew: BrewView }) {

@@ -19,7 +19,7 @@ export function IntensitySlider({ label, value, onChange }: IntensitySliderProps
         step={1}
         value={[value ?? 0]}
         onValueChange={([next]) => onChange(next ?? null)}
-        className="relative flex h-8 touch-none items-center"
+        className="relative flex h-8 touch-none items-center lg:h-7"
       >
         <Slider.Track className="relative h-px grow bg-edge">
           <Slider.Range className={classes('absolute -top-px h-[3px]', value === null ? '' : 'bg-ink')} />
@@ -44,7 +44,7 @@ export function IntensitySlider({ label, value, onChange }: IntensitySliderProps
         title={value === null ? undefined : 'Clear'}
         disabled={value === null}
         onClick={() => onChange(null)}
-        className="reading h-8 text-right text-body font-medium disabled:text-quiet"
+        className="reading h-8 text-right lg:h-7 text-body font-medium disabled:text-quiet"
       >
         {value ?? '–'}
       </button>

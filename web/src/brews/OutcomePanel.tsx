@@ -69,7 +69,7 @@ export function OutcomePanel({ brew, outcome }: { brew: BrewView; outcome: BrewO
   return (
     <div className="flex flex-col gap-3">
       <WideTable>
-        <table className="text-small">
+        <table className="w-full text-small">
           <thead>
             <tr>
               <th className={HEAD} scope="col">
@@ -102,9 +102,9 @@ export function OutcomePanel({ brew, outcome }: { brew: BrewView; outcome: BrewO
                   </th>
                   <td className={classes(CELL, 'reading whitespace-nowrap', hue)}>
                     {show(planned[each].value)}
-                    <div className="text-tiny text-quiet">
+                    <span className="ml-2 text-tiny text-quiet">
                       {show(planned[each].low)} to {show(planned[each].high)}
-                    </div>
+                    </span>
                   </td>
                   {effects.length > 0 && (
                     <td className={classes(CELL, 'reading', hue)}>{show(asDone[each].value)}</td>
@@ -116,14 +116,14 @@ export function OutcomePanel({ brew, outcome }: { brew: BrewView; outcome: BrewO
                     {left ? (
                       <>
                         <span className="reading">{formatSigned(left.missedBy, digits)}</span> {unit}
-                        <div
+                        <span
                           className={classes(
-                            'text-tiny',
+                            'ml-1 text-tiny',
                             left.isWithinBand ? 'text-quiet' : 'font-semibold text-alarm',
                           )}
                         >
                           {left.isWithinBand ? 'within its band' : 'outside its band'}
-                        </div>
+                        </span>
                       </>
                     ) : (
                       <span className="text-quiet">not measured</span>

@@ -86,37 +86,39 @@ export function ReadingsForm({
           </li>
         ))}
       </ol>
-      <QuantityField
-        label="Sample at"
-        hint={sampleHint(sampleC, kit?.house.roomC)}
-        quantity={within(CELSIUS, { label: 'Sample', min: 0, max: 100 })}
-        value={sampleC}
-        onCommit={setSampleC}
-        onClear={() => setSampleC(null)}
-        placeholder="not measured"
-      />
-      <form onSubmit={(event) => void send(event)} className="flex items-start gap-2">
-        <Field
-          label={`Reading ${brew.readings.length + 1}, % TDS`}
-          hint={brew.readings.length < 3 ? 'at least three, of a cooled and stirred sample' : undefined}
-          error={complaint ?? troubleOf(error)?.detail}
-          className="grow"
-        >
-          {(control) => (
-            <input
-              {...control}
-              inputMode="decimal"
-              autoComplete="off"
-              className={`${INPUT} reading text-strength`}
-              value={text}
-              onChange={(event) => setText(event.target.value)}
-            />
-          )}
-        </Field>
-        <Button type="submit" className="mt-6" disabled={isLoading}>
-          Add
-        </Button>
-      </form>
+      <div className="grid grid-cols-2 items-start gap-3">
+        <QuantityField
+          label="Sample at"
+          hint={sampleHint(sampleC, kit?.house.roomC)}
+          quantity={within(CELSIUS, { label: 'Sample', min: 0, max: 100 })}
+          value={sampleC}
+          onCommit={setSampleC}
+          onClear={() => setSampleC(null)}
+          placeholder="not measured"
+        />
+        <form onSubmit={(event) => void send(event)} className="flex items-start gap-2">
+          <Field
+            label={`Reading ${brew.readings.length + 1}, % TDS`}
+            hint={brew.readings.length < 3 ? 'at least three, of a cooled and stirred sample' : undefined}
+            error={complaint ?? troubleOf(error)?.detail}
+            className="grow"
+          >
+            {(control) => (
+              <input
+                {...control}
+                inputMode="decimal"
+                autoComplete="off"
+                className={`${INPUT} reading text-strength`}
+                value={text}
+                onChange={(event) => setText(event.target.value)}
+              />
+            )}
+          </Field>
+          <Button type="submit" className="mt-6" disabled={isLoading}>
+            Add
+          </Button>
+        </form>
+      </div>
     </div>
   );
 }

@@ -1,76 +1,131 @@
-import { ASSUMED_RETAINED, BENCH_INSTRUMENTS, type BrewResult, type ReadingNote } from '@vendu/core';
+import {
+  ASSUMED_RETAINED,
+  BENCH_INSTRUMENTS,
+  formatClock,
+  formatDuration,
+  standingOf,
+  type BrewResult,
+  type Standing,
+  type Targets,
+} from '@vendu/core';
+import type { ReactNode } from 'react';
 import type { BrewView } from '@vendu/contract';
+import { classes } from '../ui/classes';
 import { Explain } from '../ui/Explain';
-import { Figure } from '../ui/Figure';
-import { Notice } from '../ui/Notice';
 import { yieldWords } from './resultWords';
 
-const NOTE_WORDS: Record<ReadingNote, string> = {
-  'too-few': 'Fewer than three readings: their spread says nothing yet. Read once more.',
-  'spread-wide':
-    'The readings disagree by more than the instrument explains. Stir, cool, zero on clean water and read again.',
+/** What the brew came to against its aim, each figure with its uncertainty and the way to where it came from. */
+export function ResultFigures({ brew, targets }: { brew: BrewView; targets: Targets | null }) {
+  const { result } = brew;
+  const drainS = brew.steps.at(-1)?.skipped === false ? (brew.steps.at(-1)?.atS ?? null) : null;
+  const isWeighed = result?.yield.basis === 'weighed';
+  return (
+    <dl className="grid grid-cols-3 gap-x-4 lg:flex lg:gap-x-12">
+      <OneFigure
+        label="Strength"
+        hue="text-strength"
+        value={result?.strength.meanPercent.toFixed(2)}
+        spread={result && `± ${result.strength.uncertaintyPercent.toFixed(2)}`}
+        unit="% TDS"
+        trail={result ? <StrengthTrail brew={brew} result={result} /> : 'three readings give it'}
+        aim={aimWords(result?.strength.meanPercent, targets?.tdsPercent, (value) => value.toFixed(2))}
+      />
+      <OneFigure
+        label={result && !isWeighed ? 'Yield, assumed' : 'Yield'}
+        hue="text-yield"
+        value={
+          result &&
+          (result.yield.basis === 'weighed' ? result.yield.yieldPercent.toFixed(1) : yieldWords(result))
+        }
+        spread={
+          result?.yield.basis === 'weighed' ? `± ${result.yield.uncertaintyPoints.toFixed(1)}` : undefined
+        }
+        unit="% of dose"
+        trail={result ? <YieldTrail brew={brew} result={result} /> : 'strength x beverage / dose'}
+        aim={aimWords(
+          result?.yield.basis === 'weighed' ? result.yield.yieldPercent : null,
+          targets?.yieldPercent,
+          (value) => value.toFixed(1),
+        )}
+      />
+      <OneFigure
+        label="Drained"
+        hue="text-time"
+        value={drainS === null ? undefined : formatClock(drainS)}
+        trail={`plan ${formatDuration(brew.plan.drawdownS)}`}
+        aim={aimWords(drainS, targets?.drawdownS, (value) => formatDuration(value))}
+      />
+      <OneFigure
+        label={result && !isWeighed ? 'Retained, assumed' : 'Retained water'}
+        hue="text-water"
+        className="max-lg:hidden"
+        value={
+          result &&
+          (result.yield.basis === 'weighed'
+            ? result.yield.retainedGPerG.toFixed(2)
+            : `${ASSUMED_RETAINED.lowGPerG}–${ASSUMED_RETAINED.highGPerG}`)
+        }
+        unit="g/g"
+        trail={result && !isWeighed ? 'beverage not weighed' : 'water less beverage, per g of dose'}
+      />
+    </dl>
+  );
+}
+
+/** A figure against the window it is aimed at; `null` where it is not aimed at. */
+function aimWords(
+  value: number | null | undefined,
+  window: Targets['drawdownS'],
+  print: (value: number) => string,
+): { words: string; range: string; isOff: boolean } | null {
+  if (!window) return null;
+  const standing = standingOf(value, window);
+  return {
+    words: STANDING_WORDS[standing],
+    range: `${print(window.low)}–${print(window.high)}`,
+    isOff: standing === 'low' || standing === 'high',
+  };
+}
+
+const STANDING_WORDS: Record<Standing, string> = {
+  low: 'below the aim',
+  'on-aim': 'on aim',
+  high: 'above the aim',
+  unknown: 'aim',
 };
 
-/** What the brew came to, each figure with its uncertainty and the way to where it came from. */
-export function ResultFigures({ brew }: { brew: BrewView }) {
-  const { result } = brew;
-  if (!result) {
-    return (
-      <p className="text-small text-quiet">
-        Enter three readings below: strength and yield follow from them.
-      </p>
-    );
-  }
+interface OneFigureProps {
+  label: string;
+  hue: string;
+  /** Left out where it is not measured yet. */
+  value: string | null | undefined;
+  spread?: string | null | undefined;
+  unit?: string;
+  /** Where it came from. */
+  trail: ReactNode;
+  aim?: ReturnType<typeof aimWords>;
+  className?: string;
+}
+
+function OneFigure({ label, hue, value, spread, unit, trail, aim, className }: OneFigureProps) {
   return (
-    <div className="flex flex-col gap-4">
-      <div className="flex flex-wrap gap-x-10 gap-y-4">
-        <Figure
-          size="large"
-          label="Strength"
-          value={result.strength.meanPercent.toFixed(2)}
-          spread={`± ${result.strength.uncertaintyPercent.toFixed(2)}`}
-          unit="% TDS"
-          hue="text-strength"
-          note={<StrengthTrail brew={brew} result={result} />}
-        />
-        <Figure
-          size="large"
-          label={result.yield.basis === 'weighed' ? 'Yield' : 'Yield, assumed'}
-          value={result.yield.basis === 'weighed' ? result.yield.yieldPercent.toFixed(1) : yieldWords(result)}
-          spread={
-            result.yield.basis === 'weighed' ? `± ${result.yield.uncertaintyPoints.toFixed(1)}` : undefined
-          }
-          unit="% of dose"
-          hue="text-yield"
-          note={<YieldTrail brew={brew} result={result} />}
-        />
-        <Figure
-          size="large"
-          label={result.yield.basis === 'weighed' ? 'Retained water' : 'Retained water, assumed'}
-          value={
-            result.yield.basis === 'weighed'
-              ? result.yield.retainedGPerG.toFixed(2)
-              : `${ASSUMED_RETAINED.lowGPerG}–${ASSUMED_RETAINED.highGPerG}`
-          }
-          unit="g/g"
-          hue="text-water"
-          note={
-            result.yield.basis === 'weighed' ? 'water less beverage, per g of dose' : 'beverage not weighed'
-          }
-        />
-      </div>
-      {result.yield.basis === 'assumed' && (
-        <Notice>
-          The beverage was not weighed, so the yield is a band, not a measurement. Weigh the beverage to
-          narrow it.
-        </Notice>
-      )}
-      {brew.doseBasis === 'as-planned' && (
-        <Notice>The dose was not weighed: the plan’s {brew.plan.doseG} g is used.</Notice>
-      )}
-      {result.strength.notes.map((note) => (
-        <Notice key={note}>{NOTE_WORDS[note]}</Notice>
-      ))}
+    <div className={classes('flex flex-col', className)}>
+      <dt className="caption">{label}</dt>
+      <dd className={classes('reading text-large font-medium lg:text-figure lg:leading-tight', hue)}>
+        {value ?? '–'}
+        {value != null && spread != null && <span className="ml-1.5 text-small">{spread}</span>}
+        {unit !== undefined && (
+          <span className="ml-1 text-small font-normal text-quiet max-lg:hidden">{unit}</span>
+        )}
+      </dd>
+      <dd className="caption flex flex-wrap gap-x-3">
+        {aim && (
+          <span className={classes(aim.isOff && 'font-semibold text-alarm')}>
+            {aim.words} <span className="reading whitespace-nowrap">{aim.range}</span>
+          </span>
+        )}
+        <span className="max-lg:hidden">{trail}</span>
+      </dd>
     </div>
   );
 }

@@ -69,18 +69,10 @@ function Sheet({
   const tasting = saved.value;
   const { name, hint } = STAGE_WORDS[stage];
   return (
-    <section aria-label={`${name} tasting`} className="flex flex-col gap-3">
+    <section aria-label={`${name} tasting`} className="flex flex-col gap-2">
       <h3 className="font-semibold">
         {name} <span className="caption font-normal">{hint}</span>
       </h3>
-      {others.map(({ by, notes, intensities }) => (
-        <div key={by} className="border-l-2 border-edge pl-2 text-small">
-          <p>
-            {notes} <span className="caption">{by}</span>
-          </p>
-          <p className="caption">{intensityWords(intensities)}</p>
-        </div>
-      ))}
       <Field label="What it tastes of">
         {(control) => (
           <textarea
@@ -109,6 +101,14 @@ function Sheet({
       </div>
       <TroubleNotice trouble={saved.state.kind === 'unsaved' ? saved.state.trouble : null} />
       <SavedMark saved={saved} what={`the ${stage} tasting`} />
+      {others.map(({ by, notes, intensities }) => (
+        <div key={by} className="border-l-2 border-edge pl-2 text-small">
+          <p>
+            {notes} <span className="caption">{by}</span>
+          </p>
+          <p className="caption">{intensityWords(intensities)}</p>
+        </div>
+      ))}
     </section>
   );
 }

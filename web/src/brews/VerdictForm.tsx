@@ -53,7 +53,8 @@ export function VerdictForm({ brew }: { brew: BrewView }) {
               value={reason}
               onChange={(event) => saved.type({ verdict, reason: event.target.value })}
               onBlur={saved.save}
-              onKeyDown={(event) => event.key === 'Enter' && saved.save()}
+              // Left, it is saved, and the page has its keys back.
+              onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
             />
           )}
         </Field>

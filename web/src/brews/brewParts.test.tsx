@@ -11,6 +11,7 @@ import { BesideTable } from './BesideTable';
 import { BrewTrail } from './BrewTrail';
 import { ReadingsForm } from './ReadingsForm';
 import { ResultFigures } from './ResultFigures';
+import { ResultNotices } from './ResultNotices';
 import { TastingSheets } from './TastingSheets';
 import { VerdictForm } from './VerdictForm';
 import { WeighForm } from './WeighForm';
@@ -68,12 +69,21 @@ describe('a brew beside its siblings', () => {
 
 describe('strength and yield', () => {
   it('wait for readings', () => {
-    renderPart(<ResultFigures brew={brewView({ result: null, readings: [] })} />);
-    expect(screen.getByText(/Enter three readings/)).toBeTruthy();
+    renderPart(<ResultFigures targets={null} brew={brewView({ result: null, readings: [] })} />);
+    expect(screen.getByText('three readings give it')).toBeTruthy();
+  });
+
+  it('stand against what is aimed at', () => {
+    const targets = { tdsPercent: { low: 1.2, high: 1.3 }, yieldPercent: { low: 18.5, high: 21.5 } };
+    renderPart(<ResultFigures targets={targets} brew={brewView()} />);
+    // Computed: readings of 1.40 %, yield 19.16 %.
+    const told = screen.getAllByRole('definition').map(({ textContent }) => textContent);
+    expect(told).toContainEqual(expect.stringContaining('above the aim 1.20–1.30'));
+    expect(told).toContainEqual(expect.stringContaining('on aim 18.5–21.5'));
   });
 
   it('open to the formula with its figures, and to the error of taking water for beverage', async () => {
-    renderPart(<ResultFigures brew={brewView()} />);
+    renderPart(<ResultFigures targets={null} brew={brewView()} />);
     await userEvent.click(screen.getByRole('button', { name: 'Where the yield comes from' }));
     const trail = screen.getByRole('dialog');
     // Computed: 1.40 x 219 / 16 = 19.16; with the water poured 1.40 x 250 / 16 = 21.9.
@@ -82,13 +92,13 @@ describe('strength and yield', () => {
   });
 
   it('say when the dose is only the plan’s', () => {
-    renderPart(<ResultFigures brew={brewView({ doseBasis: 'as-planned' })} />);
+    renderPart(<ResultNotices brew={brewView({ doseBasis: 'as-planned' })} />);
     expect(screen.getByText(/dose was not weighed: the plan’s 16 g is used/)).toBeTruthy();
   });
 
   it('say when readings disagree', () => {
     const result = brewResult({ doseG: 16, waterG: 250, beverageG: 219, readingsPercent: [1.3, 1.4, 1.5] });
-    renderPart(<ResultFigures brew={brewView({ result })} />);
+    renderPart(<ResultNotices brew={brewView({ result })} />);
     expect(screen.getByText(/zero on clean water and read again/)).toBeTruthy();
   });
 });

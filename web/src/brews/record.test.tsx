@@ -4,6 +4,7 @@ import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
 import { brewView } from '../testing/fixtures';
 import { problem, renderPart, standInServer } from '../testing/renderPart';
+import { BrewRecord } from './BrewRecord';
 import { Cups, isSplit } from './Cups';
 import { DoneStaircase } from './DoneStaircase';
 import { DoneSteps } from './DoneSteps';
@@ -103,7 +104,7 @@ describe('what was marked', () => {
   it('comes off the scale where there was one, with the kit and what else happened', async () => {
     standInServer({ 'GET brews/21/trace': { body: { trace: { atMs: [0, 100, 200], massG: [0, 1, 2] } } } });
     renderPart(
-      <DoneStaircase
+      <BrewRecord
         brew={brewView({
           hasTrace: true,
           events: [cupChanged(30)],

@@ -1,0 +1,67 @@
+import { Link } from 'react-router';
+import type { BrewView } from '@vendu/contract';
+import { AdditionsNote } from '../lots/AdditionsNote';
+import { Button, ButtonLink } from '../ui/Button';
+import { dayAndTimeOf, dayOf } from '../ui/dates';
+import { Notice } from '../ui/Notice';
+import { offerUndoOf } from '../ui/offerUndo';
+import { useSetAsideMutation } from './brewsApi';
+
+/** Which brew this is, whether it counts, and the way to its recipe. */
+export function BrewHead({ brew }: { brew: BrewView }) {
+  const [setAside] = useSetAsideMutation();
+  const { id } = brew;
+  return (
+    <>
+      <header className="mb-3 flex flex-wrap items-start gap-x-4 gap-y-2">
+        <div className="min-w-0 grow basis-72">
+          <h1 className="flex flex-wrap items-baseline gap-x-3">
+            <span className="text-title leading-tight font-bold">Brew {brew.number}</span>{' '}
+            <span className="text-small text-quiet">
+              <Link to={`/lots/${brew.lot.id}`} className="underline-offset-3 hover:underline">
+                {brew.lot.name}
+              </Link>
+              {', '}
+              <Link to={`/recipes/${brew.recipeId}`} className="underline-offset-3 hover:underline">
+                {brew.brewerName}, version {brew.versionNumber}
+              </Link>
+            </span>
+          </h1>
+          <p className="caption">
+            {brew.brewedBy}, {dayAndTimeOf(brew.startedAt)}, {brew.roastAgeDays} days after the roast of{' '}
+            {dayOf(brew.roastedOn)}
+          </p>
+          <AdditionsNote additions={brew.lot.additions} />
+        </div>
+        {!brew.isSetAside && (
+          <Button
+            weight="quiet"
+            onClick={() =>
+              void offerUndoOf(
+                setAside({ id, aside: true }),
+                `Brew ${brew.number} excluded`,
+                () => void setAside({ id, aside: false }),
+              )
+            }
+          >
+            Exclude this brew
+          </Button>
+        )}
+        <ButtonLink to={`/recipes/${brew.recipeId}`}>To the recipe</ButtonLink>
+      </header>
+      {brew.isSimulated && (
+        <div className="mb-3">
+          <Notice>Simulated brew, not evidence: it moves no forecast and no stage of the lot.</Notice>
+        </div>
+      )}
+      {brew.isSetAside && (
+        <div className="mb-3">
+          <Notice tone="alarm">
+            This brew is excluded: it stays in the record, but not in the trail, on the map or in forecasts.{' '}
+            <Button onClick={() => void setAside({ id, aside: false })}>Include it again</Button>
+          </Notice>
+        </div>
+      )}
+    </>
+  );
+}
