@@ -54,7 +54,9 @@ describe('the parts of a brew', () => {
     await userEvent.type(hot!, 'mint tea{Escape}');
     await userEvent.keyboard('r');
     expect(screen.getByRole('tab', { selected: true }).textContent).toContain('Record');
-    await expect.poll(() => sent.find(({ method }) => method === 'PUT')?.body).toMatchObject({ notes: 'mint tea' });
+    await expect
+      .poll(() => sent.find(({ method }) => method === 'PUT')?.body)
+      .toMatchObject({ notes: 'mint tea' });
   });
 
   it('save a score that was being set when a key turned the page', async () => {
@@ -64,6 +66,8 @@ describe('the parts of a brew', () => {
     acidity!.focus();
     await userEvent.keyboard('7');
     await userEvent.keyboard('m');
-    await expect.poll(() => sent.find(({ method }) => method === 'PUT')?.body).toMatchObject({ intensities: { acidity: 7 } });
+    await expect
+      .poll(() => sent.find(({ method }) => method === 'PUT')?.body)
+      .toMatchObject({ intensities: { acidity: 7 } });
   });
 });

@@ -6,7 +6,6 @@ import { brewView } from '../testing/fixtures';
 import { problem, renderPart, standInServer } from '../testing/renderPart';
 import { BrewRecord } from './BrewRecord';
 import { Cups, isSplit } from './Cups';
-import { DoneStaircase } from './DoneStaircase';
 import { DoneSteps } from './DoneSteps';
 import { WeighForm } from './WeighForm';
 

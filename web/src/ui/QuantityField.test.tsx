@@ -37,23 +37,26 @@ describe('a quantity field', () => {
   it.each([
     ['comes', 'about 16', false],
     ['goes', '16.5', true],
-  ])('a message that %s at a press elsewhere moves nothing until the click is done', async (_, typed, was) => {
-    render(
-      <>
-        <QuantityField label="Dose" quantity={GRAMS} value={16} onCommit={() => undefined} />
-        <button type="button">Add</button>
-      </>,
-    );
-    const field = screen.getByLabelText('Dose');
-    if (was) await userEvent.type(field, 'x{Enter}');
-    await userEvent.clear(field);
-    await userEvent.type(field, typed);
-    const mouse = userEvent.setup();
-    await mouse.pointer({ keys: '[MouseLeft>]', target: screen.getByRole('button') });
-    expect(screen.queryByRole('alert') !== null).toBe(was);
-    await mouse.pointer({ keys: '[/MouseLeft]' });
-    await waitFor(() => expect(screen.queryByRole('alert') === null).toBe(was));
-  });
+  ])(
+    'a message that %s at a press elsewhere moves nothing until the click is done',
+    async (_, typed, was) => {
+      render(
+        <>
+          <QuantityField label="Dose" quantity={GRAMS} value={16} onCommit={() => undefined} />
+          <button type="button">Add</button>
+        </>,
+      );
+      const field = screen.getByLabelText('Dose');
+      if (was) await userEvent.type(field, 'x{Enter}');
+      await userEvent.clear(field);
+      await userEvent.type(field, typed);
+      const mouse = userEvent.setup();
+      await mouse.pointer({ keys: '[MouseLeft>]', target: screen.getByRole('button') });
+      expect(screen.queryByRole('alert') !== null).toBe(was);
+      await mouse.pointer({ keys: '[/MouseLeft]' });
+      await waitFor(() => expect(screen.queryByRole('alert') === null).toBe(was));
+    },
+  );
 
   it('keeps a figure that is refused, with the answer under it', async () => {
     render(<QuantityField label="Total" quantity={GRAMS} value={100} onOffer={() => 'Too much.'} />);
