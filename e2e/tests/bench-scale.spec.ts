@@ -1,6 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import type { BrewView, RecipeView } from '@vendu/contract';
-import type { Trace } from '@vendu/core';
+import type { BrewTraces, BrewView, RecipeView } from '@vendu/contract';
 import { pageOf, signIn } from '../support/people';
 import { benchPath, startRecipe } from '../support/work';
 
@@ -26,10 +25,11 @@ async function takeClockInHand(page: Page): Promise<void> {
   await page.clock.pauseAt(nowMs + ASKING_MS);
 }
 
-async function layOut(page: Page, recipe: RecipeView, hand: string): Promise<void> {
+async function layOut(page: Page, recipe: RecipeView, hand: string, below?: string): Promise<void> {
   await page.goto(benchPath(recipe));
   await expect(page.getByText('Before the clock')).toBeVisible();
   await page.getByLabel('Which scale').selectOption({ label: hand });
+  if (below !== undefined) await page.getByLabel('Scale under the server').selectOption({ label: below });
   // A select keeps its keys to itself.
   await page.getByRole('heading', { name: recipe.lot.name }).click();
   await expect(page.getByText(/^-?\d\.\d g$/)).toBeVisible();
@@ -52,16 +52,14 @@ async function brewUntil(page: Page, last: RegExp): Promise<void> {
 
 const store = (page: Page) => page.getByRole('button', { name: 'Save the brew and weigh it' });
 
-async function stored(page: Page): Promise<{ brew: BrewView; trace: Trace | null }> {
+async function stored(page: Page): Promise<BrewTraces & { brew: BrewView }> {
   await page.clock.resume();
   await store(page).click();
   await expect(page.getByRole('heading', { name: /^Brew \d/ })).toBeVisible();
   const id = Number(new URL(page.url()).pathname.split('/').at(-1));
   const brew = (await (await page.request.get(`/api/brews/${id}`)).json()) as BrewView;
-  const { trace } = (await (await page.request.get(`/api/brews/${id}/trace`)).json()) as {
-    trace: Trace | null;
-  };
-  return { brew, trace };
+  const traces = (await (await page.request.get(`/api/brews/${id}/trace`)).json()) as BrewTraces;
+  return { brew, ...traces };
 }
 
 test('a good brew: the real curve over the plan, totals off the scale, the trace in the record', async ({
@@ -177,6 +175,48 @@ test('a bed that clogs is told as late, then as a stall, with what to do', async
   await page.clock.runFor(80_000);
   await page.keyboard.press('h');
   await expect(page.getByRole('alert').filter({ hasText: 'A stall.' })).toContainText('lift the paper');
+});
+
+test('a scale under the server tells a clogging bed long before its plan is over', async ({ page }) => {
+  const recipe = await startRecipe(page, 'Early stall');
+  await layOut(page, recipe, 'simulated scale, clogging bed', 'simulated, under the simulated brewer');
+  await page.keyboard.press('Space');
+  await brewUntil(page, /Pour 3/);
+  const warning = page.getByRole('alert').filter({ hasText: /Late\.|A stall\./ });
+  await expect(warning).toBeVisible();
+  // What was said is said in time: there is still water to pour otherwise.
+  await expect(warning).toContainText(/Pour low and gently|Do not pour onto a standing level/);
+  const { pours = [], drawdownS = 0 } = recipe.versions[0]?.plan ?? {};
+  expect(pours[2]?.startS).toBeLessThan(0.6 * drawdownS);
+});
+
+test('a scale under the server marks first drip and end of the drawdown, and its curve is kept', async ({
+  page,
+}) => {
+  const recipe = await startRecipe(page, 'Weighed below');
+  await layOut(page, recipe, 'simulated scale, steady hand', 'simulated, under the simulated brewer');
+  await page.keyboard.press('Space');
+  await brewUntil(page, /Drained/);
+  await expect(page.getByText('in the server')).toBeVisible();
+  await expect(page.getByRole('alert')).toBeHidden();
+  await page.clock.runFor(120_000);
+  await expect(page.getByText('Marked by the scale under the server', { exact: false })).toBeVisible();
+  // Taken back by hand it stays open: the eye has the last word.
+  await page.keyboard.press('u');
+  await expect(store(page)).toBeHidden();
+  await page.clock.runFor(5_000);
+  await expect(store(page)).toBeHidden();
+  await page.keyboard.press('Space');
+  const { brew, outflow } = await stored(page);
+  expect(brew.events.map(({ kind }) => kind)).toEqual(['first-drip']);
+  expect(brew.events[0]?.atS).toBeGreaterThan(3);
+  // Beverage: the water poured less what the bed holds, about 2 g per g (common practice).
+  const poured = brew.waterG;
+  const lastG = outflow?.massG.at(-1) ?? 0;
+  expect(poured - lastG).toBeGreaterThan(1.2 * brew.doseG);
+  expect(poured - lastG).toBeLessThan(2.8 * brew.doseG);
+  await page.keyboard.press('r');
+  await expect(page.getByText('Green: what ran into the server', { exact: false })).toBeVisible();
 });
 
 test('water that runs through is seen early, and moves the forecast without a false alarm', async ({

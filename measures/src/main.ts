@@ -3,7 +3,7 @@ import { accuracy } from './accuracy.js';
 import { brewSpeed } from './brewSpeed.js';
 import { brewsToTarget } from './brewsToTarget/brewsToTarget.js';
 import { heavyTasks } from './heavyTasks.js';
-import { liveWarnings } from './liveWarnings.js';
+import { liveWarnings } from './liveWarnings/liveWarnings.js';
 import { practiceFacts } from './practiceFacts.js';
 
 /** Progress goes to the error stream, so that the figures alone can be kept in a file. */
@@ -16,7 +16,7 @@ const SECTIONS = {
   accuracy,
   facts: practiceFacts,
   tasks: heavyTasks,
-  warnings: liveWarnings,
+  warnings: () => liveWarnings(progress),
   brews: () => brewsToTarget(progress),
 };
 type Section = keyof typeof SECTIONS;

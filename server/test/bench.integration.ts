@@ -44,7 +44,8 @@ describe('a brew off the bench', () => {
       { kind: 'not-prepared', atS: 0, figure: null, text: 'paper not rinsed' },
       { kind: 'kettle-read', atS: 44, figure: 93.5, text: '' },
     ];
-    const sent = brewOf(recipe, { trace, events, scale: 'Left scale' });
+    const outflow = { atMs: [0, 20_000, 40_000], massG: [0, 3.5, 41] };
+    const sent = brewOf(recipe, { trace, outflow, events, scale: 'Left scale' });
     const first = (await app.barista.put(`/api/brews/by-key/${key}`).send(sent).expect(200)).body as BrewView;
     const again = (await app.barista.put(`/api/brews/by-key/${key}`).send(sent).expect(200)).body as BrewView;
     expect(again.id).toBe(first.id);
@@ -59,9 +60,18 @@ describe('a brew off the bench', () => {
       },
     });
     const reopened = await app.secondBarista.get(`/api/brews/${first.id}/trace`).expect(200);
-    expect((reopened.body as { trace: Trace }).trace).toEqual(trace);
+    expect(reopened.body).toEqual({ trace, outflow });
     const { gramsLeftG } = (await app.barista.get(`/api/lots/${recipe.lot.id}`)).body as LotView;
     expect(gramsLeftG).toBe(500 - (recipe.versions[0]?.plan.doseG ?? 0));
+  });
+
+  it('comes with what ran into the server alone, where nothing else was weighed', async () => {
+    const outflow = { atMs: [0, 20_000], massG: [0, 3.5] };
+    const sent = brewOf(recipe, { outflow });
+    const { id } = (await app.barista.put(`/api/brews/by-key/${randomUUID()}`).send(sent).expect(200))
+      .body as BrewView;
+    const { body } = await app.barista.get(`/api/brews/${id}/trace`).expect(200);
+    expect(body).toEqual({ trace: null, outflow });
   });
 
   it('is never refused for its curve: what of it cannot be is left out', async () => {

@@ -11,6 +11,7 @@ import {
   type ReadingSource,
   type StepDone,
   type TastingStage,
+  type Trace,
   type Verdict,
 } from '@vendu/core';
 import { BenchEventDto, TraceDto, type BrewKitNames, type FractionDto } from './bench.js';
@@ -58,6 +59,13 @@ export class PutBrewDto {
   @ValidateNested()
   @Type(() => TraceDto)
   trace: TraceDto | null = null;
+
+  /** What a second scale under the server alone showed; `null` where there was none. */
+  @ValidateIf(isGiven)
+  @IsPlainObject()
+  @ValidateNested()
+  @Type(() => TraceDto)
+  outflow: TraceDto | null = null;
 
   @IsArray({ message: 'What happened must be a list.' })
   @ArrayMaxSize(RECORD.mostEvents, { message: `A brew takes at most ${RECORD.mostEvents} events.` })
@@ -180,6 +188,14 @@ export interface CorrectionView {
   toValue: number | null;
   by: string;
   at: string;
+}
+
+/** The curves of a brew; `null` where no scale was read. */
+export interface BrewTraces {
+  /** Under everything: what was poured. */
+  trace: Trace | null;
+  /** Under the server alone: what ran through. */
+  outflow: Trace | null;
 }
 
 export interface BrewListItem {

@@ -4,6 +4,7 @@ export const BENCH_EVENTS = [
   'agitated',
   'cup-changed',
   'kettle-read',
+  'first-drip',
   'bed-shows',
   'water-stands',
   'totals-moved',

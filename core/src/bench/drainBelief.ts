@@ -2,7 +2,8 @@ import { forecasterOf, sensitivityOf } from '../calibration/forecastBrew.js';
 import type { LotCalibration } from '../calibration/calibrateLot.js';
 import { AMISS, withBedSeen, type BedSeen } from '../calibration/bedSeen.js';
 import { FACTORS, type BrewConditions } from '../calibration/conditions.js';
-import { conditionsFault } from '../calibration/evidence.js';
+import { conditionsFault, type TracePoint } from '../calibration/evidence.js';
+import { withOutflow } from '../calibration/outflowSeen.js';
 import type { BrewInputFailure } from '../brewModel/checkBrew.js';
 import { success, type Result } from '../result.js';
 import { normalCdf } from '../statistics/normalCdf.js';
@@ -22,22 +23,27 @@ export interface DrainBelief {
 const FLOW = FACTORS.indexOf('flow');
 
 /**
- * What is believed of the drain of a brew as it is going, from its lot and from what was seen of its bed.
+ * What is believed of the drain of a brew as it is going, from its lot, from what was seen of its bed, and from
+ * what has run into the server.
  *
+ * @param outflow - where a scale stands under the server alone
  * @returns the belief, or which figure of the brew cannot be
  */
 export function drainBelief({
   calibration,
   brew,
   seen,
+  outflow = [],
 }: {
   calibration: LotCalibration;
   brew: BrewConditions;
   seen: readonly BedSeen[];
+  outflow?: readonly TracePoint[];
 }): Result<DrainBelief, never> | BrewInputFailure {
   const fault = conditionsFault(brew, calibration.factors);
   if (fault) return fault;
-  const learned = seen.length === 0 ? calibration : withBedSeen({ calibration, brew, seen });
+  const looked = seen.length === 0 ? calibration : withBedSeen({ calibration, brew, seen });
+  const learned = withOutflow({ calibration: looked, brew, outflow });
   const slopes = sensitivityOf(learned, brew);
   const { drawdownS, isRough } = forecasterOf(learned).forecast(brew, slopes);
   const lnSd = drawdownS.sd / drawdownS.value;

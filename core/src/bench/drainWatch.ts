@@ -10,7 +10,7 @@ const FAR_SHARE = 0.5;
  * A warning is given once it is likelier than not; of a lot that was never measured it has to be surer, or it would
  * be wrong for one ordinary brew in seven (`./vendu bench warnings`).
  */
-const SURE_ENOUGH = { known: 0.5, rough: 0.8 };
+const SURE_ENOUGH = { known: 0.5, rough: 0.9 };
 /** A drain this much past the plan counts as stalled whatever was forecast, as a share of the plan (assumed). */
 const STALLED_SHARE = 0.25;
 

@@ -180,7 +180,7 @@ function showsAtS(brew: BrewConditions, factors: LearnedFactors, atS: number, po
 }
 
 /** Keeps how the flow hangs together with the other factors. */
-function withVarianceOfFlow(covariance: readonly (readonly number[])[], variance: number): number[][] {
+export function withVarianceOfFlow(covariance: readonly (readonly number[])[], variance: number): number[][] {
   const shrink = Math.sqrt(variance / (covariance[FLOW]?.[FLOW] ?? variance));
   return covariance.map((row, at) =>
     row.map((each, column) => each * (at === FLOW ? shrink : 1) * (column === FLOW ? shrink : 1)),

@@ -61,32 +61,43 @@ function steepened(
   return { ...flat, tdsPercent: flat.tdsPercent * by, yieldPercent: flat.yieldPercent * by };
 }
 
-function simulated(
+/** What has run into the server by the times asked for, g; in order of time. The brew is not followed beyond them. */
+export function modelledOutflowG(
   brew: BrewConditions,
   factors: LearnedFactors,
-  traceTimesS: readonly number[],
-): ModelledBrew {
+  timesS: readonly number[],
+): number[] {
+  return traced(brew, factors, timesS, (timesS.at(-1) ?? 0) + FIT_STEP_S).traceG;
+}
+
+function traced(brew: BrewConditions, factors: LearnedFactors, timesS: readonly number[], longestS: number) {
   const traceG: number[] = [];
   const run = runBrew(setupOf({ ...brew, lot: lotFactorsOf(factors, brew.roastAgeDays) }), {
     stepS: FIT_STEP_S,
-    longestS: LONGEST_S,
-    ...(traceTimesS.length === 0
+    longestS,
+    ...(timesS.length === 0
       ? {}
       : {
           onGrid(state) {
             const beverageG = (state.cupWaterKg + sum(state.cupSolute)) * 1000;
-            while (
-              traceG.length < traceTimesS.length &&
-              (traceTimesS[traceG.length] ?? Infinity) <= state.atS
-            ) {
+            while (traceG.length < timesS.length && (timesS[traceG.length] ?? Infinity) <= state.atS) {
               traceG.push(beverageG);
             }
           },
         }),
   });
   const cupKg = run.cup.waterKg + run.cup.soluteKg;
+  while (traceG.length < timesS.length) traceG.push(cupKg * 1000);
+  return { run, cupKg, traceG };
+}
+
+function simulated(
+  brew: BrewConditions,
+  factors: LearnedFactors,
+  traceTimesS: readonly number[],
+): ModelledBrew {
+  const { run, cupKg, traceG } = traced(brew, factors, traceTimesS, LONGEST_S);
   const beverageG = cupKg * 1000 + (brew.bypassG ?? 0);
-  while (traceG.length < traceTimesS.length) traceG.push(cupKg * 1000);
   return {
     drawdownS: run.drawdownS ?? LONGEST_S,
     drained: run.drawdownS !== null,

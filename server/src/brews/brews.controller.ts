@@ -11,7 +11,7 @@ import {
   Post,
   Put,
 } from '@nestjs/common';
-import { TASTING_STAGES, type TastingStage, type Trace } from '@vendu/core';
+import { TASTING_STAGES, type TastingStage } from '@vendu/core';
 import {
   BrewKeyParam,
   FractionsDto,
@@ -21,6 +21,7 @@ import {
   TastingDto,
   VerdictDto,
   WeighBrewDto,
+  type BrewTraces,
   type BrewView,
 } from '@vendu/contract';
 import type { PersonModel } from '../people/person.model.js';
@@ -52,8 +53,8 @@ export class BrewsController {
   }
 
   @Get(':brewId/trace')
-  async trace(@Param('brewId', IdPipe) id: number): Promise<{ trace: Trace | null }> {
-    return { trace: await this.service.trace(id) };
+  async traces(@Param('brewId', IdPipe) id: number): Promise<BrewTraces> {
+    return this.service.traces(id);
   }
 
   @Patch(':brewId/steps/:stepIndex')

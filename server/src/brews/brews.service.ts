@@ -1,6 +1,7 @@
 import { Injectable } from '@nestjs/common';
-import { beverageFault, pouredWaterG, readingFault, type TastingStage, type Trace } from '@vendu/core';
+import { beverageFault, pouredWaterG, readingFault, type TastingStage } from '@vendu/core';
 import type {
+  BrewTraces,
   BrewView,
   CorrectionView,
   FractionDto,
@@ -112,10 +113,11 @@ export class BrewsService {
     });
   }
 
-  /** What the scale showed; `null` for a brew that was marked by hand. */
-  async trace(id: number): Promise<Trace | null> {
+  /** What the scales showed; `null` where there was none. */
+  async traces(id: number): Promise<BrewTraces> {
     await this.row(id);
-    return (await TraceModel.findByPk(id))?.samples ?? null;
+    const row = await TraceModel.findByPk(id);
+    return { trace: row && row.samples.atMs.length > 0 ? row.samples : null, outflow: row?.outflow ?? null };
   }
 
   /** Mends a time or a total that was marked or read wrong. What was first marked is kept beside it. */

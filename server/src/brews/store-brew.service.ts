@@ -1,5 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import { storableTrace } from '@vendu/core';
+import { storableTrace, type Trace } from '@vendu/core';
 import type { PutBrewDto } from '@vendu/contract';
 import { HouseModel } from '../kit/house.model.js';
 import { RoastBatchModel } from '../lots/roast-batch.model.js';
@@ -15,6 +15,9 @@ import { kitNames, WITH_KIT } from './kit-names.js';
 import { TraceModel } from './trace.model.js';
 
 /** Takes a brew off a bench into the record, whole or not at all, and once. */
+/** A scale that was not there. */
+const NO_CURVE: Trace = { atMs: [], massG: [] };
+
 @Injectable()
 export class StoreBrewService {
   constructor(private readonly writing: Writing) {}
@@ -30,7 +33,8 @@ export class StoreBrewService {
     if (known) return known.id;
     const { version, recipe, batch } = await this.origin(brew);
     const house = await HouseModel.findByPk(1, { rejectOnEmpty: true });
-    const trace = brew.trace && storableTrace(brew.trace);
+    const samples = brew.trace ? storableTrace(brew.trace) : NO_CURVE;
+    const outflow = brew.outflow ? storableTrace(brew.outflow) : NO_CURVE;
     const { startedAt, clockOff } = believableStart(brew, new Date());
     return this.writing.onLot(recipe.lotId, async () => {
       // Two sends of one brew race past the look-up above; they queue at its lot, and the first one stands.
@@ -50,7 +54,13 @@ export class StoreBrewService {
         kit: kitNames(recipe, version, house, brew.scale),
         note: brew.note,
       });
-      if (trace && trace.atMs.length > 0) await TraceModel.create({ brewId: row.id, samples: trace });
+      if (samples.atMs.length > 0 || outflow.atMs.length > 0) {
+        await TraceModel.create({
+          brewId: row.id,
+          samples,
+          outflow: outflow.atMs.length > 0 ? outflow : null,
+        });
+      }
       await RunningBrewModel.destroy({ where: { clientKey } });
       return row.id;
     });

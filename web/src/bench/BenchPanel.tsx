@@ -10,6 +10,7 @@ import { Instruction } from './Instruction';
 import { Instruments } from './Instruments';
 import { KettleReadout } from './KettleReadout';
 import { MissOffer } from './MissOffer';
+import { OutflowReadout } from './OutflowReadout';
 import { Preparation } from './Preparation';
 import { SafetyLine } from './SafetyLine';
 import { ScaleReadout } from './ScaleReadout';
@@ -19,6 +20,7 @@ import { useAnnouncer } from './useAnnouncer';
 import { useBenchBrew } from './useBenchBrew';
 import { useDrainForecast } from './useDrainForecast';
 import { useKettle } from './useKettle';
+import { useOutflow } from './useOutflow';
 
 /** The flash begins this long before a step is due, s. */
 const FLASH_AHEAD_S = 3;
@@ -36,7 +38,8 @@ interface BenchPanelProps {
 export function BenchPanel({ brew, isActive, isCompact, isMuted }: BenchPanelProps) {
   const bench = useBenchBrew(brew);
   const { plan, moment, done, isStarted, correction } = bench;
-  const drain = useDrainForecast(brew, plan, done);
+  const outflow = useOutflow(brew, { plan, done, elapsedS: moment.elapsedS });
+  const drain = useDrainForecast(brew, plan, done, outflow.points);
   const kettle = useKettle(brew, plan, done);
   useAnnouncer({
     dueInS: moment.dueInS,
@@ -126,10 +129,12 @@ export function BenchPanel({ brew, isActive, isCompact, isMuted }: BenchPanelPro
           plan={plan}
           height={isCompact ? 115 : 200}
           actual={bench.actual}
+          outflow={outflow.view?.line}
           nowS={moment.phase === 'running' ? moment.elapsedS : undefined}
           label="The plan as a staircase, with what was poured drawn over it"
         />
         {!isCompact && <ScaleReadout bench={bench} />}
+        {moment.phase !== 'done' && <OutflowReadout outflow={outflow.view} />}
         {moment.phase !== 'done' && (
           <DrainWatch
             plan={plan}

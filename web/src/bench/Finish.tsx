@@ -1,5 +1,12 @@
 import { useNavigate } from 'react-router';
-import { afterBrew, storableRecord, storableTrace, type PreparationTask, type StepDone } from '@vendu/core';
+import {
+  afterBrew,
+  storableRecord,
+  storableTrace,
+  type PreparationTask,
+  type StepDone,
+  type Trace,
+} from '@vendu/core';
 import { troubleOf } from '../api/problem';
 import { useAppDispatch } from '../app/store';
 import { usePutBrewMutation } from '../brews/brewsApi';
@@ -8,7 +15,7 @@ import { USUAL_ROOM_C } from '../kit/usualRoom';
 import { Button } from '../ui/Button';
 import { TroubleNotice } from '../ui/Notice';
 import { BenchButton } from './BenchButton';
-import { benchScaleOf, forgetScale, recordedTrace } from './benchScales';
+import { benchScaleOf, forgetScales, recordedTrace } from './benchScales';
 import type { BenchBrew } from './benchBrew';
 import { brewStored } from './benchSlice';
 import { useAbandon } from './useAbandon';
@@ -23,10 +30,11 @@ export function Finish({ brew, done }: { brew: BenchBrew; done: readonly StepDon
   const endMs = brew.run.marks.at(-1)?.atMs ?? startMs;
 
   async function store() {
-    const trace = await recordedTrace(brew.key, startMs);
-    const until = trace.atMs.findIndex((atMs) => atMs > endMs - startMs);
-    const to = until === -1 ? trace.atMs.length : until;
-    const curve = storableTrace({ atMs: trace.atMs.slice(0, to), massG: trace.massG.slice(0, to) });
+    const [trace, outflow] = await Promise.all(
+      (['brewer', 'server'] as const).map(async (place) =>
+        curveUntil(endMs - startMs, await recordedTrace(brew.key, place, startMs)),
+      ),
+    );
     const { data } = await put({
       key: brew.key,
       brew: storableRecord({
@@ -39,15 +47,18 @@ export function Finish({ brew, done }: { brew: BenchBrew; done: readonly StepDon
           ...brew.events,
           ...brew.moved.map((move) => movedEvent(move, done)),
         ],
-        trace: curve.atMs.length === 0 ? null : { atMs: [...curve.atMs], massG: [...curve.massG] },
+        trace: trace ?? null,
+        outflow: outflow ?? null,
         scale: benchScaleOf(brew.key)?.source.name ?? '',
         isSimulated:
-          brew.scale.kind === 'simulated' || brew.events.some(({ text }) => text === SIMULATED_THERMOMETER),
+          brew.scale.kind === 'simulated' ||
+          brew.outflowScale === 'simulated' ||
+          brew.events.some(({ text }) => text === SIMULATED_THERMOMETER),
         note: brew.note,
       }),
     });
     if (!data) return;
-    await forgetScale(brew.key);
+    await forgetScales(brew.key);
     const clocks = afterBrew({ roomC: brew.ground?.kit.ambientC ?? USUAL_ROOM_C });
     dispatch(
       brewStored({
@@ -72,6 +83,11 @@ export function Finish({ brew, done }: { brew: BenchBrew; done: readonly StepDon
         If you read the scale, enter what it showed beside the pours. The brew is kept on this device until
         the server has it.
       </p>
+      {brew.heard.includes('drained') && (
+        <p className="text-small text-quiet">
+          Marked by the scale under the server, when the outflow fell to drips. U takes it back.
+        </p>
+      )}
       <TroubleNotice trouble={troubleOf(error)} />
       <div className="flex flex-wrap items-center gap-4">
         <BenchButton main disabled={isLoading} onClick={() => void store()}>
@@ -83,6 +99,14 @@ export function Finish({ brew, done }: { brew: BenchBrew; done: readonly StepDon
       </div>
     </div>
   );
+}
+
+/** A curve as the record keeps it, up to a moment; `null` where there is none. */
+function curveUntil(untilMs: number, { atMs, massG }: Trace): { atMs: number[]; massG: number[] } | null {
+  const past = atMs.findIndex((each) => each > untilMs);
+  const to = past === -1 ? atMs.length : past;
+  const kept = storableTrace({ atMs: atMs.slice(0, to), massG: massG.slice(0, to) });
+  return kept.atMs.length === 0 ? null : { atMs: [...kept.atMs], massG: [...kept.massG] };
 }
 
 const LEFT_OUT_WORDS: Record<PreparationTask, string> = {

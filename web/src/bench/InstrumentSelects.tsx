@@ -2,11 +2,13 @@ import { memo } from 'react';
 import type { CupRule } from '@vendu/core';
 import { useAppDispatch } from '../app/store';
 import { feedAddress } from '../instruments/feedSource';
+import { OUTFLOW_CHOICES } from '../instruments/outflowChoices';
 import { SCALE_CHOICES } from '../instruments/scaleChoices';
 import { THERMOMETER_CHOICES } from '../instruments/thermometerChoices';
 import { BenchSelect } from './BenchSelect';
 import type { BenchBrew } from './benchBrew';
-import { cupsPlanned, scaleChosen, thermometerChosen } from './benchSlice';
+import { outflowFeedAddress } from './benchScales';
+import { cupsPlanned, outflowScaleChosen, scaleChosen, thermometerChosen } from './benchSlice';
 
 export const CUP_CHOICES: { words: string; choice: CupRule }[] = [
   { words: 'none (F splits by hand)', choice: { kind: 'none' } },
@@ -23,14 +25,20 @@ export const CUP_CHOICES: { words: string; choice: CupRule }[] = [
 /** How water and kettle are read, and into which cups the brew runs. All may change in the middle of it. */
 export const InstrumentSelects = memo(function InstrumentSelects({ brew }: { brew: BenchBrew }) {
   const dispatch = useAppDispatch();
-  const { key, scale, thermometer, cups } = brew;
+  const { key, scale, thermometer, outflowScale, cups } = brew;
   return (
-    <div className="grid grid-cols-[6fr_5fr_5fr] gap-3">
+    <div className="grid grid-cols-2 gap-3">
       <BenchSelect
         label="Which scale"
         options={SCALE_CHOICES}
         value={scale}
         onChange={(next) => dispatch(scaleChosen({ key, scale: next }))}
+      />
+      <BenchSelect
+        label="Scale under the server"
+        options={OUTFLOW_CHOICES}
+        value={outflowScale}
+        onChange={(next) => dispatch(outflowScaleChosen({ key, scale: next }))}
       />
       <BenchSelect
         label="Which kettle thermometer"
@@ -45,8 +53,14 @@ export const InstrumentSelects = memo(function InstrumentSelects({ brew }: { bre
         onChange={(next) => dispatch(cupsPlanned({ key, cups: next }))}
       />
       {(scale.kind === 'feed' || thermometer === 'feed') && (
-        <p className="col-span-3 text-small break-all">
+        <p className="col-span-2 text-small break-all">
           Instruments send their lines to <code className="reading">{feedAddress(key)}</code>
+        </p>
+      )}
+      {outflowScale === 'feed' && (
+        <p className="col-span-2 text-small break-all">
+          The scale under the server sends its lines to{' '}
+          <code className="reading">{outflowFeedAddress(key)}</code>
         </p>
       )}
     </div>

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { OUTFLOW_CHOICES } from '../instruments/outflowChoices';
 import { SCALE_CHOICES } from '../instruments/scaleChoices';
 import { THERMOMETER_CHOICES } from '../instruments/thermometerChoices';
 import type { BenchBrew } from './benchBrew';
@@ -8,10 +9,11 @@ import { CUP_CHOICES, InstrumentSelects } from './InstrumentSelects';
 export function Instruments({ brew, isStarted }: { brew: BenchBrew; isStarted: boolean }) {
   const [isOpen, setOpen] = useState(false);
   if (!isStarted || isOpen) return <InstrumentSelects brew={brew} />;
-  const { scale, thermometer, cups } = brew;
+  const { scale, thermometer, outflowScale, cups } = brew;
   return (
     <p className="flex flex-wrap items-center gap-x-2 text-small text-quiet">
       <span>Scale: {wordsOf(SCALE_CHOICES, scale)};</span>
+      {outflowScale !== 'none' && <span>server: {wordsOf(OUTFLOW_CHOICES, outflowScale)};</span>}
       <span>kettle: {wordsOf(THERMOMETER_CHOICES, thermometer)};</span>
       <span>fractions: {wordsOf(CUP_CHOICES, cups)}</span>
       <button

@@ -1,7 +1,12 @@
 import type { BenchEvent, BenchRun, BrewPlan, CupRule, PreparationTask } from '@vendu/core';
 import type { BoardGround } from '../board/forecaster';
+import type { OutflowChoice } from '../instruments/outflowChoices';
 import type { ScaleChoice } from '../instruments/scaleChoices';
 import type { ThermometerChoice } from '../instruments/thermometerChoices';
+
+/** What the outflow tells by itself. */
+export const HEARD_OUTFLOW = ['first-drip', 'drained'] as const;
+export type HeardOutflow = (typeof HEARD_OUTFLOW)[number];
 
 /** A brew on the bench: its plan, what was marked, and what else was written down while it ran. */
 export interface BenchBrew {
@@ -37,6 +42,10 @@ export interface BenchBrew {
   events: BenchEvent[];
   scale: ScaleChoice;
   thermometer: ThermometerChoice;
+  /** A second scale, under the server alone. */
+  outflowScale: OutflowChoice;
+  /** What it has told already; taken back by hand, it is not told again. */
+  heard: HeardOutflow[];
   cups: CupRule;
   note: string;
   /** Counts the changes, so that the server can tell the newer state. */

@@ -7,8 +7,8 @@ import type { ScaleChoice } from '../instruments/scaleChoices';
 import { BREW_KIT, LAID_OUT } from '../testing/fixtures';
 import {
   benchScaleOf,
-  disconnectScale,
-  forgetScale,
+  disconnectScales,
+  forgetScales,
   recordedTrace,
   useBenchScale,
   useScaleView,
@@ -47,7 +47,9 @@ function brewWith(scale: ScaleChoice, changes: Partial<BenchBrew> = {}): BenchBr
 
 /** The scale of a brew as a page would hold it. */
 function onPage(brew: BenchBrew) {
-  const page = renderHook((shown: BenchBrew) => useScaleView(useBenchScale(shown)), { initialProps: brew });
+  const page = renderHook((shown: BenchBrew) => useScaleView(useBenchScale(shown, 'brewer')), {
+    initialProps: brew,
+  });
   return { ...page, view: () => page.result.current };
 }
 
@@ -78,7 +80,7 @@ describe('the scale of a brew', () => {
     expect(benchScaleOf(brew.key)?.traceFrom(START_MS).atMs.length).toBeGreaterThan(90);
     const again = onPage(brew);
     expect(again.view()?.status).toBe('reading');
-    await forgetScale(brew.key);
+    await forgetScales(brew.key);
   });
 
   it('is kept on this device every second, in pieces, and read back in order', async () => {
@@ -93,7 +95,7 @@ describe('the scale of a brew', () => {
     expect(atMs.every((each, index) => index === 0 || each > (atMs[index - 1] ?? 0))).toBe(true);
     expect(Math.abs((massG.at(-1) ?? 0) - 200)).toBeLessThan(2);
     page.unmount();
-    await forgetScale(brew.key);
+    await forgetScales(brew.key);
     expect(await readTrace(brew.key)).toEqual({ atMs: [], massG: [] });
   });
 
@@ -104,19 +106,19 @@ describe('the scale of a brew', () => {
     benchScaleOf(brew.key)?.source.pour?.({ toTotalG: 60, flowGps: 6, kettleC: 94 });
     await pass(19);
     first.unmount();
-    disconnectScale(brew.key);
+    disconnectScales(brew.key);
     await pass(5);
     const again = onPage(brew);
     await pass(5);
     expect(Math.abs((again.view()?.massG ?? 0) - 60)).toBeLessThan(2);
-    const trace = await recordedTrace(brew.key, START_MS);
+    const trace = await recordedTrace(brew.key, 'brewer', START_MS);
     expect(trace.atMs[0]).toBeLessThan(1000);
     expect(trace.atMs.at(-1)).toBeGreaterThan(29_000);
     expect(
       Math.max(...trace.atMs.slice(1).map((atMs, index) => atMs - (trace.atMs[index] ?? 0))),
     ).toBeGreaterThan(4000);
     again.unmount();
-    await forgetScale(brew.key);
+    await forgetScales(brew.key);
   });
 
   it('is said to be silent once it has said nothing for a while, and its last figure is no figure', async () => {
@@ -151,12 +153,12 @@ describe('the scale of a brew', () => {
     await pass(20.4);
     page.rerender({ ...brew, scale: STEADY });
     await pass(10);
-    const { atMs } = await recordedTrace(brew.key, START_MS);
+    const { atMs } = await recordedTrace(brew.key, 'brewer', START_MS);
     const gapsMs = atMs.slice(1).map((each, index) => each - (atMs[index] ?? 0));
     expect(Math.max(...gapsMs)).toBeLessThan(1000);
     expect(atMs.length).toBeGreaterThan(290);
     page.unmount();
-    await forgetScale(brew.key);
+    await forgetScales(brew.key);
   });
 
   it('records all the same where this device can keep nothing', async () => {
@@ -165,9 +167,9 @@ describe('the scale of a brew', () => {
     const page = onPage(brew);
     await pass(5);
     expect(kept.size).toBe(0);
-    expect((await recordedTrace(brew.key, START_MS)).atMs.length).toBeGreaterThan(40);
+    expect((await recordedTrace(brew.key, 'brewer', START_MS)).atMs.length).toBeGreaterThan(40);
     page.unmount();
-    await forgetScale(brew.key);
+    await forgetScales(brew.key);
   });
 
   it('carries a brewer with what its lot is like, where the kit is known', async () => {
@@ -179,12 +181,12 @@ describe('the scale of a brew', () => {
     await pass(15);
     expect(benchScaleOf(brew.key)?.source.seen?.()?.aboveBedG).toBeGreaterThan(20);
     page.unmount();
-    await forgetScale(brew.key);
+    await forgetScales(brew.key);
     const bare = brewWith(STEADY);
     const barePage = onPage(bare);
     await pass(1);
     expect(benchScaleOf(bare.key)?.source.seen?.()).toBeNull();
     barePage.unmount();
-    await forgetScale(bare.key);
+    await forgetScales(bare.key);
   });
 });

@@ -1,6 +1,6 @@
 // @vitest-environment jsdom
 import { beforeEach, describe, expect, it } from 'vitest';
-import { runningTotalsG } from '@vendu/core';
+import { benchSteps, runningTotalsG } from '@vendu/core';
 import { writeDraft } from '../app/draft';
 import { createStore } from '../app/store';
 import { LAID_OUT, PLAN } from '../testing/fixtures';
@@ -11,11 +11,14 @@ import {
   brewLaidOut,
   brewPutBack,
   brewStored,
+  drainHeard,
   eventNoted,
+  firstDripHeard,
   goingPlan,
   markUndone,
   missAnswered,
   noteWritten,
+  outflowScaleChosen,
   selectAfter,
   selectBrews,
   stepMarked,
@@ -59,6 +62,27 @@ describe('the bench on this device', () => {
     const { leftOut: _, thermometer: __, ...earlier } = brewIn(store) ?? {};
     writeDraft('bench', { brews: [earlier], activeKey: key, after: [] });
     expect(brewIn(createStore())).toMatchObject({ key, leftOut: [], thermometer: 'none' });
+  });
+
+  it('notes the first drip once, and marks the drain when the outflow says so; undone, it stays undone', () => {
+    const store = createStore();
+    store.dispatch(brewLaidOut(LAID_OUT));
+    store.dispatch(outflowScaleChosen({ key, scale: 'feed' }));
+    const steps = benchSteps(LAID_OUT.plan).length;
+    for (let step = 0; step < steps - 1; step++) store.dispatch(stepMarked({ key, atMs: step * 20_000 }));
+    store.dispatch(firstDripHeard({ key, atS: 14.2 }));
+    store.dispatch(drainHeard({ key, atMs: 158_000 }));
+    expect(brewIn(store)).toMatchObject({
+      events: [{ kind: 'first-drip', atS: 14.2, figure: null }],
+      heard: ['first-drip', 'drained'],
+    });
+    expect(brewIn(store)?.run.marks.at(-1)).toMatchObject({ atMs: 158_000, skipped: false });
+    store.dispatch(markUndone({ key }));
+    expect(brewIn(createStore())).toMatchObject({
+      outflowScale: 'feed',
+      heard: ['first-drip', 'drained'],
+    });
+    expect(brewIn(store)?.run.marks).toHaveLength(steps - 1);
   });
 
   it('is one bench for all pages of the device', () => {

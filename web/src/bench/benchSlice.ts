@@ -14,6 +14,7 @@ import {
   type PreparationTask,
   type StepDone,
 } from '@vendu/core';
+import type { OutflowChoice } from '../instruments/outflowChoices';
 import type { ScaleChoice } from '../instruments/scaleChoices';
 import type { ThermometerChoice } from '../instruments/thermometerChoices';
 import type { BenchBrew } from './benchBrew';
@@ -31,6 +32,8 @@ export type LaidOutBrew = Omit<
   | 'leftOut'
   | 'events'
   | 'thermometer'
+  | 'outflowScale'
+  | 'heard'
   | 'cups'
   | 'note'
   | 'seq'
@@ -103,6 +106,8 @@ export const benchSlice = createSlice({
         answered: [],
         scale: before?.scale ?? payload.scale,
         thermometer: before?.thermometer ?? 'none',
+        outflowScale: before?.outflowScale ?? 'none',
+        heard: [],
         prepared: before?.prepared ?? [],
         leftOut: before?.leftOut ?? [],
         events: [],
@@ -158,6 +163,20 @@ export const benchSlice = createSlice({
       changed(state, payload.key, () => ({ scale: payload.scale })),
     thermometerChosen: (state: BenchState, { payload }: OfBrew<{ thermometer: ThermometerChoice }>) =>
       changed(state, payload.key, () => ({ thermometer: payload.thermometer })),
+    outflowScaleChosen: (state: BenchState, { payload }: OfBrew<{ scale: OutflowChoice }>) =>
+      changed(state, payload.key, () => ({ outflowScale: payload.scale })),
+    /** The first drip fell into the server. */
+    firstDripHeard: (state: BenchState, { payload }: OfBrew<{ atS: number }>) =>
+      changed(state, payload.key, ({ events, heard }) => ({
+        heard: [...heard, 'first-drip'],
+        events: [...events, { kind: 'first-drip', atS: payload.atS, figure: null, text: '' }],
+      })),
+    /** The outflow says when the water above the bed was gone: the last step is marked then. */
+    drainHeard: (state: BenchState, { payload }: OfBrew<{ atMs: number }>) =>
+      changed(state, payload.key, ({ run, plan, heard }) => ({
+        heard: [...heard, 'drained'],
+        run: markNext({ atMs: payload.atMs, run, steps: benchSteps(plan) }),
+      })),
     cupsPlanned: (state: BenchState, { payload }: OfBrew<{ cups: CupRule }>) =>
       changed(state, payload.key, () => ({ cups: payload.cups })),
     noteWritten: (state: BenchState, { payload }: OfBrew<{ note: string }>) =>
@@ -220,6 +239,9 @@ export const {
   eventTakenBack,
   scaleChosen,
   thermometerChosen,
+  outflowScaleChosen,
+  firstDripHeard,
+  drainHeard,
   cupsPlanned,
   noteWritten,
   brewCleared,

@@ -14,6 +14,8 @@ const BREW = {
   leftOut: ['rinse'],
   events: [{ kind: 'agitated', atS: 3, figure: null, text: 'Swirl' }],
   thermometer: 'simulated',
+  outflowScale: 'serial',
+  heard: ['first-drip'],
   cups: { kind: 'time', everyS: 15 },
   note: 'flat bed',
   seq: 4,
@@ -26,11 +28,13 @@ describe('a brew that was kept', () => {
   });
 
   it('is read without what an earlier version did not have', () => {
-    const { leftOut: _, thermometer: __, cups: ___, ...earlier } = BREW;
+    const { leftOut: _, thermometer: __, cups: ___, outflowScale: ____, heard: _____, ...earlier } = BREW;
     expect(readKeptBrew(asKept(earlier))).toEqual({
       ...BREW,
       leftOut: [],
       thermometer: 'none',
+      outflowScale: 'none',
+      heard: [],
       cups: { kind: 'none' },
     });
   });

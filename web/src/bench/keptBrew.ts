@@ -10,9 +10,10 @@ import {
 } from '@vendu/core';
 import { checkDto, PlanDto } from '@vendu/contract';
 import type { BoardGround } from '../board/forecaster';
+import { OUTFLOW_CHOICES, type OutflowChoice } from '../instruments/outflowChoices';
 import { SCALE_CHOICES, type ScaleChoice } from '../instruments/scaleChoices';
 import { THERMOMETER_CHOICES, type ThermometerChoice } from '../instruments/thermometerChoices';
-import type { BenchBrew } from './benchBrew';
+import { HEARD_OUTFLOW, type BenchBrew, type HeardOutflow } from './benchBrew';
 
 type Kept = Record<string, unknown>;
 
@@ -61,6 +62,8 @@ export function readKeptBrew(kept: unknown): BenchBrew | null {
     events: listOf(kept['events'], isEvent),
     scale: scaleOf(kept['scale']),
     thermometer: thermometerOf(kept['thermometer']),
+    outflowScale: outflowScaleOf(kept['outflowScale']),
+    heard: listOf(kept['heard'], isHeard),
     cups: cupsOf(kept['cups']),
   };
 }
@@ -135,6 +138,14 @@ function scaleOf(value: unknown): ScaleChoice {
 
 function thermometerOf(value: unknown): ThermometerChoice {
   return THERMOMETER_CHOICES.find(({ choice }) => choice === value)?.choice ?? 'none';
+}
+
+function outflowScaleOf(value: unknown): OutflowChoice {
+  return OUTFLOW_CHOICES.find(({ choice }) => choice === value)?.choice ?? 'none';
+}
+
+function isHeard(value: unknown): value is HeardOutflow {
+  return HEARD_OUTFLOW.some((heard) => heard === value);
 }
 
 function cupsOf(value: unknown): CupRule {

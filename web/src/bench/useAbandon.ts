@@ -1,7 +1,7 @@
 import { useNavigate } from 'react-router';
 import { useAppDispatch } from '../app/store';
 import { offerUndo } from '../ui/offerUndo';
-import { disconnectScale } from './benchScales';
+import { disconnectScales } from './benchScales';
 import type { BenchBrew } from './benchBrew';
 import { brewCleared, brewPutBack } from './benchSlice';
 import { noteCleared } from './runningSync';
@@ -11,7 +11,7 @@ export function useAbandon(brew: BenchBrew): () => void {
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
   return () => {
-    disconnectScale(brew.key);
+    disconnectScales(brew.key);
     noteCleared(brew.key);
     dispatch(brewCleared({ key: brew.key }));
     void navigate(`/recipes/${brew.recipeId}`);

@@ -60,7 +60,7 @@ export function useBenchBrew(brew: BenchBrew): BenchState {
   const isRunning = isStarted && brew.run.marks.length < steps.length;
   const lastMarkMs = brew.run.marks.at(-1)?.atMs ?? 0;
   useEffect(() => goOnFrom(lastMarkMs), [lastMarkMs]);
-  const scale = useBenchScale(brew);
+  const scale = useBenchScale(brew, 'brewer');
   const scaleView = useScaleView(scale);
   // A scale that reads ten times a second is clock enough: two clocks would draw everything twice.
   const isTicking = isRunning && scaleView?.status !== 'reading';

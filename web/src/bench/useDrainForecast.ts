@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import type { BrewPlan, StepDone } from '@vendu/core';
+import type { BrewPlan, StepDone, TracePoint } from '@vendu/core';
 import type { DrainForecast } from '../board/forecaster';
 import { useForecaster } from '../board/useForecaster';
 import type { BenchBrew } from './benchBrew';
@@ -9,19 +9,20 @@ export function useDrainForecast(
   { ground, events }: Pick<BenchBrew, 'ground' | 'events'>,
   plan: BrewPlan,
   done: readonly StepDone[],
+  outflow: readonly TracePoint[],
 ): DrainForecast | null {
   const { forecaster } = useForecaster(ground);
   const [drain, setDrain] = useState<DrainForecast | null>(null);
-  // Only a mark, a total or something seen changes it, never the clock.
+  // Only a mark, a total, something seen or what has run through changes it, never the clock.
   useEffect(() => {
     if (!forecaster) return undefined;
     let isStale = false;
-    void forecaster.drainOf({ plan, done, events }).then((result) => {
+    void forecaster.drainOf({ plan, done, events, outflow }).then((result) => {
       if (!isStale) setDrain(result.ok ? result.value : null);
     });
     return () => {
       isStale = true;
     };
-  }, [forecaster, plan, done, events]);
+  }, [forecaster, plan, done, events, outflow]);
   return drain;
 }

@@ -37,6 +37,7 @@ import {
   type Schools,
   type StepDone,
   type Targets,
+  type TracePoint,
 } from '@vendu/core';
 
 /** What the board has to know before it can forecast. */
@@ -145,22 +146,25 @@ export class Forecaster {
     };
   }
 
-  /** @returns when a brew under way will drain: as its lot has it, and with what was seen of its bed */
+  /** @returns when a brew under way will drain: as its lot has it, and with what was seen of its bed and outflow */
   drainOf({
     plan,
     done,
     events,
+    outflow,
   }: {
     plan: BrewPlan;
     done: readonly StepDone[];
     events: readonly BenchEvent[];
+    outflow: readonly TracePoint[];
   }): Result<DrainForecast, string> {
     const { kit, calibration, ...age } = this.learned();
     const brew = brewAsGoing({ plan, steps: done, events, ...age }, kit);
     const asLot = drainBelief({ calibration, brew, seen: [] });
     if (!asLot.ok) return asLot;
     const seen = bedSeenIn(events);
-    const asSeen = seen.length === 0 ? asLot : drainBelief({ calibration, brew, seen });
+    const isWatched = seen.length > 0 || outflow.length > 0;
+    const asSeen = isWatched ? drainBelief({ calibration, brew, seen, outflow }) : asLot;
     if (!asSeen.ok) return asSeen;
     return { ok: true, value: { asLot: asLot.value, asSeen: asSeen.value } };
   }

@@ -8,6 +8,7 @@ import { useTraceQuery } from './brewsApi';
 export function DoneStaircase({ brew }: { brew: BrewView }) {
   const { data } = useTraceQuery(brew.id, { skip: !brew.hasTrace });
   const trace = data?.trace ?? null;
+  const outflow = data?.outflow ?? null;
   const lastS = brew.steps.at(-1)?.atS ?? brew.plan.drawdownS;
   return (
     <>
@@ -18,6 +19,7 @@ export function DoneStaircase({ brew }: { brew: BrewView }) {
           actual={
             trace ? traceLine(trace) : actualStaircase({ plan: brew.plan, done: brew.steps, untilS: lastS })
           }
+          outflow={outflow ? traceLine(outflow) : undefined}
           label="The plan as a staircase, with what was done drawn over it"
         />
       </div>
@@ -25,6 +27,7 @@ export function DoneStaircase({ brew }: { brew: BrewView }) {
         {trace
           ? `Blue: the plan. Black: ${trace.atMs.length} readings of the scale; a gap is a silent scale.`
           : 'Blue: the plan. Black: marked times and totals written down, at the planned flow.'}
+        {outflow && ' Green: what ran into the server.'}
       </p>
     </>
   );

@@ -6,6 +6,7 @@ const EVENT_WORDS: Record<BenchEventKind, string> = {
   agitated: '',
   'cup-changed': '',
   'kettle-read': '',
+  'first-drip': 'first drip',
   'bed-shows': 'the bed showed',
   'water-stands': 'water stood',
   'totals-moved': 'totals moved',

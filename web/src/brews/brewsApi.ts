@@ -1,4 +1,5 @@
 import type {
+  BrewTraces,
   BrewView,
   FractionDto,
   MendStepDto,
@@ -8,7 +9,7 @@ import type {
   VerdictDto,
   WeighBrewDto,
 } from '@vendu/contract';
-import type { TastingStage, Trace } from '@vendu/core';
+import type { TastingStage } from '@vendu/core';
 import { api } from '../api/api';
 
 const ALL = ['Brew', 'Lot', 'Recipe'] as const;
@@ -16,7 +17,7 @@ const ALL = ['Brew', 'Lot', 'Recipe'] as const;
 export const brewsApi = api.injectEndpoints({
   endpoints: (build) => ({
     brew: build.query<BrewView, number>({ query: (id) => `brews/${id}`, providesTags: ['Brew'] }),
-    trace: build.query<{ trace: Trace | null }, number>({ query: (id) => `brews/${id}/trace` }),
+    trace: build.query<BrewTraces, number>({ query: (id) => `brews/${id}/trace` }),
     mendStep: build.mutation<BrewView, { id: number; stepIndex: number; mended: MendStepDto }>({
       query: ({ id, stepIndex, mended }) => ({
         url: `brews/${id}/steps/${stepIndex}`,

@@ -1,13 +1,7 @@
 import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
-import {
-  formatDuration,
-  pourEndS,
-  runningTotalsG,
-  staircase,
-  type BrewPlan,
-  type StaircasePoint,
-} from '@vendu/core';
+import { formatDuration, runningTotalsG, staircase, type BrewPlan, type StaircasePoint } from '@vendu/core';
+import { EdgeLabels, StepLabels } from './StepLabels';
 
 interface StaircaseProps {
   plan: BrewPlan;
@@ -15,6 +9,8 @@ interface StaircaseProps {
   height: number;
   /** What was really poured, drawn over the plan. */
   actual?: readonly StaircasePoint[];
+  /** What has run into the server, where it was weighed. */
+  outflow?: readonly StaircasePoint[] | undefined;
   /** Where the clock stands, s. */
   nowS?: number;
   /** A second plan, drawn thin behind. */
@@ -24,14 +20,13 @@ interface StaircaseProps {
 
 /** Closer than this two time labels would run into each other, px. */
 const LABEL_WIDTH_PX = 34;
-/** What a word under a step needs, and how wide a total with its unit is, px. */
-const AGITATION_ROOM_PX = 20;
-const TOTAL_WIDTH_PX = 46;
 const ROOM_S = 30;
 const MARGIN = { top: 22, right: 46, bottom: 26, left: 44 };
+/** Words under the clock, where the steps have a curve along them. */
+const WORDS_PX = 12;
 
 /** The recipe's face: cumulative water against time, with totals and times at the steps they name. */
-export function Staircase({ plan, width, height, actual, nowS, behind, label }: StaircaseProps) {
+export function Staircase({ plan, width, height, actual, outflow, nowS, behind, label }: StaircaseProps) {
   const totals = runningTotalsG(plan);
   const waterG = totals.at(-1) ?? 0;
   const behindG = behind ? (runningTotalsG(behind).at(-1) ?? 0) : 0;
@@ -42,7 +37,8 @@ export function Staircase({ plan, width, height, actual, nowS, behind, label }: 
   const actualG = (actual ?? []).reduce((top, { totalG }) => (totalG > top ? totalG : top), 0);
   const topG = Math.max(waterG, behindG, actualG);
   const x = scaleLinear([0, lastS], [MARGIN.left, width - MARGIN.right]);
-  const y = scaleLinear([0, topG], [height - MARGIN.bottom, MARGIN.top]);
+  const hasWords = actual !== undefined && plan.pours.some(({ agitation }) => agitation !== 'none');
+  const y = scaleLinear([0, topG], [height - MARGIN.bottom - (hasWords ? WORDS_PX : 0), MARGIN.top]);
   const path = line<StaircasePoint>(
     ({ atS }) => x(atS),
     ({ totalG }) => y(totalG),
@@ -80,10 +76,6 @@ export function Staircase({ plan, width, height, actual, nowS, behind, label }: 
         strokeLinejoin="round"
       />
       {plan.pours.map((pour, index) => {
-        const totalG = totals[index] ?? 0;
-        const endX = x(pourEndS(pour));
-        // Under its step, or beside its total where the step is low.
-        const isLow = floor - y(totalG) < AGITATION_ROOM_PX;
         return (
           <g key={index}>
             <line x1={x(pour.startS)} x2={x(pour.startS)} y1={floor} y2={floor + 5} className="stroke-time" />
@@ -97,26 +89,14 @@ export function Staircase({ plan, width, height, actual, nowS, behind, label }: 
                 {formatDuration(pour.startS)}
               </text>
             )}
-            <text
-              x={endX + 2}
-              y={y(totalG) - 7}
-              className="reading halo fill-water text-[13px] font-semibold"
-            >
-              {totalG}
-              <tspan className="text-[11px] font-normal"> g</tspan>
-            </text>
-            {pour.agitation !== 'none' && (
-              <text
-                x={endX + (isLow ? TOTAL_WIDTH_PX : 4)}
-                y={y(totalG) + (isLow ? -7 : 15)}
-                className="fill-quiet text-[11px]"
-              >
-                {pour.agitation}
-              </text>
-            )}
           </g>
         );
       })}
+      {actual ? (
+        <EdgeLabels {...{ plan, totals, x, y, floor }} right={width - MARGIN.right} />
+      ) : (
+        <StepLabels {...{ plan, totals, x, y, floor }} />
+      )}
       <line
         x1={x(plan.drawdownS)}
         x2={x(plan.drawdownS)}
@@ -136,6 +116,14 @@ export function Staircase({ plan, width, height, actual, nowS, behind, label }: 
       <text x={x(plan.drawdownS) + 5} y={floor - 8} className="fill-quiet text-[11px]">
         drained
       </text>
+      {outflow && (
+        <path
+          d={path([...outflow]) ?? ''}
+          className="fill-none stroke-flow"
+          strokeWidth={2}
+          strokeLinejoin="round"
+        />
+      )}
       {actual && (
         <path
           d={path([...actual]) ?? ''}

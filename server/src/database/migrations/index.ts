@@ -3,6 +3,7 @@ import { kitAndLots } from './0002-kit-and-lots.js';
 import { bench } from './0004-bench.js';
 import { instruments } from './0005-instruments.js';
 import { recipeKitAndSearch } from './0003-recipe-kit-and-search.js';
+import { outflow } from './0007-outflow.js';
 import { safeGround } from './0006-safe-ground.js';
 import { firstTables } from './0001-first-tables.js';
 
@@ -14,4 +15,5 @@ export const MIGRATIONS: readonly Migration[] = [
   bench,
   instruments,
   safeGround,
+  outflow,
 ];

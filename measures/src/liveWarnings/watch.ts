@@ -13,86 +13,49 @@ import {
   type DrainBelief,
   type DrainOutlook,
   type LotCalibration,
+  type TracePoint,
 } from '@vendu/core';
-import { fixed, percentile, table } from './report.js';
-import { handOf, taskOf } from './brewsToTarget/task.js';
-import { brewByHand, pouredByHand, syntheticLab, type SyntheticLot } from './brewsToTarget/truth.js';
+import { handOf, taskOf } from '../brewsToTarget/task.js';
+import { brewByHand, pouredByHand, syntheticLab, type SyntheticLot } from '../brewsToTarget/truth.js';
 
-const ORDINARY = 500;
-const STALLS = 100;
-/** A brew that drains in this share more or less than planned is off its plan; a word in any other is a false alarm. */
-const OFF_PLAN = 0.2;
 /** The stall that has to be told: twice the planned time. */
 const STALL_FACTOR = 2;
 /** An eye takes so long to see that the bed shows, s; and looks so long after the water is in whether it still stands. */
-const EYE_S = { mean: 1.5, sd: 1 };
-const LOOKS_AFTER_S = [12, 24, 36, 50, 65, 80, 100, 130];
+export const EYE_S = { mean: 1.5, sd: 1 };
+export const LOOKS_AFTER_S = [12, 24, 36, 50, 65, 80, 100, 130];
 const CLOCK_STEP_S = 5;
+/** A scale under the server is asked so often, s; its noise under a dripping brewer, g. */
+export const OUTFLOW_EVERY_S = 10;
+const SCALE_G = 0.5;
 
-interface Watched {
+export const WATCHED_BY = [
+  'clock alone',
+  'clock and eye',
+  'clock and scale under the server',
+  'all of them',
+] as const;
+type WatchedBy = (typeof WATCHED_BY)[number];
+const hasEyes = (by: WatchedBy) => by === 'clock and eye' || by === 'all of them';
+const hasScale = (by: WatchedBy) => by === 'clock and scale under the server' || by === 'all of them';
+
+export interface Watched {
   plannedS: number;
   drainedS: number;
   /** The first word said, and when. */
   first: { outlook: DrainOutlook; atS: number } | null;
 }
 
-/** How early a stall is told and how often a word is said wrongly, with the clock and with what an eye sees. */
-export function liveWarnings(): string {
-  const rows: string[][] = [];
-  for (const brews of [0, 3]) {
-    for (const hasEyes of [false, true]) {
-      const ordinary = Array.from({ length: ORDINARY }, (_, seed) =>
-        watch({ seed, brews, hasEyes, isStall: false }),
-      );
-      const stalls = Array.from({ length: STALLS }, (_, seed) =>
-        watch({ seed, brews, hasEyes, isStall: true }),
-      );
-      const wrong = ordinary.filter(
-        ({ first, drainedS, plannedS }) => first !== null && Math.abs(drainedS / plannedS - 1) < OFF_PLAN,
-      );
-      const told = stalls.flatMap(({ first, plannedS }) =>
-        first && (first.outlook === 'late' || first.outlook === 'stall') ? [first.atS / plannedS] : [],
-      );
-      rows.push([
-        brews === 0 ? 'never brewed' : `${brews} brews known`,
-        hasEyes ? 'clock and eye' : 'clock alone',
-        `${fixed((wrong.length / ORDINARY) * 100, 1)} %`,
-        `${fixed((told.filter((share) => share < 0.6).length / STALLS) * 100, 0)} %`,
-        `${fixed((told.filter((share) => share < 1).length / STALLS) * 100, 0)} %`,
-        told.length === 0 ? 'never' : `${fixed(percentile(told, 0.5) * 100, 0)} % of the plan`,
-      ]);
-    }
-  }
-  return [
-    '## Warnings while a brew runs',
-    '',
-    `${ORDINARY} ordinary brews and ${STALLS} that drain in twice the planned time, of synthetic lots and hands as above. The plan's drain time is the forecast's before the brew. The eye says when the bed shows (${EYE_S.mean} ± ${EYE_S.sd} s late) and, ${LOOKS_AFTER_S.slice(0, 3).join(', ')} ... s after each pour but the bloom, that water still stands. A word in a brew that drains within ${OFF_PLAN * 100} % of its plan is a false alarm.`,
-    '',
-    table(
-      [
-        'lot',
-        'watched by',
-        'false alarms',
-        'stall told before 60 % of the plan',
-        'before the plan is over',
-        'median',
-      ],
-      rows,
-    ),
-  ].join('\n');
+/** One brew to watch. */
+export interface WatchTask {
+  seed: number;
+  /** Measured brews of the lot before it. */
+  brews: number;
+  by: WatchedBy;
+  isStall: boolean;
 }
 
-function watch({
-  seed,
-  brews,
-  hasEyes,
-  isStall,
-}: {
-  seed: number;
-  brews: number;
-  hasEyes: boolean;
-  isStall: boolean;
-}): Watched {
+/** Brews a brew of a synthetic lot by hand, and notes the first word that is said of its drain. */
+export function watch({ seed, brews, by, isStall }: WatchTask): Watched {
   const task = taskOf(syntheticLab(seed % 30), seed, 'grind');
   const { lot, start } = task;
   const hand = handOf(seed);
@@ -108,11 +71,19 @@ function watch({
   const plan = { ...start, drawdownS: plannedS };
   const slowed = isStall ? slowedTo(lot, plan, STALL_FACTOR * plannedS) : 1;
   const { done, real } = pouredByHand(lot, plan, hand, slowed);
-  const looks = hasEyes ? looksAt(done, real.aboveBedG, real.drawdownS, seed) : [];
+  const looks = hasEyes(by) ? looksAt(done, real.aboveBedG, real.drawdownS, seed) : [];
   return {
     plannedS,
     drainedS: real.drawdownS,
-    first: firstWord({ calibration, lot, done, looks, plannedS, drainedS: real.drawdownS }),
+    first: firstWord({
+      calibration,
+      lot,
+      done,
+      looks,
+      outflow: hasScale(by) ? outflowOf(real.trace, seed) : [],
+      plannedS,
+      drainedS: real.drawdownS,
+    }),
   };
 }
 
@@ -149,11 +120,23 @@ function looksAt(
   });
 }
 
+/** What a scale under the server shows. */
+function outflowOf(trace: readonly TracePoint[], seed: number): TracePoint[] {
+  const random = seededRandom(seed + 11);
+  return trace
+    .filter(({ atS }) => Math.round(atS) % OUTFLOW_EVERY_S === 0)
+    .map(({ atS, beverageG }) => ({
+      atS,
+      beverageG: beverageG + normalDraw(random, { mean: 0, sd: SCALE_G }),
+    }));
+}
+
 function firstWord({
   calibration,
   lot,
   done,
   looks,
+  outflow,
   plannedS,
   drainedS,
 }: {
@@ -161,6 +144,7 @@ function firstWord({
   lot: SyntheticLot;
   done: BrewPlan;
   looks: readonly BedSeen[];
+  outflow: readonly TracePoint[];
   plannedS: number;
   drainedS: number;
 }): Watched['first'] {
@@ -168,8 +152,10 @@ function firstWord({
   const beliefs = new Map<number, DrainBelief>();
   const beliefAt = (atS: number) => {
     const seen = looks.filter((look) => look.atS <= atS);
-    const known = beliefs.get(seen.length) ?? valueOf(drainBelief({ calibration, brew, seen }));
-    beliefs.set(seen.length, known);
+    const run = outflow.filter((point) => point.atS <= atS);
+    const learned = seen.length + run.length * 1000;
+    const known = beliefs.get(learned) ?? valueOf(drainBelief({ calibration, brew, seen, outflow: run }));
+    beliefs.set(learned, known);
     return known;
   };
   const clock = Array.from({ length: Math.floor(drainedS / CLOCK_STEP_S) }, (_, step) => step * CLOCK_STEP_S);

@@ -1,0 +1,88 @@
+import { useEffect, useMemo } from 'react';
+import {
+  benchSteps,
+  drainedS,
+  firstDripS,
+  outflowGps,
+  outflowPoints,
+  pourEndS,
+  type BrewPlan,
+  type StaircasePoint,
+  type StepDone,
+  type TracePoint,
+} from '@vendu/core';
+import { useAppDispatch } from '../app/store';
+import type { BenchBrew } from './benchBrew';
+import type { ScaleView } from './benchScale';
+import { useBenchScale, useScaleView } from './benchScales';
+import { drainHeard, firstDripHeard } from './benchSlice';
+import { traceLine } from './traceLine';
+
+/** The outflow goes into the forecast, and is listened to, so often, s. */
+const FORECAST_EVERY_S = 5;
+const LISTEN_EVERY_S = 1;
+const NO_POINTS: TracePoint[] = [];
+
+export interface OutflowView extends ScaleView {
+  gps: number | null;
+  /** What has run into the server, to draw. */
+  line: StaircasePoint[];
+}
+
+/**
+ * Follows the scale under the server: what runs through, for the eye and for the forecast; and marks by itself the
+ * first drip and the end of the drawdown.
+ */
+export function useOutflow(
+  brew: BenchBrew,
+  { plan, done, elapsedS }: { plan: BrewPlan; done: readonly StepDone[]; elapsedS: number },
+): { view: OutflowView | null; points: readonly TracePoint[] } {
+  const dispatch = useAppDispatch();
+  const { key, heard } = brew;
+  const scale = useBenchScale(brew, 'server');
+  const view = useScaleView(scale);
+  const startMs = brew.run.marks[0]?.atMs;
+  const steps = useMemo(() => benchSteps(plan), [plan]);
+  const isRunning = startMs !== undefined && brew.run.marks.length < steps.length;
+  const trace = useMemo(
+    () => (scale && startMs !== undefined ? scale.traceFrom(startMs) : null),
+    // A reading changes the view, and with it the trace.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [scale, startMs, view?.readMs],
+  );
+  const listenedS = Math.floor(elapsedS / LISTEN_EVERY_S);
+  const isDripHeard = heard.includes('first-drip');
+  // All the water is in, and only the drain is left to mark; a brew that is lifted does not drain.
+  const lastPour = plan.pours.at(-1);
+  const awaitsDrain =
+    isRunning && !plan.lifts && !heard.includes('drained') && steps[done.length]?.kind === 'drawdown';
+  const pouredS = lastPour
+    ? (done.findLast(({ stepIndex }) => steps[stepIndex]?.kind === 'pour')?.atS ?? lastPour.startS) +
+      (pourEndS(lastPour) - lastPour.startS)
+    : 0;
+  useEffect(() => {
+    if (!trace || !isRunning) return;
+    const dripS = isDripHeard ? null : firstDripS(trace);
+    if (dripS !== null) dispatch(firstDripHeard({ key, atS: Math.round(dripS * 10) / 10 }));
+    const drainS = awaitsDrain ? drainedS(trace, pouredS) : null;
+    if (drainS !== null) dispatch(drainHeard({ key, atMs: startMs + Math.round(drainS * 1000) }));
+    // Once a second is often enough: the trace grows ten times as often.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [listenedS, awaitsDrain, isDripHeard]);
+
+  const hasTrace = trace !== null;
+  const forecastS = Math.floor(elapsedS / FORECAST_EVERY_S) * FORECAST_EVERY_S;
+  const points = useMemo(
+    () =>
+      trace && isRunning ? outflowPoints(trace, { everyS: FORECAST_EVERY_S, untilS: forecastS }) : NO_POINTS,
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [hasTrace, isRunning, forecastS],
+  );
+  return {
+    view:
+      view && trace
+        ? { ...view, gps: isRunning ? outflowGps(trace, elapsedS * 1000) : null, line: traceLine(trace) }
+        : null,
+    points,
+  };
+}
