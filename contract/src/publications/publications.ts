@@ -44,6 +44,12 @@ export interface PublicRecipeListItem {
   process: Process;
   brewerName: string;
   plan: BrewPlan;
+  houseName: string;
+  housePlace: string;
+  region: string;
+  /** Allergens among them: said wherever the recipe is. */
+  additions: string;
+  labelNotes: string;
 }
 
 /** A page of published recipes, newest first. */
@@ -62,14 +68,9 @@ export class PublishedQueryDto {
 
 /** What the card says, kept as it was when it was published: nothing of the lab's own work beyond it. */
 export interface PublishedCard extends Omit<PublicRecipeListItem, 'slug'> {
-  houseName: string;
-  housePlace: string;
-  region: string;
   farm: string;
   producer: string;
   variety: string;
-  additions: string;
-  labelNotes: string;
   elevationFromM: number | null;
   elevationToM: number | null;
   paper: string;

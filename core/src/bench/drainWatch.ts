@@ -7,8 +7,8 @@ export type DrainOutlook = 'on-plan' | 'late' | 'stall' | 'early' | 'rush';
 const OFF_SHARE = 0.2;
 const FAR_SHARE = 0.5;
 /**
- * A warning is given once it is likelier than not; of a lot that was never measured it has to be surer, or it would
- * be wrong for one ordinary brew in seven (`./vendu bench warnings`).
+ * A warning is given once it is likelier than not; of a lot that was never measured it has to be surer: at four fifths
+ * one ordinary brew in twelve was warned of (`./vendu bench warnings` prints what is left).
  */
 const SURE_ENOUGH = { known: 0.5, rough: 0.9 };
 /** A drain this much past the plan counts as stalled whatever was forecast, as a share of the plan (assumed). */

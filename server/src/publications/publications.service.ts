@@ -177,8 +177,21 @@ function recipeWithParts(id: number): Promise<RecipeModel> {
 }
 
 function listItem({ slug, card }: LiveRow): PublicRecipeListItem {
-  const { lotName, country, process, brewerName, plan } = parsedJson(card);
-  return { slug, lotName, country, process, brewerName, plan };
+  const { lotName, country, process, brewerName, plan, ...more } = parsedJson(card);
+  const { houseName, housePlace, region, additions, labelNotes } = more;
+  return {
+    slug,
+    lotName,
+    country,
+    process,
+    brewerName,
+    plan,
+    houseName,
+    housePlace,
+    region,
+    additions,
+    labelNotes,
+  };
 }
 
 /** Recipes of two lots of one name may ask for one address at the same moment: the later one takes the next. */

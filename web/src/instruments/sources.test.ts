@@ -13,6 +13,7 @@ import { BREW_KIT, PLAN } from '../testing/fixtures';
 import { feedAddress, feedSource } from './feedSource';
 import { lineCutter } from './lines';
 import { hasSerial, serialSource } from './serialSource';
+import { simulatedOutflowSource } from './simulatedOutflowSource';
 import { simulatedRefractometerSource } from './simulatedRefractometerSource';
 import { simulatedScaleSource } from './simulatedScaleSource';
 import { simulatedThermometerSource } from './simulatedThermometerSource';
@@ -281,5 +282,32 @@ describe('the simulated thermometer and refractometer', () => {
     expect(read.at(-1)).toMatchObject({ isZero: true, sampleC: null });
     expect(before - meanOf(200)).toBeGreaterThan(0.015);
     expect(meanOf(200)).toBeCloseTo(1.3, 2);
+  });
+});
+
+describe('a stand-in under the server', () => {
+  beforeEach(() => {
+    vi.useFakeTimers();
+  });
+  afterEach(() => {
+    vi.useRealTimers();
+  });
+
+  it('shows what has run into it, and asks for a simulated brewer where there is none', () => {
+    const heard = listener();
+    let beverageG: number | null = null;
+    const seen = () =>
+      beverageG === null
+        ? null
+        : { beverageG, bedMm: 20, waterMm: 30, aboveBedG: 0, outflowGps: 1, evaporatedG: 0 };
+    const stop = simulatedOutflowSource({ seen, seed: 7 }).start(heard);
+    vi.advanceTimersByTime(4000);
+    expect(heard.readings).toEqual([]);
+    expect(heard.troubles).toEqual(['It needs a simulated scale under the brewer too.']);
+    beverageG = 41;
+    vi.advanceTimersByTime(1000);
+    expect(heard.readings).toHaveLength(10);
+    for (const { massG } of heard.readings) expect(Math.abs(massG - 41)).toBeLessThan(0.5);
+    stop();
   });
 });

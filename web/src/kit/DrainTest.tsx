@@ -6,6 +6,7 @@ import { Notice } from '../ui/Notice';
 import { QuantityField } from '../ui/QuantityField';
 import { CELSIUS, CLOCK, GRAMS, RESISTANCE, within } from '../ui/quantities';
 import { KitChoice } from './KitChoice';
+import { brewerOptions } from './kitOptions';
 import { useSaveKit } from './useSaveKit';
 
 /** Water poured at once and left when the clock stops, g: enough for a stopwatch, little enough for any brewer. */
@@ -47,12 +48,7 @@ export function DrainTest({ paper, kit, onLeave }: { paper: PaperView; kit: KitV
         stands over the outlet. No coffee. The water is near boiling: keep hands clear of the stream.
       </p>
       <div className="grid grid-cols-3 gap-3">
-        <KitChoice
-          label="Brewer"
-          value={brewerId}
-          options={kit.brewers.map(({ id, name }) => ({ id, words: name }))}
-          onChange={setBrewerId}
-        />
+        <KitChoice label="Brewer" value={brewerId} options={brewerOptions(kit)} onChange={setBrewerId} />
         <QuantityField
           label="Poured"
           quantity={within(GRAMS, { label: 'Water', min: 20, max: 2000 })}

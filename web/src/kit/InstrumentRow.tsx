@@ -8,6 +8,7 @@ import { TroubleNotice } from '../ui/Notice';
 import { QuantityField } from '../ui/QuantityField';
 import { CELSIUS, GRAMS, PERCENT_FINE, within, type Quantity } from '../ui/quantities';
 import { useAddZeroCheckMutation } from './kitApi';
+import { ZeroAge } from './ZeroAge';
 
 const SHOWS: Record<InstrumentKind, Quantity> = {
   scale: GRAMS,
@@ -43,7 +44,7 @@ export function InstrumentRow({ instrument, children }: { instrument: Instrument
         </span>
       </span>
       <span className="text-small">
-        {instrument.isZeroDue && <span className="font-semibold text-alarm">Zero check due. </span>}
+        <ZeroAge instrument={instrument} />
         {lastZero ? (
           <span className="text-quiet">
             Showed{' '}

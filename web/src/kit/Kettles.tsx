@@ -5,6 +5,9 @@ import { FiguresForm } from './FiguresForm';
 import { Row, Section } from './Section';
 import { useSaveKit } from './useSaveKit';
 
+/** Steps are drawn to one scale, so that a coarse kettle is seen as one. */
+const PX_PER_C = 12;
+
 export function Kettles({ kit }: { kit: KitView }) {
   const save = useSaveKit();
   const form = (id: number | null) => {
@@ -47,6 +50,13 @@ export function Kettles({ kit }: { kit: KitView }) {
           <Row key={kettle.id} name={kettle.name} action={form(kettle.id)}>
             steps of <span className="reading text-temperature">{kettle.stepC} °C</span>
             {kettle.hasScale && ', with a scale'}
+            <span
+              aria-hidden
+              className="mt-1 block h-2 w-48 border-b border-temperature"
+              style={{
+                backgroundImage: `repeating-linear-gradient(90deg, var(--color-temperature) 0 1px, transparent 1px ${kettle.stepC * PX_PER_C}px)`,
+              }}
+            />
           </Row>
         ))}
       </ul>

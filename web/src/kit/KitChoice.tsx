@@ -1,13 +1,16 @@
-import { Field, INPUT } from '../ui/Field';
+import { Pick } from '../ui/Pick';
 
 interface KitChoiceProps<T extends number | null> {
   label: string;
   value: T;
-  options: { id: number; words: string }[];
+  options: { id: number; name: string; detail?: string }[];
   /** Words for choosing none, where none may be chosen. */
   none?: null extends T ? string : never;
   onChange: (id: T) => void;
 }
+
+/** What stands for none: a choice needs a value. */
+const NONE = 'none';
 
 /** One brewer, grinder or paper out of those there are. */
 export function KitChoice<T extends number | null>({
@@ -18,22 +21,14 @@ export function KitChoice<T extends number | null>({
   onChange,
 }: KitChoiceProps<T>) {
   return (
-    <Field label={label}>
-      {(control) => (
-        <select
-          {...control}
-          className={INPUT}
-          value={value ?? ''}
-          onChange={(event) => onChange((event.target.value === '' ? null : Number(event.target.value)) as T)}
-        >
-          {none !== undefined && <option value="">{none}</option>}
-          {options.map(({ id, words }) => (
-            <option key={id} value={id}>
-              {words}
-            </option>
-          ))}
-        </select>
-      )}
-    </Field>
+    <Pick
+      label={label}
+      value={value === null ? NONE : String(value)}
+      options={[
+        ...(none === undefined ? [] : [{ value: NONE, name: none }]),
+        ...options.map(({ id, ...words }) => ({ value: String(id), ...words })),
+      ]}
+      onChange={(next) => onChange((next === NONE ? null : Number(next)) as T)}
+    />
   );
 }

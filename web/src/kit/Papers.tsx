@@ -77,18 +77,32 @@ export function Papers({ kit }: { kit: KitView }) {
 /** Plain water as hot as a slurry, poured at once and nearly gone: what a resistance means at a sink. */
 const PLAIN = { waterG: 200, leftG: 10, waterC: 90 };
 
-/** A paper by what it does in its brewer; the figure behind that is one tap away. */
-function PaperDrain({ paper, kit }: { paper: PaperView; kit: KitView }) {
+/** How long plain water takes through a paper in its brewer, s; `null` where it cannot be worked out. */
+function plainDrainS(paper: PaperView, kit: KitView): number | null {
   const brewer = kit.brewers.find(({ paperId }) => paperId === paper.id);
   const drained = plainWaterDrainS({
     brewer: brewer ? brewerGeometry(brewer) : BREWER_CLASSES.cone,
     paperPerM: paper.resistancePerM,
     ...PLAIN,
   });
+  return drained.ok ? drained.value : null;
+}
+
+/** A paper by what it does in its brewer, beside the slowest of them; the figure behind that is one tap away. */
+function PaperDrain({ paper, kit }: { paper: PaperView; kit: KitView }) {
+  const brewer = kit.brewers.find(({ paperId }) => paperId === paper.id);
+  const drainS = plainDrainS(paper, kit);
+  const slowestS = Math.max(...kit.papers.map((each) => plainDrainS(each, kit) ?? 0));
   return (
     <>
+      <span aria-hidden className="my-1 block h-2 w-full max-w-60 bg-wash">
+        <span
+          className="block h-2 bg-time"
+          style={{ width: `${drainS === null ? 0 : (drainS / slowestS) * 100}%` }}
+        />
+      </span>
       drains {PLAIN.waterG} g of plain water in{' '}
-      <span className="reading text-time">{drained.ok ? `${Math.round(drained.value)} s` : '–'}</span>{' '}
+      <span className="reading text-time">{drainS === null ? '–' : `${Math.round(drainS)} s`}</span>{' '}
       <Explain label={`How fast ${paper.name} drains`} trigger={`in the ${brewer?.name ?? 'usual cone'}`}>
         <p>
           Worked out from its resistance when wet, {RESISTANCE.format(paper.resistancePerM)} million per

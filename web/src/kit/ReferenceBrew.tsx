@@ -13,6 +13,7 @@ import { QuantityField } from '../ui/QuantityField';
 import { CLOCK, COUNT, MICROMETRES, within } from '../ui/quantities';
 import { brewKitOf } from './brewKitOf';
 import { KitChoice } from './KitChoice';
+import { brewerOptions } from './kitOptions';
 
 interface Timed {
   setting: number | null;
@@ -80,12 +81,7 @@ export function ReferenceBrew({
         setting and time the drain. One size must be known, from this grinder or another.
       </p>
       <div className="grid grid-cols-3 gap-3">
-        <KitChoice
-          label="Brewer"
-          value={brewerId}
-          options={kit.brewers.map(({ id, name }) => ({ id, words: name }))}
-          onChange={setBrewerId}
-        />
+        <KitChoice label="Brewer" value={brewerId} options={brewerOptions(kit)} onChange={setBrewerId} />
         <QuantityField
           label="Known size"
           quantity={within(MICROMETRES, { label: 'Known size', min: 350, max: 1600 })}

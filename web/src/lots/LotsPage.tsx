@@ -10,6 +10,7 @@ import { useShortcut } from '../ui/useShortcut';
 import { LotFilters } from './LotFilters';
 import { LotTable } from './LotTable';
 import { addressOf, lotsQueryOf } from './lotsQuery';
+import { NoLots } from './NoLots';
 import { useLotsQuery } from './lotsApi';
 
 export function LotsPage() {
@@ -92,17 +93,5 @@ function Pages({
         After
       </Button>
     </nav>
-  );
-}
-
-function NoLots() {
-  return (
-    <div className="border-t border-ink pt-6">
-      <p className="mb-4 max-w-lg">
-        Every green lot that needs a recipe stands here, with how far it is and what it gave last. Add the
-        first one: its name, country, process and roast date are enough.
-      </p>
-      <ButtonLink to="/lots/new">Add a lot</ButtonLink>
-    </div>
   );
 }

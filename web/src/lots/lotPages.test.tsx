@@ -89,8 +89,8 @@ describe('the lots', () => {
   it('say what goes there when there are none, and offer the first step', async () => {
     standInServer({ 'GET lots': { body: page([]) } });
     renderPart(<LotsPage />);
-    expect(await screen.findByText(/Every green lot that needs a recipe stands here/)).toBeTruthy();
-    expect(screen.getAllByRole('link', { name: /Add a lot/ })).toHaveLength(2);
+    expect(await screen.findByText(/Every green lot on its way to a recipe stands here/)).toBeTruthy();
+    expect(screen.getByRole('link', { name: 'Add the first lot' }).getAttribute('href')).toBe('/lots/new');
   });
 
   it('can be asked for again when the server did not answer', async () => {

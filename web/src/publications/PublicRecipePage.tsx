@@ -1,11 +1,15 @@
+import { Fragment } from 'react';
 import { useParams } from 'react-router';
 import {
   celsiusToFahrenheit,
+  drainAdviceS,
   firstKettleC,
+  formatDuration,
   formatElevation,
   formatRatio,
   planAllWaterG,
   planRatio,
+  tasteAdvice,
 } from '@vendu/core';
 import type { PublicRecipeView } from '@vendu/contract';
 import { troubleOf } from '../api/problem';
@@ -40,6 +44,7 @@ export function PublicRecipePage() {
 function Card({ recipe }: { recipe: PublicRecipeView }) {
   const { plan } = recipe;
   const kettleC = firstKettleC(plan);
+  const drain = drainAdviceS(plan);
   const fahrenheit = Math.round(celsiusToFahrenheit({ temperatureC: kettleC }));
   return (
     <article className="flex flex-col gap-6 print:gap-4">
@@ -101,17 +106,23 @@ function Card({ recipe }: { recipe: PublicRecipeView }) {
         label={`Water against time: ${planAllWaterG(plan)} grams, drained at ${plan.drawdownS} seconds`}
       />
       <GuidedSteps slug={recipe.slug} plan={plan} />
-      <section className="grid gap-4 text-small sm:grid-cols-2">
+      <section className="grid gap-4 text-small sm:grid-cols-[3fr_2fr]">
         <div>
           <h2 className="heading mb-2">If it tastes like</h2>
           <dl className="grid grid-cols-[auto_1fr] gap-x-3 gap-y-1">
-            <dt className="font-semibold">sour, thin</dt>
-            <dd>grind a little finer</dd>
-            <dt className="font-semibold">bitter, dry</dt>
-            <dd>grind a little coarser</dd>
-            <dt className="font-semibold">sour and bitter</dt>
-            <dd>wet all grounds in the bloom and keep the bed level</dd>
+            {tasteAdvice(plan).map(({ taste, change }) => (
+              <Fragment key={taste}>
+                <dt className="font-semibold">{taste}</dt>
+                <dd>{change}</dd>
+              </Fragment>
+            ))}
           </dl>
+          {drain && (
+            <p className="mt-2">
+              Drained before <span className="reading">{formatDuration(drain.earlyS)}</span>: grind finer.
+              After <span className="reading">{formatDuration(drain.lateS)}</span>: grind coarser.
+            </p>
+          )}
         </div>
         <div>
           <h2 className="heading mb-2">Safety</h2>

@@ -6,6 +6,7 @@ import { describe, expect, it } from 'vitest';
 import { BREWER_CLASSES, classMeasures, PAPER_PER_M, USUAL_SCHOOLS } from '@vendu/core';
 import type { KitView } from '@vendu/contract';
 import { PLAN, recipe, version } from '../testing/fixtures';
+import { pick } from '../testing/pick';
 import { problem, renderPart, standInServer, type Answer } from '../testing/renderPart';
 import { RecipePage } from './RecipePage';
 
@@ -177,7 +178,7 @@ describe('what a recipe is brewed with and aims at', () => {
       'GET recipes/7': { body: recipe({ versions: [version({ plan: COOL_PLAN })], aim: own }) },
       'PUT recipes/7/setup': { body: VIEW },
     });
-    await userEvent.selectOptions(await screen.findByLabelText('Which water'), 'Tap');
+    await pick('Which water', /^Tap/);
     await userEvent.click(screen.getByRole('button', { name: 'Use the house’s aim' }));
     await expect
       .poll(() => sent.filter(({ method }) => method === 'PUT').map(({ body }) => body))
@@ -196,7 +197,7 @@ describe('what a recipe is brewed with and aims at', () => {
     });
     await userEvent.click(await screen.findByText(/Scale to another dose/));
     await type('To a dose of', '20');
-    await userEvent.selectOptions(screen.getByLabelText('On the grinder'), 'Other, flat');
+    await pick('On the grinder', /Other/);
     await userEvent.click(screen.getByRole('button', { name: 'Work it out' }));
     await userEvent.click(
       await screen.findByRole('button', { name: 'Keep it as a recipe for Cone and Other' }),

@@ -2,6 +2,7 @@ import { aimOf, aimSourceOf } from '@vendu/core';
 import type { KitView, RecipeSetupDto, RecipeView } from '@vendu/contract';
 import { troubleOf, troubleUnder } from '../api/problem';
 import { KitChoice } from '../kit/KitChoice';
+import { kettleOptions, waterOptions } from '../kit/kitOptions';
 import { TroubleNotice } from '../ui/Notice';
 import { AimChoice } from './AimChoice';
 import { useSetUpRecipeMutation } from './recipesApi';
@@ -22,14 +23,14 @@ export function RecipeSetup({ recipe, kit }: { recipe: RecipeView; kit: KitView 
           label="Which water"
           value={recipe.waterId}
           none="not set"
-          options={kit.waters.map(({ id, name }) => ({ id, words: name }))}
+          options={waterOptions(kit)}
           onChange={(waterId) => void change({ waterId })}
         />
         <KitChoice<number | null>
           label="Which kettle"
           value={recipe.kettleId}
           none="not set"
-          options={kit.kettles.map(({ id, name }) => ({ id, words: name }))}
+          options={kettleOptions(kit)}
           onChange={(kettleId) => void change({ kettleId })}
         />
       </div>

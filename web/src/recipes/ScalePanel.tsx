@@ -13,6 +13,7 @@ import { useNavigate } from 'react-router';
 import type { KitView, RecipeView } from '@vendu/contract';
 import type { LiveForecast } from '../board/useForecast';
 import { KitChoice } from '../kit/KitChoice';
+import { brewerOptions, grinderOptions } from '../kit/kitOptions';
 import { Button } from '../ui/Button';
 import { Notice, TroubleNotice } from '../ui/Notice';
 import { troubleOf } from '../api/problem';
@@ -87,13 +88,13 @@ export function ScalePanel({ plan, kit, recipe, forecaster, kitOf, onOffer }: Sc
         <KitChoice
           label="In the brewer"
           value={toBrewer}
-          options={kit.brewers.map(({ id, name }) => ({ id, words: name }))}
+          options={brewerOptions(kit)}
           onChange={setToBrewer}
         />
         <KitChoice
           label="On the grinder"
           value={toGrinder}
-          options={kit.grinders.map(({ id, name, burrSet }) => ({ id, words: `${name}, ${burrSet}` }))}
+          options={grinderOptions(kit)}
           onChange={setToGrinder}
         />
       </div>

@@ -13,6 +13,7 @@ import type { KitView, LotView, NewRecipeDto, SimilarLotView, StartingPreview } 
 import { troubleOf } from '../api/problem';
 import { useDraft } from '../app/draft';
 import { KitChoice } from '../kit/KitChoice';
+import { brewerOptions, grinderOptions, kettleOptions, paperOptions, waterOptions } from '../kit/kitOptions';
 import { AdditionsNote } from '../lots/AdditionsNote';
 import { useKitQuery, useLotQuery } from '../lots/lotsApi';
 import { FittedStaircase } from '../staircase/FittedStaircase';
@@ -79,37 +80,34 @@ function StartSheet({ lot, kit }: { lot: LotView; kit: KitView }) {
         <KitChoice
           label="Brewer"
           value={asked.brewerId}
-          options={kit.brewers.map(({ id, name, shape, usualDoseG }) => ({
-            id,
-            words: `${name}, ${SHAPE_WORDS[shape]}, ${usualDoseG} g`,
-          }))}
+          options={brewerOptions(kit)}
           // Another brewer comes with its own paper.
           onChange={(brewerId) => change({ ...asked, brewerId, paperId: null })}
         />
         <KitChoice
           label="Paper"
           value={asked.paperId ?? brewer?.paperId ?? 0}
-          options={kit.papers.map(({ id, name }) => ({ id, words: name }))}
+          options={paperOptions(kit)}
           onChange={(paperId) => change({ ...asked, paperId })}
         />
         <KitChoice
           label="Grinder"
           value={asked.grinderId}
-          options={kit.grinders.map(({ id, name, burrSet }) => ({ id, words: `${name}, ${burrSet}` }))}
+          options={grinderOptions(kit)}
           onChange={(grinderId) => change({ ...asked, grinderId })}
         />
         <KitChoice<number | null>
           label="Water"
           value={asked.waterId}
-          none="not said"
-          options={kit.waters.map(({ id, name }) => ({ id, words: name }))}
+          none="not set"
+          options={waterOptions(kit)}
           onChange={(waterId) => change({ ...asked, waterId })}
         />
         <KitChoice<number | null>
           label="Kettle"
           value={asked.kettleId}
-          none="not said"
-          options={kit.kettles.map(({ id, name }) => ({ id, words: name }))}
+          none="not set"
+          options={kettleOptions(kit)}
           onChange={(kettleId) => change({ ...asked, kettleId })}
         />
         <AimChoice

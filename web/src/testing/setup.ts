@@ -11,6 +11,9 @@ if (typeof document !== 'undefined') {
     unobserve() {}
     disconnect() {}
   };
+  // Nor does it scroll or hold a pointer.
+  Element.prototype.scrollIntoView = () => undefined;
+  Element.prototype.hasPointerCapture = () => false;
   const { expose } = await import('comlink');
   const { Forecaster } = await import('../board/forecaster');
   // Nor has it workers: the forecaster answers from the same thread.
