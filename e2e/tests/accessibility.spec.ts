@@ -90,7 +90,7 @@ for (const [name, path, landmark] of [
   ['brew, measured', '/brews/3#measure', 'Brew 3'],
   ['brew, tasted', '/brews/3#taste', 'Brew 3'],
   ['brew, its record', '/brews/3#record', 'Brew 3'],
-  ['missing page', '/nowhere', 'Nothing here'],
+  ['missing page', '/nowhere', 'Page not found'],
 ] as const) {
   test(`axe finds nothing on the ${name} page`, async ({ page }) => {
     await signIn(page, 'lead');

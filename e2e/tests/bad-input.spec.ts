@@ -15,7 +15,7 @@ test('a lot with faults is told at each field, and nothing typed is lost to a re
   await page.getByRole('button', { name: 'Add the lot' }).click();
   await expect(page.getByText('Country must be chosen from the list.')).toBeVisible();
   await expect(page.getByText('Process must be one of')).toBeVisible();
-  await expect(page.getByText('The range runs down from 2000 to 1500 m')).toBeVisible();
+  await expect(page.getByText('The range runs downwards, from 2000 to 1500 m')).toBeVisible();
   await expect(page.getByText('“plenty” is not a mass', { exact: false })).toBeVisible();
   await expect(page.getByText('Roast date lies in the future')).toBeVisible();
   await expect(page.getByLabel('Stock weighed in')).toHaveAttribute('aria-invalid', 'true');
@@ -79,12 +79,12 @@ test('a beverage heavier than the water and a reading of 13 are caught at the fi
   const beverage = page.getByLabel('Beverage', { exact: true });
   await beverage.fill('300');
   await beverage.press('Enter');
-  await expect(page.getByText('300 g is no lighter than the', { exact: false })).toBeVisible();
+  await expect(page.getByText('300 g is not lighter than the', { exact: false })).toBeVisible();
   await expect(beverage).toHaveValue('300');
   const reading = page.getByLabel('Reading 1, % TDS');
   await reading.fill('13');
   await reading.press('Enter');
-  await expect(page.getByText('if 1.30 was meant, mind the decimal point', { exact: false })).toBeVisible();
+  await expect(page.getByText('if 1.30 was meant, check the decimal point', { exact: false })).toBeVisible();
   await expect(reading).toHaveValue('13');
 });
 
@@ -133,10 +133,10 @@ test('what was taken out or set aside can be put back', async ({ page }) => {
   await page.goto(`/brews/${brew.id}`);
   await page.getByLabel('Reading 1, % TDS').fill('1.31');
   await page.keyboard.press('Enter');
-  await page.getByRole('button', { name: 'Take out the reading 1.31 %' }).click();
-  await expect(page.getByText('three readings give it', { exact: false })).toBeVisible();
+  await page.getByRole('button', { name: 'Remove the reading 1.31 %' }).click();
+  await expect(page.getByText('from three readings', { exact: false })).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByRole('button', { name: 'Take out the reading 1.31 %' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Remove the reading 1.31 %' })).toBeVisible();
   await page.getByRole('button', { name: 'Exclude this brew' }).click();
   await expect(page.getByText('This brew is excluded', { exact: false })).toBeVisible();
   await page.getByRole('button', { name: 'Include it again' }).click();
@@ -146,7 +146,7 @@ test('what was taken out or set aside can be put back', async ({ page }) => {
 test('addresses that name nothing say so and lead on', async ({ page }) => {
   for (const path of ['/lots/99999', '/recipes/abc', '/brews/0', '/nowhere', '/r/none']) {
     await page.goto(path);
-    await expect(page.getByRole('heading', { name: 'Nothing here' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'Page not found' })).toBeVisible();
   }
 });
 

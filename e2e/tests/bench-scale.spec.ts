@@ -333,7 +333,7 @@ test('another device goes on with a brew whose own has died, with its curve', as
   await other.clock.install({ time: clock + 5_000 });
   await other.goto('/lots');
   const line = other.getByRole('paragraph').filter({ hasText: 'On another bench: Taken over' });
-  await line.getByRole('button', { name: 'Go on with it here' }).click();
+  await line.getByRole('button', { name: 'Continue here' }).click();
   await expect(line).toBeHidden();
   await other.goto(benchPath(recipe));
   await expect(other.getByRole('timer')).toBeVisible();

@@ -139,7 +139,7 @@ test('the bench holds two brews: a third waits; clearing can be undone', async (
   await page.keyboard.press('Space');
   await page.goto(benchPath(third));
   await expect(page.getByRole('heading', { name: 'Two brews are on the bench' })).toBeVisible();
-  await page.getByRole('link', { name: 'Go to them' }).click();
+  await page.getByRole('link', { name: 'Open the bench' }).click();
   await page.getByRole('button', { name: 'Abandon this brew' }).click();
   await page.getByRole('button', { name: 'Undo', exact: true }).last().click();
   await expect(page.getByRole('button', { name: 'Save the brew and weigh it' })).toBeVisible();

@@ -13,14 +13,14 @@ test('a faulty file is mended before anything is stored, and survives a reload',
   await page
     .getByLabel('File')
     .setInputFiles({ name: 'lots.csv', mimeType: 'text/csv', buffer: Buffer.from(FILE) });
-  await expect(page.getByRole('status')).toContainText('3 lots read, 3 of them with faults');
+  await expect(page.getByRole('status')).toContainText('3 lots read, 3 of them with errors');
   await page.getByLabel(/Coffee/).selectOption({ label: 'Name' });
-  await expect(page.getByRole('status')).toContainText('3 lots read, 1 of them with faults');
+  await expect(page.getByRole('status')).toContainText('3 lots read, 1 of them with errors');
   const store = page.getByRole('button', { name: 'Add 3 lots' });
   await expect(store).toBeDisabled();
   await expect(page.getByText('Country must be chosen from the list.')).toBeVisible();
   await expect(page.getByText('Process must be one of', { exact: false })).toBeVisible();
-  await expect(page.getByText(/range runs down from 1950 to 1800 m/)).toBeVisible();
+  await expect(page.getByText(/range runs downwards, from 1950 to 1800 m/)).toBeVisible();
 
   await page.getByLabel('Country, line 3').fill('Bolivia');
   await page.reload();

@@ -38,7 +38,7 @@ test('a brewer is measured with a ruler, drawn, and refused where it is narrower
     ['Bottom diameter, inside', '70'],
     ['Height', '80'],
     ['Usual dose', '15'],
-    ['Most water of a brew', '300'],
+    ['Most water in a brew', '300'],
   ] as const) {
     await form.getByLabel(label, { exact: true }).fill(text);
   }

@@ -136,7 +136,7 @@ test('from a new lot to a public recipe, typed as a new user would', async ({ pa
     await expect(page.getByRole('heading', { name: /Lots|Kittiwake/ })).toBeVisible();
     await page.goto(address);
     await page.getByRole('button', { name: 'Sign off version 2' }).click();
-    await page.getByLabel('Words to the customer').fill('Sweet and bright. Let it cool a little.');
+    await page.getByLabel('Note to the customer').fill('Sweet and bright. Let it cool a little.');
     await page.getByRole('button', { name: 'Publish version 2' }).click();
     await expect(page.getByRole('link', { name: '/r/kasungiro-slope-kittiwake-cone' })).toBeVisible();
   });

@@ -37,7 +37,7 @@ test('a server that is gone is told from a database that is down, on the page fo
   await page.goto('/sign-in');
   await expect(page.getByRole('heading', { name: 'The server does not answer' })).toBeVisible();
   await page.unroute('**/api/**');
-  await page.getByRole('button', { name: 'Ask now' }).click();
+  await page.getByRole('button', { name: 'Try now' }).click();
   await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible();
 });
 

@@ -16,7 +16,7 @@ test('a brew that somebody takes over is told to who had it, and can be taken ba
   await joss
     .getByText(/On another bench: Two hands/)
     .locator('..')
-    .getByRole('button', { name: 'Go on with it here' })
+    .getByRole('button', { name: 'Continue here' })
     .click();
   await joss.getByRole('link', { name: /Back to the bench/ }).click();
   await expect(joss.getByRole('button', { name: /Swirl now/ })).toBeVisible();
@@ -27,7 +27,7 @@ test('a brew that somebody takes over is told to who had it, and can be taken ba
   await expect(tamsin.getByRole('alert')).toContainText(
     'Joss Pellwater goes on with this brew on another bench.',
   );
-  await tamsin.getByRole('button', { name: 'Take it back' }).click();
+  await tamsin.getByRole('button', { name: 'Bring it back here' }).click();
   await expect(tamsin.getByText('on this device and on the server')).toBeVisible();
   await joss.keyboard.press('Space');
   await expect(joss.getByRole('alert')).toContainText(

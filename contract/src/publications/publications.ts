@@ -6,7 +6,7 @@ export class PublishDto {
   @NumberBetween({ label: 'Recipe version', unit: '', min: 1, max: 2_147_483_647, whole: true })
   recipeVersionId!: number;
 
-  @TextUpTo({ label: 'Words to the customer', max: 1000 })
+  @TextUpTo({ label: 'Note to the customer', max: 1000 })
   introduction: string = '';
 }
 

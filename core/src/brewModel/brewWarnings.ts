@@ -36,7 +36,7 @@ export function brewWarnings({
 function kettleWarnings({ inflows, boilingC }: BrewSetup): BrewWarning[] {
   const hottest = inflows.find(({ kettleC }) => kettleC > boilingC);
   if (!hottest) return [];
-  const message = `Water boils at ${boilingC.toFixed(1)} °C at this elevation; set the kettle to that or less.`;
+  const message = `Water boils at ${boilingC.toFixed(1)} °C at this elevation; set the kettle no higher.`;
   return [{ kind: 'kettle-above-boiling', atS: hottest.startS, message }];
 }
 
@@ -49,7 +49,7 @@ function levelWarnings({ input }: BrewSetup, series: BrewSeries): BrewWarning[] 
   }
   const full = series.levelM.findIndex((levelM) => levelM > FULL_SHARE * heightM);
   if (full < 0) return [];
-  const message = 'The brewer is three quarters full; wait before pouring on, and do not swirl.';
+  const message = 'The brewer is three quarters full; wait before pouring more, and do not swirl.';
   return [{ kind: 'nearly-full', atS: series.atS[full] ?? 0, message }];
 }
 
@@ -57,7 +57,7 @@ function swirlWarnings({ input }: BrewSetup, series: BrewSeries): BrewWarning[] 
   return input.agitation.flatMap(({ atS, kind }): BrewWarning[] => {
     const levelM = series.levelM[indexAt(series, atS)] ?? 0;
     if (levelM <= FULL_SHARE * input.brewer.heightM) return [];
-    const message = `The brewer is too full to ${kind} at ${formatDuration(atS)}: grounds go over the rim. Wait until it has drained, or leave it out.`;
+    const message = `The brewer is too full to ${kind} at ${formatDuration(atS)}: grounds would go over the rim. Wait until it has drained, or skip it.`;
     return [{ kind: 'agitated-when-full', atS, message }];
   });
 }
@@ -68,7 +68,7 @@ function stallWarnings({ inflows }: BrewSetup, series: BrewSeries, drawdownS: nu
   while (stalled < series.atS.length && !isStalled(series, stalled)) stalled += 1;
   if (stalled === series.atS.length) return [];
   const drains = drawdownS === null ? 'it does not drain' : `it drains by ${formatDuration(drawdownS)}`;
-  const message = `The brew stalls, ${drains}; grind coarser, agitate less, or take out fines.`;
+  const message = `The brew stalls, ${drains}; grind coarser, agitate less, or sieve out fines.`;
   return [{ kind: 'stall', atS: series.atS[stalled] ?? 0, message }];
 }
 
@@ -86,7 +86,7 @@ function dryWarnings({ inflows, doseKg, model }: BrewSetup, series: BrewSeries):
       : [];
     const isDry = before.length > 0 && before.every((aboveBedG) => aboveBedG < model.drainedKg * 1000);
     if (!isDry) return [];
-    const message = `The bed stands dry before the pour at ${formatDuration(startS)}; pour earlier or grind finer, unless that is wanted.`;
+    const message = `The bed runs dry before the pour at ${formatDuration(startS)}; pour earlier or grind finer, unless that is wanted.`;
     return [{ kind: 'bed-dry', atS: startS, message }];
   });
 }

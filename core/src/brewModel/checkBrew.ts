@@ -101,5 +101,5 @@ function firstOf<T>(
 function within(path: string, fault: OutOfRange | null): OutOfRange | null {
   if (!fault) return null;
   const field = `${path}.${fault.field}`;
-  return { ...fault, field, message: `${field} is ${fault.value}; it may be ${fault.allowed}.` };
+  return { ...fault, field, message: `${field} is ${fault.value}; allowed: ${fault.allowed}.` };
 }

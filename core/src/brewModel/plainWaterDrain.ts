@@ -40,7 +40,8 @@ export function plainWaterDrainS({
 }): Result<number, never> | OutOfRange | Failure<'nothing-drains'> {
   const fault = firstOutOfRange({ waterG, leftG, waterC, paperPerM }, RANGES);
   if (fault) return fault;
-  if (leftG >= waterG) return failure('nothing-drains', `${leftG} g left of ${waterG} g is no draining.`);
+  if (leftG >= waterG)
+    return failure('nothing-drains', `${leftG} g left of ${waterG} g means nothing drained.`);
   const density = densityKgM3(waterC);
   const drop = (waterG - leftG) / 1000 / density / LEVELS;
   let seconds = 0;

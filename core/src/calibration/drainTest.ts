@@ -43,7 +43,7 @@ export function paperFromDrainTest(test: DrainTest): Result<MeasuredPaper, never
   if (test.seconds < fastest.value || test.seconds > slowest.value) {
     return failure(
       'no-paper-fits',
-      `No paper drains this in ${test.seconds} s; between ${fastest.value.toFixed(0)} and ${slowest.value.toFixed(0)} s is possible.`,
+      `No paper drains that in ${test.seconds} s; between ${fastest.value.toFixed(0)} and ${slowest.value.toFixed(0)} s is possible.`,
     );
   }
   let [low, high] = [THINNEST_PER_M, DENSEST_PER_M];

@@ -43,12 +43,12 @@ export function adviceNotes({
   const notes: string[] = [];
   if (!isThere && situation.withinUncertainty) {
     notes.push(
-      'The last brew misses the aim by no more than its uncertainty: read or brew it once more if you doubt it.',
+      'The last brew misses the aim by less than its own uncertainty: read it or brew it again before changing anything.',
     );
   }
   notes.push(...rules.filter(({ wants }) => wants.length === 0).map(({ because }) => sentence(because)));
   if (calibration.knowledge === 'nothing') {
-    notes.push('No brew of this lot was measured yet: take every figure as a rough range.');
+    notes.push('No brew of this lot has been measured yet: take every figure as a rough range.');
   }
   if (calibration.disagreeing.length > 0) {
     notes.push('One of the brews disagrees with the rest: check its record, or exclude it.');
@@ -75,9 +75,9 @@ function outOfReach({ moves, forecast }: Candidate, targets: Targets): string {
   });
   const plan = moves.length === 0 ? 'the recipe as it is' : moves.map(describeMove).join('; ');
   if (missed.length === 0) {
-    return `The figures of the aim can be met by ${plan}, but the forecast is too uncertain to promise it: a weighed and read brew narrows it.`;
+    return `The aim can be met by ${plan}, but the forecast is too uncertain to promise it: weigh and read one brew to narrow it.`;
   }
-  return `No change of one or two things is likely to reach the whole aim. The nearest, ${plan}, is expected to give ${missed.join(' and ')}: move the aim, or another brewer or paper.`;
+  return `No one or two changes are likely to reach the whole aim. The nearest, ${plan}, is expected to give ${missed.join(' and ')}: move the aim, or try another brewer or paper.`;
 }
 
 const PRINT: Record<keyof Targets, (value: number) => string> = {

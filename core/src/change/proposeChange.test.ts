@@ -98,7 +98,7 @@ describe('a target that takes two levers', () => {
     const { changes } = advised({ targets: targetOf(hidden) });
     expect(changes[0]?.kind).toBe('two-variable');
     expect(changes[0]?.moves.map(({ lever }) => lever)).toEqual(['grind', 'ratio']);
-    expect(changes[0]?.against).toContain('two changes at once do not tell which of them did it');
+    expect(changes[0]?.against).toContain('with two changes at once you will not know which one did it');
     expect(changes.some(({ kind }) => kind === 'one-variable')).toBe(true);
   });
 
@@ -296,7 +296,7 @@ describe('one notion of the aim', () => {
     expect(changes[0]?.moves.map(({ lever, from, to }) => `${lever} ${to > from ? 'up' : 'down'}`)).toEqual([
       'ratio up',
     ]);
-    expect(changes[0]?.why).toContain('it wants more water');
+    expect(changes[0]?.why).toContain('use more water');
   });
 
   it('still ranks, and says what cannot be met, where no change reaches the aim', () => {
@@ -311,7 +311,7 @@ describe('one notion of the aim', () => {
     for (const change of changes.slice(1)) {
       if (first) expect(miss(first)).toBeLessThanOrEqual(miss(change) + 1);
     }
-    expect(notes.find((note) => note.includes('is likely to reach the whole aim'))).toMatch(
+    expect(notes.find((note) => note.includes('are likely to reach the whole aim'))).toMatch(
       /expected to give .*% strength \(aim .* to .*\)/,
     );
   });

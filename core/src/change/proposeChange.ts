@@ -235,8 +235,10 @@ function proposed(
     why: wanted ? `${wanted.because}; ${byModel}` : byModel,
     against: [
       ...avoided.map(({ because }) => because),
-      ...(moves.length > 1 ? ['two changes at once do not tell which of them did it'] : []),
-      ...(forecast.isRough ? ['no brew of this lot was measured yet: the figures are a rough range'] : []),
+      ...(moves.length > 1 ? ['with two changes at once you will not know which one did it'] : []),
+      ...(forecast.isRough
+        ? ['no brew of this lot has been measured yet: the figures are a rough range']
+        : []),
       ...moves.map((move) => characterOf(move).against),
     ],
     school,

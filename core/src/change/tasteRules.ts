@@ -56,7 +56,7 @@ export const TASTE_RULES: readonly TasteRule[] = [
     wants: [AGITATE, LONGER_BLOOM],
     avoids: [FINER],
     because:
-      'it tastes sour although the yield is there: finer would only add bitterness; look for dry pockets and channels, or a roast still too young',
+      'it tastes sour although the yield is there: finer would only add bitterness; look for dry pockets and channels, or a roast that is too fresh',
   },
   {
     id: 'sour',
@@ -64,7 +64,7 @@ export const TASTE_RULES: readonly TasteRule[] = [
     applies: always,
     wants: [FINER, HOTTER],
     avoids: [COARSER, COOLER],
-    because: 'sour and sharp is the usual sign of too little extracted',
+    because: 'sour and sharp usually means under-extracted',
   },
   {
     id: 'watery-though-extracted',
@@ -72,7 +72,7 @@ export const TASTE_RULES: readonly TasteRule[] = [
     applies: extracted,
     wants: [TIGHTER],
     avoids: [FINER],
-    because: 'it is weak although the yield is there: it wants less water per dose, not a finer grind',
+    because: 'it is weak although the yield is there: use less water per dose, not a finer grind',
   },
   {
     id: 'watery',
@@ -80,7 +80,7 @@ export const TASTE_RULES: readonly TasteRule[] = [
     applies: always,
     wants: [FINER],
     avoids: [COARSER],
-    because: 'thin and sweet usually drained too fast',
+    because: 'thin and sweet usually means it drained too fast',
   },
   {
     id: 'bitter-though-low',
@@ -89,7 +89,7 @@ export const TASTE_RULES: readonly TasteRule[] = [
     wants: [CALMER, COOLER],
     avoids: [FINER, HOTTER],
     because:
-      'it is bitter although little was extracted: part of the bed gave too much and part too little, so calm the bed before touching the grind',
+      'it is bitter although the yield is low: parts of the bed over-extracted and parts under, so calm the bed before touching the grind',
   },
   {
     id: 'bitter',
@@ -97,7 +97,7 @@ export const TASTE_RULES: readonly TasteRule[] = [
     applies: always,
     wants: [COARSER, COOLER],
     avoids: [FINER, HOTTER],
-    because: 'bitterness that covers the fruit is the usual sign of too much extracted',
+    because: 'bitterness that covers the fruit usually means over-extracted',
   },
   {
     id: 'dry-over',
@@ -124,7 +124,7 @@ export const TASTE_RULES: readonly TasteRule[] = [
     wants: [],
     avoids: [],
     because:
-      'dryness has two opposite causes, and time and yield do not tell which: weigh the beverage and read it before choosing',
+      'dryness has two opposite causes, and time and yield do not tell which: weigh and read the beverage before choosing',
   },
   {
     id: 'muddled',
@@ -132,7 +132,7 @@ export const TASTE_RULES: readonly TasteRule[] = [
     applies: always,
     wants: [COARSER],
     avoids: [FINER, AGITATE],
-    because: 'blurred notes are the usual sign of too fine a grind or a stalled bed',
+    because: 'blurred notes usually mean too fine a grind or a stalled bed',
   },
   {
     id: 'sour-and-bitter',
@@ -149,7 +149,7 @@ export const TASTE_RULES: readonly TasteRule[] = [
     applies: always,
     wants: [COOLER, FEWER_POURS],
     avoids: [HOTTER, FINER],
-    because: 'a fermented lot that was pushed turns boozy: cooler and shorter',
+    because: 'a fermented lot turns boozy when pushed: cooler and shorter',
   },
   {
     id: 'flat',
@@ -157,7 +157,7 @@ export const TASTE_RULES: readonly TasteRule[] = [
     applies: always,
     wants: [HOTTER, MORE_POURS],
     avoids: [COOLER],
-    because: 'flat without florals asks for hotter water, more of it late, or a fresher roast',
+    because: 'flat and without florals: hotter water, more of it late, or a fresher roast',
   },
   {
     id: 'stalled',
@@ -173,7 +173,7 @@ export const TASTE_RULES: readonly TasteRule[] = [
     applies: extracted,
     wants: [TIGHTER],
     avoids: [FINER],
-    because: 'it drained fast but is extracted: time alone is no fault, and finer may only muddle it',
+    because: 'it drained fast but extracted well: time alone is no fault, and finer may only muddle it',
   },
   {
     id: 'drained-fast',
@@ -181,7 +181,7 @@ export const TASTE_RULES: readonly TasteRule[] = [
     applies: always,
     wants: [FINER, MORE_POURS],
     avoids: [COARSER],
-    because: 'it drained fast and little was extracted: too coarse for this plan',
+    because: 'it drained fast and the yield is low: too coarse for this plan',
   },
   {
     id: 'level-high',
@@ -214,8 +214,7 @@ export const TASTE_RULES: readonly TasteRule[] = [
     applies: (_, schools) => schools.agitation === 'leave-still',
     wants: [],
     avoids: [],
-    because:
-      'the house leaves the bed alone: a crater asks for a spiral pour, which no figure of the plan holds',
+    because: 'the house leaves the bed alone: a crater needs a spiral pour, which the plan cannot set',
   },
   {
     id: 'bed-cratered',
@@ -223,7 +222,7 @@ export const TASTE_RULES: readonly TasteRule[] = [
     applies: always,
     wants: [AGITATE],
     avoids: [],
-    because: 'a cratered bed or grounds high on the wall ask for a spiral pour or a last swirl',
+    because: 'a cratered bed or grounds high on the wall need a spiral pour or a final swirl',
   },
 ];
 
@@ -244,7 +243,7 @@ export function figureRulesFor({ strength, yield: standing }: Situation): Change
         id: 'strong-though-extracted',
         wants: [WIDER],
         avoids: [],
-        because: 'it is too strong and the yield is there: it wants more water, not another grind',
+        because: 'it is too strong and the yield is there: use more water, not another grind',
       },
     ];
   }
@@ -254,7 +253,7 @@ export function figureRulesFor({ strength, yield: standing }: Situation): Change
         id: 'weak-though-extracted',
         wants: [TIGHTER],
         avoids: [],
-        because: 'it is too weak and the yield is there: it wants less water, not another grind',
+        because: 'it is too weak and the yield is there: use less water, not another grind',
       },
     ];
   }

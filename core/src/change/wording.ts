@@ -53,7 +53,7 @@ const CHARACTER: Record<Lever, Record<'up' | 'down', Character>> = {
     down: { taste: 'a little lighter', against: 'a short bloom may leave dry pockets' },
   },
   pours: {
-    up: { taste: 'fuller by longer contact', against: 'more pours are more to get wrong' },
+    up: { taste: 'fuller by longer contact', against: 'more pours leave more to get wrong' },
     down: { taste: 'lighter by shorter contact', against: 'larger pours raise the level and the turbulence' },
   },
   agitation: {

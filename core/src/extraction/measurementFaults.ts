@@ -24,7 +24,7 @@ export function readingFault({ tdsPercent }: { tdsPercent: number }): Measuremen
     reason: 'reading-out-of-range',
     message:
       `A reading of ${tdsPercent} % is outside ${lowPercent} to ${highPercent} % TDS` +
-      (slipped === undefined ? '.' : `; if ${slipped.toFixed(2)} was meant, mind the decimal point.`),
+      (slipped === undefined ? '.' : `; if ${slipped.toFixed(2)} was meant, check the decimal point.`),
     allowed: `${lowPercent} to ${highPercent} %`,
   };
 }
@@ -44,7 +44,7 @@ export function beverageFault({
   if (beverageG < waterG) return null;
   return {
     reason: 'beverage-heavier-than-water',
-    message: `${beverageG} g is no lighter than the ${waterG} g poured; tare the server, and discard the rinse water before weighing.`,
+    message: `${beverageG} g is not lighter than the ${waterG} g poured; tare the server, and discard the rinse water before weighing.`,
     allowed: `below ${waterG} g`,
   };
 }

@@ -110,10 +110,7 @@ export function outlyingReading({
   if (fault) return fault;
   const count = tdsPercents.length;
   if (count < FEWEST_FOR_OUTLIER) {
-    return failure(
-      'too-few-readings',
-      `One reading can be told to be out among ${FEWEST_FOR_OUTLIER} or more.`,
-    );
+    return failure('too-few-readings', `An outlier can be told among ${FEWEST_FOR_OUTLIER} or more.`);
   }
   const centre = mean([...tdsPercents]);
   const index = tdsPercents.reduce(

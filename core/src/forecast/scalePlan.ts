@@ -60,7 +60,7 @@ export function scalePlan({
   if (planFault) {
     return failure(
       'pours-do-not-fit',
-      `On this clock the larger pours run into each other. ${planFault.message}`,
+      `At these times the larger pours run into each other. ${planFault.message}`,
     );
   }
   const meant = modelledBrew(conditionsOfPlan({ plan, kit }), factors);

@@ -28,7 +28,7 @@ export function stoppedCup({
   if (!low || !high || stopS < low.atS) {
     return failure(
       'outside-the-cups',
-      `The cups run from ${points[0]?.atS ?? 0} to ${points.at(-1)?.atS ?? 0} s.`,
+      `The cups cover ${points[0]?.atS ?? 0} to ${points.at(-1)?.atS ?? 0} s.`,
     );
   }
   const share = high.atS === low.atS ? 1 : (stopS - low.atS) / (high.atS - low.atS);
@@ -77,7 +77,7 @@ export function moveWater({
     );
   }
   if (!plan.pours.some(isLate)) {
-    return failure('no-pour-after', 'No pour starts after that time: all water is before it already.');
+    return failure('no-pour-after', 'No pour starts after that time: all the water is already in before it.');
   }
   const waterG = planWaterG(plan);
   const bloomG = planWaterG({ pours: plan.pours.filter(({ isBloom }) => isBloom) });

@@ -30,7 +30,7 @@ export function turnOf({
   if (unwanted >= 0) {
     const turned = points[unwanted];
     if (unwanted === 0 || !turned) {
-      return failure('does-not-turn', 'The first cup is not wanted already: nothing comes before the turn.');
+      return failure('does-not-turn', 'The first cup is already unwanted: nothing comes before the turn.');
     }
     return success({ atS: turned.atS, beverageG: turned.beverageG, basis: 'taste' });
   }

@@ -54,7 +54,7 @@ export function translateSetting({
     const [low, high] = [from.points[0]?.setting, from.points.at(-1)?.setting];
     return failure(
       'setting-not-measured',
-      `Setting ${setting} lies outside the measured ${low ?? 0} to ${high ?? 0}; a scale is never extrapolated.`,
+      `Setting ${setting} lies outside the measured ${low ?? 0} to ${high ?? 0}; settings are never extrapolated.`,
     );
   }
   return settingForSize({ curve: to, ...size });

@@ -40,7 +40,7 @@ export function outOfRange(field: string, value: number, { low, high, unit }: Ra
   return {
     ok: false,
     reason: 'out-of-range',
-    message: `${field} is ${value}; it may be ${allowed}.`,
+    message: `${field} is ${value}; allowed: ${allowed}.`,
     field,
     value,
     allowed,

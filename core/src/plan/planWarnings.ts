@@ -27,14 +27,14 @@ export function planWarnings(plan: BrewPlan): PlanWarning[] {
     warnings.push({
       reason: 'ratio-unusual',
       message: `Ratio ${formatRatio(ratio)} is outside 1:${USUAL.ratio.low} to 1:${USUAL.ratio.high}.`,
-      advice: ratio < USUAL.ratio.low ? 'Add water or take less coffee.' : 'Take off water or add coffee.',
+      advice: ratio < USUAL.ratio.low ? 'Use more water or less coffee.' : 'Use less water or more coffee.',
     });
   }
   if (outside(plan.kettleC, USUAL.kettleC)) {
     warnings.push({
       reason: 'kettle-unusual',
       message: `Kettle ${plan.kettleC} °C is outside ${USUAL.kettleC.low} to ${USUAL.kettleC.high} °C.`,
-      advice: 'The slurry is several degrees colder than the kettle; check that this is meant.',
+      advice: 'The slurry is several degrees cooler than the kettle; check that this is intended.',
     });
   }
   const [first] = plan.pours;
@@ -43,7 +43,7 @@ export function planWarnings(plan: BrewPlan): PlanWarning[] {
     warnings.push({
       reason: 'bloom-unusual',
       message: `The bloom is ${bloomMultiple.toFixed(1)}x the dose, outside ${USUAL.bloomMultiple.low}x to ${USUAL.bloomMultiple.high}x.`,
-      advice: 'A fixed bloom is often not scaled to the dose; type it as a multiple, such as 2.5x.',
+      advice: 'A bloom in grams is often not scaled with the dose; type it as a multiple, such as 2.5x.',
     });
   }
   const meanFlowGps = planWaterG(plan) / plan.drawdownS;

@@ -26,7 +26,7 @@ export function parseElevation(text: string): Result<ElevationRange | null, Elev
   if (toM < fromM)
     return failure(
       'range-reversed',
-      `The range runs down from ${fromM} to ${toM} m; write the lower figure first.`,
+      `The range runs downwards, from ${fromM} to ${toM} m; enter the lower figure first.`,
     );
   return success({ fromM, toM });
 }

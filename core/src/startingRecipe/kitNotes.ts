@@ -25,7 +25,7 @@ export function waterNote({ name, alkalinityMgPerL, mineralsMgPerL }: WaterFacts
   const { low, high } = STATED_MINERALS;
   const minerals =
     mineralsMgPerL < low || mineralsMgPerL > high
-      ? `${mineralsMgPerL} mg/L of minerals, ${mineralsMgPerL < low ? 'less' : 'more'} than the ${low} to ${high} that recipes are stated with: it may taste otherwise elsewhere`
+      ? `${mineralsMgPerL} mg/L of minerals, ${mineralsMgPerL < low ? 'less' : 'more'} than the ${low} to ${high} that recipes are stated with: it may taste different elsewhere`
       : `${mineralsMgPerL} mg/L of minerals, as recipes are stated with`;
   return { part: 'water', note: [`${name}: ${minerals}`, ...acidityWords(alkalinityMgPerL)].join('; ') };
 }
@@ -35,7 +35,7 @@ function acidityWords(alkalinityMgPerL: number): string[] {
     return [`its alkalinity of ${alkalinityMgPerL} damps acidity: a flat cup may be the water`];
   }
   if (alkalinityMgPerL < QUIET_ALKALINITY.low) {
-    return [`its alkalinity of ${alkalinityMgPerL} leaves acidity bare: a sharp cup may be the water`];
+    return [`its alkalinity of ${alkalinityMgPerL} leaves acidity unbuffered: a sharp cup may be the water`];
   }
   return [];
 }

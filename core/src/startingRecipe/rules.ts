@@ -48,7 +48,7 @@ export const STARTING_RULES: readonly StartingRule[] = [
   {
     id: 'low-elevation',
     because:
-      'low elevation: softer bean that drains fast, so finer, hotter and one pour more for contact time',
+      'low elevation: softer bean that drains fast, so finer, hotter and one more pour for contact time',
     applies: isLowGrown,
     pushes: [
       { figure: 'grindUm', by: -50 },
@@ -114,7 +114,7 @@ export const STARTING_RULES: readonly StartingRule[] = [
   },
   {
     id: 'delicate',
-    because: 'delicate and tea-like: little body of its own, so a thin steady stream and nothing stirred',
+    because: 'delicate and tea-like: little body of its own, so a thin, steady stream and no stirring',
     applies: (facts) => hasSign(facts, 'delicate'),
     pushes: [
       { figure: 'bloomSwirls', by: -1 },
@@ -123,7 +123,7 @@ export const STARTING_RULES: readonly StartingRule[] = [
   },
   {
     id: 'prone-to-dryness',
-    because: 'prone to dryness: its tail turns astringent, so stiller, coarser and an earlier end',
+    because: 'prone to dryness: its tail turns astringent, so less agitation, coarser and an earlier end',
     applies: (facts) => hasSign(facts, 'prone-to-dryness'),
     pushes: [
       { figure: 'bloomSwirls', by: -1 },

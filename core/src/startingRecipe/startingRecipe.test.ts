@@ -135,7 +135,7 @@ describe('the starting recipe', () => {
     // Common practice: stated waters carry 80 to 120 mg/L; alkalinity takes acidity away.
     expect(note(40, 100)).toBe('Tap: 100 mg/L of minerals, as recipes are stated with');
     expect(note(120, 230)).toMatch(/more than the 80 to 120 .*; its alkalinity of 120 damps acidity/);
-    expect(note(5, 20)).toMatch(/less than .*; its alkalinity of 5 leaves acidity bare/);
+    expect(note(5, 20)).toMatch(/less than .*; its alkalinity of 5 leaves acidity unbuffered/);
     expect(startingRecipe(PLAIN).reasons.kitNotes).toBeUndefined();
   });
 

@@ -78,7 +78,7 @@ export class StoreBrewService {
     if (batch?.lotId !== recipe.lotId) {
       throw invalidField({
         field: 'roastBatchId',
-        message: 'This roast batch is not of the lot of the recipe.',
+        message: 'This roast batch does not belong to the recipe’s lot.',
       });
     }
     return { version, recipe, batch };

@@ -36,7 +36,7 @@ export class InstrumentFeedsService {
     if (isFull) {
       throw new ProblemError(
         'too-many-requests',
-        'Too many screens listen to instruments; close one of them.',
+        'Too many screens are listening to instruments; close one of them.',
       );
     }
   }

@@ -235,7 +235,7 @@ export class KitService {
         if (row.revision !== revision) {
           throw new ProblemError(
             'stale',
-            `This ${what} was saved by somebody else since you opened it. What you typed is kept here.`,
+            `This ${what} was saved by somebody else since you opened it. Your entries are kept here.`,
           );
         }
         await row.update(values as never);
@@ -259,7 +259,7 @@ function refuseOverdosed(reached: { hardnessMgPerL: number; alkalinityMgPerL: nu
     if (mgPerL <= MOST_MG_PER_L) continue;
     throw invalidField({
       field: 'mix.concentrates',
-      message: `This mix comes to a ${what} of ${mgPerL} mg/L; look at the grams for a litre.`,
+      message: `This mix comes to a ${what} of ${mgPerL} mg/L; check the grams per litre.`,
       allowed: `up to ${MOST_MG_PER_L} mg/L`,
     });
   }

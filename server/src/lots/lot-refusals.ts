@@ -6,7 +6,7 @@ export function reversedElevation({ elevationFromM, elevationToM }: LotFactsDto)
   return [
     {
       field: 'elevationToM',
-      message: `The elevation runs down from ${elevationFromM} to ${elevationToM} m; write the lower figure first.`,
+      message: `The elevation runs down from ${elevationFromM} to ${elevationToM} m; enter the lower figure first.`,
       allowed: `${elevationFromM} m or more`,
     },
   ];

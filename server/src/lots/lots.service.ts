@@ -208,7 +208,7 @@ async function refuseTwins(lots: readonly NewLotDto[]): Promise<void> {
           row.farm === lot.farm &&
           row.roastBatches.some(({ roastedOn }) => roastedOn === lot.roastedOn),
       );
-      const message = 'This lot is there already, with the same roast date; skip it.';
+      const message = 'This lot is already there, with the same roast date; skip it.';
       return isThere ? [{ field: `lots.${index}.name`, message }] : [];
     }),
   );

@@ -34,7 +34,7 @@ export function serveOpenApi(app: INestApplication): void {
     new DocumentBuilder()
       .setTitle('Vendu')
       .setDescription(
-        `The dial-in bench of a roastery. Errors are application/problem+json (RFC 9457). A POST that stores something new may carry ${REQUEST_KEY_HEADER}, a UUID: sent again under the same one, it is stored once and answered alike.`,
+        `The dial-in bench of a roastery. Errors are application/problem+json (RFC 9457). A POST that stores something new may carry ${REQUEST_KEY_HEADER}, a UUID: sent again with the same key, it is stored once and gets the same answer.`,
       )
       .setVersion('1')
       .addCookieAuth('vendu.sid')

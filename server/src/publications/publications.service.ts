@@ -148,7 +148,7 @@ async function refuseRestoring({ id, recipeId, recipeVersionId }: PublicationMod
   if (live && live.id !== id) {
     throw new ProblemError(
       'conflict',
-      'Another card of this recipe is public by now; withdraw that one first.',
+      'Another card of this recipe is already public; withdraw that one first.',
     );
   }
 }

@@ -219,7 +219,7 @@ export class RecipesService {
     return this.change(recipeId, async ({ lotId }) => {
       const row = await version(versionId);
       if (!isAccepted && row.signedOffAt !== null) {
-        throw new ProblemError('conflict', 'This version is signed off; a lead takes that back first.');
+        throw new ProblemError('conflict', 'This version is signed off; a lead has to undo that first.');
       }
       await row.update(
         isAccepted
@@ -237,7 +237,7 @@ export class RecipesService {
       if (isSignedOff && row.acceptedAt === null) {
         throw new ProblemError(
           'conflict',
-          'Accept this version first: sign-off confirms a recipe that was accepted.',
+          'Accept this version first: only an accepted recipe can be signed off.',
         );
       }
       if (!isSignedOff) await refuseWhilePublic(versionId);

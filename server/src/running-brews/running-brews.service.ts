@@ -108,5 +108,5 @@ export class RunningBrewsService {
 const IS_TAKEN = ':takesOver OR (device <=> VALUES(device) AND VALUES(seq) > seq)';
 
 function onAnotherBench({ brewer }: RunningBrewModel): ProblemError {
-  return new ProblemError('stale', `${brewer.name} goes on with this brew on another bench.`);
+  return new ProblemError('stale', `${brewer.name} is continuing this brew on another bench.`);
 }

@@ -43,9 +43,9 @@ export class AccessGuard implements CanActivate {
     const { personId } = request.session;
     const person = personId === undefined ? null : await this.people.byId(personId);
     if (!person)
-      throw new ProblemError('not-signed-in', 'Sign in to go on; what you typed stays on this device.');
+      throw new ProblemError('not-signed-in', 'Sign in to continue; what you typed stays on this device.');
     if (marked(LEAD_ONLY) && person.role !== 'lead') {
-      throw new ProblemError('not-allowed', 'Only a lead signs off and publishes; ask one to do it.');
+      throw new ProblemError('not-allowed', 'Only a lead can sign off and publish; ask one to do it.');
     }
     request.person = person;
     return true;

@@ -13,7 +13,7 @@ const FORM_TYPES = ['application/x-www-form-urlencoded', 'multipart/form-data', 
 export const originMiddleware: RequestHandler = (request, _response, next) => {
   const isPast = READS_ONLY.includes(request.method) || request.path.startsWith('/instrument-feeds/');
   if (isPast || isFromOwnPage(request)) next();
-  else next(new ProblemError('not-allowed', 'This was sent by a page of another site, so it was not done.'));
+  else next(new ProblemError('not-allowed', 'This was sent from another site, so it was refused.'));
 };
 
 function isFromOwnPage(request: Request): boolean {

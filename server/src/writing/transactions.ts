@@ -42,7 +42,7 @@ export function inTransaction<T>(sequelize: Sequelize, work: () => Promise<T>): 
       if (!progress.isWorkDone) throw error;
       throw new ProblemError(
         'unknown-outcome',
-        'The database went away while this was being saved, and it is not known whether it was. Send the same once more: it is stored once.',
+        'The database went away while this was being saved, and it is not known whether it was. Send the same again: it is saved only once.',
       );
     }
   });
@@ -62,7 +62,7 @@ export async function untilFree<T>(work: () => Promise<T>): Promise<T> {
       if (attempt === TRIES) {
         throw new ProblemError(
           'busy',
-          'Others are saving the same just now; nothing was stored. Try again in a moment.',
+          'Somebody else is saving the same just now; nothing was stored. Try again in a moment.',
         );
       }
       const waitMs = FIRST_WAIT_MS * 2 ** attempt * (0.5 + Math.random());

@@ -16,14 +16,14 @@ export function Outage({ trouble, onRetry }: { trouble: Trouble; onRetry: () => 
         {trouble.kind === 'no-answer' ? 'The server does not answer' : 'The database does not answer'}
       </h1>
       <p role="status" className="text-large">
-        Vendu asks again every few seconds and goes on by itself.
+        Vendu tries again every few seconds and carries on by itself.
       </p>
       <p className="text-quiet">
-        What runs on the bench and what was typed is kept on this device. If this stays, tell whoever looks
-        after the lab’s server.
+        Running brews and anything typed are kept on this device. If this lasts, tell whoever looks after the
+        lab’s server.
       </p>
       <Button className="self-start" onClick={onRetry}>
-        Ask now
+        Try now
       </Button>
     </main>
   );

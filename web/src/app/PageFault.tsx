@@ -7,14 +7,12 @@ export function PageFault() {
   return (
     <main className="mx-auto max-w-xl p-10">
       <h1 className="mb-2 text-title font-bold">This page broke</h1>
-      <p className="mb-4">
-        What you typed and what runs on the bench is kept on this device. Open the page again.
-      </p>
+      <p className="mb-4">Anything typed and any running brew are kept on this device. Reload the page.</p>
       <pre className="reading mb-4 overflow-auto bg-wash p-3 text-tiny">
         {error instanceof Error ? error.message : String(error)}
       </pre>
       <Button weight="main" onClick={() => window.location.reload()}>
-        Open again
+        Reload
       </Button>
     </main>
   );

@@ -116,7 +116,7 @@ export function BenchFooter({ brew, onDone }: BenchFooterProps) {
           event.preventDefault();
           event.currentTarget.blur();
         }}
-        placeholder={isStarted ? 'N: note; Enter saves it' : 'notes open when the clock runs'}
+        placeholder={isStarted ? 'N: note; Enter saves it' : 'notes: once the clock runs'}
         className="h-12 min-w-44 grow max-sm:col-span-full resize-none rounded-edge border border-edge bg-raised px-3 py-3 text-body text-ink placeholder:text-quiet"
       />
     </footer>

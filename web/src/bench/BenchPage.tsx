@@ -103,7 +103,7 @@ function BenchFull({ brews }: { brews: readonly BenchBrew[] }) {
         or abandon one of them first.
       </p>
       <ButtonLink to={`/bench/${brews[0]?.recipeVersionId ?? 0}`} weight="main">
-        Go to them
+        Open the bench
       </ButtonLink>{' '}
       <Link to="/lots" className="ml-3 underline">
         All lots

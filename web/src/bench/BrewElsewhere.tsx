@@ -14,9 +14,9 @@ export function BrewElsewhere({ brew }: { brew: BenchBrew }) {
     >
       <TriangleAlert aria-hidden size={20} className="shrink-0" />
       <p className="min-w-48 flex-1 font-semibold">
-        {elsewhere} <span className="font-normal">What is marked here stays on this device.</span>
+        {elsewhere} <span className="font-normal">Marks made here stay on this device.</span>
       </p>
-      <BenchButton onClick={() => takeOver(brew.key)}>Take it back</BenchButton>
+      <BenchButton onClick={() => takeOver(brew.key)}>Bring it back here</BenchButton>
     </div>
   );
 }

@@ -22,12 +22,12 @@ const ADVICE: Record<Exclude<DrainOutlook, 'on-plan'>, { pouring: string; poured
       'A stall. Stir once, or lift the paper a little to let air out; else lift the brewer (L) and read what is in the cup. Coarser next time.',
   },
   early: {
-    pouring: 'Early. Pour slower from here, so that the water stays longer; finer next time.',
+    pouring: 'Early. Pour slower from here so the water stays longer; finer next time.',
     poured: 'Early. All the water is in, nothing slows it now; finer next time.',
   },
   rush: {
-    pouring: 'A rush: the water runs through. Pour slower and in smaller parts from here; finer next time.',
-    poured: 'A rush: the water ran through. Read and taste it all the same; finer next time.',
+    pouring: 'Running through. Pour slower and in smaller pours from here; finer next time.',
+    poured: 'It ran through. Read and taste it anyway; finer next time.',
   },
 };
 

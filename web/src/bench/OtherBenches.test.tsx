@@ -33,7 +33,7 @@ const open = (trace: Answer) => {
   standInServer({ 'GET running-brews': { body: [RUNNING] }, [`GET running-brews/${key}/trace`]: trace });
   return renderPart(<OtherBenches />);
 };
-const goOn = async () => userEvent.click(await screen.findByRole('button', { name: 'Go on with it here' }));
+const goOn = async () => userEvent.click(await screen.findByRole('button', { name: 'Continue here' }));
 
 describe('a brew on another bench', () => {
   afterEach(() => {

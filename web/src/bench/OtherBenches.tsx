@@ -41,12 +41,12 @@ export function OtherBenches() {
             className="min-h-6 underline underline-offset-3"
             onClick={() => void goOnHere(brew)}
           >
-            Go on with it here
+            Continue here
           </button>
         ) : (
           <span className="text-quiet">
-            It was begun in another version of Vendu and can only go on there; reload this page to get the
-            newest.
+            It was started in another version of Vendu and can only continue there; reload this page to get
+            the newest.
           </span>
         )}
       </p>

@@ -13,7 +13,7 @@ export const SafetyLine = memo(function SafetyLine({ brew }: { brew: BenchBrew }
   if (refusal !== null) {
     return (
       <Notice tone="alarm">
-        The server does not take this brew while it runs: {refusal} It goes on here and is kept on this
+        The server does not take this brew while it runs: {refusal} It carries on here and is kept on this
         device.
       </Notice>
     );
@@ -39,6 +39,6 @@ function marksWords(isHere: boolean, isOnServer: boolean): string {
       : 'Marks and notes: on this device; the server does not have the last of them yet.';
   }
   return isOnServer
-    ? 'Marks and notes: on the server; the storage of this browser is full or closed.'
-    : 'Marks and notes: in this page only, since the storage of this browser is full or closed and the server does not answer. Keep it open.';
+    ? 'Marks and notes: on the server; this browser’s storage is full or blocked.'
+    : 'Marks and notes: in this page only, because this browser’s storage is full or blocked and the server does not answer. Keep it open.';
 }

@@ -25,8 +25,8 @@ export function DoneStaircase({ brew }: { brew: BrewView }) {
       </div>
       <p className="caption mt-1">
         {trace
-          ? `Blue: the plan. Black: ${trace.atMs.length} readings of the scale; a gap is a silent scale.`
-          : 'Blue: the plan. Black: marked times and totals written down, at the planned flow.'}
+          ? `Blue: the plan. Black: ${trace.atMs.length} readings of the scale; a gap is where the scale was silent.`
+          : 'Blue: the plan. Black: from marked times and entered totals, at the planned flow.'}
         {outflow && ' Green: what ran into the server.'}
       </p>
     </>

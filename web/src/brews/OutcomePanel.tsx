@@ -52,11 +52,10 @@ const SHOWN = ['tdsPercent', 'yieldPercent', 'drawdownS'] as const satisfies (ty
 /** Where what remains would come from, and what to do about it. */
 const BEYOND: Record<OutcomeOf, string> = {
   tdsPercent:
-    'Zero the refractometer and read once more; if it stands, this lot gives otherwise than the brews before told.',
+    'Zero the refractometer and read again. If the reading holds, this lot behaves differently from what earlier brews suggested.',
   yieldPercent:
-    'Weigh beverage and dose once more; if they stand, this lot gives otherwise than the brews before told.',
-  drawdownS:
-    'Look at the grinder setting, the paper and the bed: something there was not as in the brews before.',
+    'Weigh beverage and dose again. If they hold, this lot behaves differently from what earlier brews suggested.',
+  drawdownS: 'Check grinder setting, paper and bed: something differed from the earlier brews.',
 };
 
 const HEAD = 'border-b border-ink pb-1 pr-5 text-left text-tiny font-medium text-quiet';
@@ -136,7 +135,7 @@ export function OutcomePanel({ brew, outcome }: { brew: BrewView; outcome: BrewO
         </table>
       </WideTable>
       {effects.length > 0 && (
-        <ul aria-label="What was done otherwise" className="text-small">
+        <ul aria-label="What was done differently" className="text-small">
           {effects.map(({ departure, by }) => (
             <li key={departure}>
               {departureWords(departure, brew)}: <Moved by={by} />
@@ -151,9 +150,10 @@ export function OutcomePanel({ brew, outcome }: { brew: BrewView; outcome: BrewO
       ))}
       <p className="caption">
         {planned.isRough
-          ? 'No brew was measured before this one: the forecast is a rough range of lots like it. '
+          ? 'No brew was measured before this one: the forecast is a rough range for lots like it. '
           : 'Forecast from the brews before this one. '}
-        The band holds in 9 brews of 10. What each departure did is the brew model’s, one after the other.
+        The band holds 9 brews in 10. What each difference did is the brew model’s estimate, taken one after
+        another.
       </p>
     </div>
   );

@@ -54,7 +54,7 @@ export function ReadingsForm({
   function remove(readingId: number, tdsPercent: number) {
     void offerUndoOf(
       setRemoved({ id: brew.id, readingId, removed: true }),
-      `Reading ${tdsPercent.toFixed(2)} % taken out`,
+      `Reading ${tdsPercent.toFixed(2)} % removed`,
       () => void setRemoved({ id: brew.id, readingId, removed: false }),
     );
   }
@@ -77,7 +77,7 @@ export function ReadingsForm({
             )}
             <button
               type="button"
-              aria-label={`Take out the reading ${tdsPercent.toFixed(2)} %`}
+              aria-label={`Remove the reading ${tdsPercent.toFixed(2)} %`}
               className="ml-1 p-1 text-quiet hover:text-ink"
               onClick={() => remove(id, tdsPercent)}
             >
@@ -99,7 +99,7 @@ export function ReadingsForm({
         <form onSubmit={(event) => void send(event)} className="flex items-start gap-2">
           <Field
             label={`Reading ${brew.readings.length + 1}, % TDS`}
-            hint={brew.readings.length < 3 ? 'at least three, of a cooled and stirred sample' : undefined}
+            hint={brew.readings.length < 3 ? 'at least three, from a cooled, stirred sample' : undefined}
             error={complaint ?? troubleOf(error)?.detail}
             className="grow"
           >

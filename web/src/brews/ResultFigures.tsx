@@ -27,7 +27,7 @@ export function ResultFigures({ brew, targets }: { brew: BrewView; targets: Targ
         value={result?.strength.meanPercent.toFixed(2)}
         spread={result && `± ${result.strength.uncertaintyPercent.toFixed(2)}`}
         unit="% TDS"
-        trail={result ? <StrengthTrail brew={brew} result={result} /> : 'three readings give it'}
+        trail={result ? <StrengthTrail brew={brew} result={result} /> : 'from three readings'}
         aim={aimWords(result?.strength.meanPercent, targets?.tdsPercent, (value) => value.toFixed(2))}
       />
       <OneFigure
@@ -173,7 +173,7 @@ function YieldTrail({ brew, result }: { brew: BrewView; result: BrewResult }) {
             </span>
             . Uncertainty ± <span className="reading">{measured.uncertaintyPoints.toFixed(2)}</span> points
             from the reading, the beverage ({BENCH_INSTRUMENTS.beverageG} g) and the dose (
-            {BENCH_INSTRUMENTS.doseG} g), to first order. Two brews closer than that are not told apart.
+            {BENCH_INSTRUMENTS.doseG} g), to first order. Two brews closer than that cannot be told apart.
           </p>
         </>
       ) : (

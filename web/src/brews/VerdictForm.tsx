@@ -23,7 +23,7 @@ export function VerdictForm({ brew }: { brew: BrewView }) {
     stored,
     async send({ verdict, reason }) {
       // A reason alone waits for its verdict, on this device.
-      if (verdict === null) return { kind: 'not-set', detail: 'Choose a verdict to go with it.', errors: [] };
+      if (verdict === null) return { kind: 'not-set', detail: 'Choose a verdict too.', errors: [] };
       const { error } = await give({ id: brew.id, verdict: { verdict, reason } });
       return troubleOf(error);
     },

@@ -104,7 +104,7 @@ export function WeighForm({ brew }: { brew: BrewView }) {
       {trouble?.kind === 'stale' ? (
         <Notice tone="alarm">
           {trouble.detail} Your figures are kept here.{' '}
-          <Button onClick={() => void goOnWithMine()}>Go on with mine</Button>
+          <Button onClick={() => void goOnWithMine()}>Keep mine</Button>
         </Notice>
       ) : (
         trouble && trouble.errors.length === 0 && <TroubleNotice trouble={trouble} />

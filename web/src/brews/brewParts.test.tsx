@@ -70,7 +70,7 @@ describe('a brew beside its siblings', () => {
 describe('strength and yield', () => {
   it('wait for readings', () => {
     renderPart(<ResultFigures targets={null} brew={brewView({ result: null, readings: [] })} />);
-    expect(screen.getByText('three readings give it')).toBeTruthy();
+    expect(screen.getByText('from three readings')).toBeTruthy();
   });
 
   it('stand against what is aimed at', () => {
@@ -215,7 +215,7 @@ describe('taking a reading out', () => {
   afterEach(() => void toast.dismiss());
 
   const takeOut = () =>
-    userEvent.click(screen.getAllByRole('button', { name: 'Take out the reading 1.40 %' })[0]!);
+    userEvent.click(screen.getAllByRole('button', { name: 'Remove the reading 1.40 %' })[0]!);
   const form = (
     <>
       <ReadingsForm brew={brewView()} modelTdsPercent={1.33} />
@@ -230,7 +230,7 @@ describe('taking a reading out', () => {
     });
     renderPart(form);
     await takeOut();
-    await screen.findByText('Reading 1.40 % taken out');
+    await screen.findByText('Reading 1.40 % removed');
     fireEvent.click(screen.getByRole('button', { name: 'Undo' }));
     await expect.poll(() => sent.at(-1)?.path).toBe('brews/21/readings/1/restore');
   });
@@ -240,7 +240,7 @@ describe('taking a reading out', () => {
     renderPart(form);
     await takeOut();
     expect(await screen.findByText('The database does not answer.')).toBeTruthy();
-    expect(screen.queryByText('Reading 1.40 % taken out')).toBeNull();
+    expect(screen.queryByText('Reading 1.40 % removed')).toBeNull();
   });
 });
 
@@ -255,7 +255,7 @@ describe('what was weighed', () => {
     const sent = standInServer({});
     renderPart(<WeighForm brew={brewView()} />);
     await typeBeverage('260');
-    expect(screen.getByText(/no lighter than the 250 g poured/)).toBeTruthy();
+    expect(screen.getByText(/not lighter than the 250 g poured/)).toBeTruthy();
     expect(sent.filter(({ method }) => method === 'PATCH')).toEqual([]);
   });
 

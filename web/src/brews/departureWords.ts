@@ -10,7 +10,7 @@ import type { BrewView } from '@vendu/contract';
 
 type Done = Pick<BrewView, 'plan' | 'steps' | 'events' | 'doseG'>;
 
-/** What was done otherwise than planned, in figures: `12.4 g for 12 g`. */
+/** What was done differently than planned, in figures: `12.4 g for 12 g`. */
 export function departureWords(departure: Departure, { plan, steps, events, doseG }: Done): string {
   const rows = planAgainstActual({ plan, done: steps });
   const pours = rows.filter(({ step }) => step.kind === 'pour');

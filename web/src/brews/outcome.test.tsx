@@ -47,7 +47,7 @@ describe('a brew beside its forecast', () => {
 
   it('says what was done otherwise, what that did, and what is left', () => {
     renderPart(<OutcomePanel brew={brew} outcome={outcome} />);
-    const reasons = screen.getByRole('list', { name: 'What was done otherwise' }).textContent;
+    const reasons = screen.getByRole('list', { name: 'What was done differently' }).textContent;
     expect(reasons).toContain('strength −0.02 %, yield +0.1 points, drained +8 s');
     expect(reasons).toMatch(/kettle .*°C: strength −0\.01 %/);
     expect(screen.getByRole('row', { name: /Strength/ }).textContent).toContain(
@@ -55,7 +55,7 @@ describe('a brew beside its forecast', () => {
     );
     expect(screen.getByRole('row', { name: /Yield/ }).textContent).toContain('not measured');
     expect(screen.getByRole('row', { name: /Drained/ }).textContent).toContain('3:19+41 soutside its band');
-    expect(screen.getByText(/Look at the grinder setting/)).toBeTruthy();
+    expect(screen.getByText(/Check grinder setting/)).toBeTruthy();
   });
 
   it('shows a drain as the clock did when it was marked', () => {
@@ -82,7 +82,7 @@ describe('a brew beside its forecast', () => {
   it('calls a forecast without a measured brew a rough range', () => {
     const rough = { ...outcome, planned: { ...planned, isRough: true }, effects: [] };
     renderPart(<OutcomePanel brew={brew} outcome={rough} />);
-    expect(screen.getByText(/rough range of lots like it/)).toBeTruthy();
+    expect(screen.getByText(/rough range for lots like it/)).toBeTruthy();
     expect(screen.queryByText('Forecast for what you poured')).toBeNull();
   });
 });

@@ -109,10 +109,10 @@ function Advice({ recipe, kit, brewKit }: { recipe: RecipeView; kit: KitView; br
             <Notice key={note}>{note}</Notice>
           ))}
           {!advice.isThere && advice.changes.length === 0 && (
-            <p className="text-small">No change found is likelier than the same again.</p>
+            <p className="text-small">No change is likelier to hit the aim than the same brew again.</p>
           )}
           {advice.isThere && advice.changes.length > 0 && (
-            <h3 className="mt-4 text-small text-quiet">If you want to change something all the same</h3>
+            <h3 className="mt-4 text-small text-quiet">Change something anyway</h3>
           )}
           <ol>
             {advice.changes.slice(0, isAll ? undefined : SHOWN_AT_FIRST).map((change, index) => (
@@ -158,7 +158,7 @@ function OneChange({
           {change.title}
           {change.kind === 'two-variable' && (
             <span className="ml-2 text-small font-normal text-quiet">
-              two at once: it will not tell which did it
+              two changes at once: you will not know which one did it
             </span>
           )}
         </h3>

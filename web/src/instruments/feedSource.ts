@@ -30,7 +30,7 @@ export function feedSource(feedName: string): InstrumentSource<InstrumentReading
     start({ onReading, onTrouble }) {
       const events = new EventSource(feedAddress(feedName));
       events.onmessage = ({ data }) => onReading(JSON.parse(String(data)) as InstrumentReading);
-      events.onerror = () => onTrouble('The server passes no readings on just now; go on by hand.');
+      events.onerror = () => onTrouble('No readings are coming through the server; carry on by hand.');
       return () => events.close();
     },
   };

@@ -42,7 +42,7 @@ async function read(
 ): Promise<void> {
   const serial = serialOf();
   if (!serial) {
-    onTrouble('This browser reaches nothing on a cable; use the feed over the network, or go on by hand.');
+    onTrouble('This browser cannot read a cable; use the network, or carry on by hand.');
     return;
   }
   try {
@@ -60,6 +60,8 @@ async function read(
     await port.close();
   } catch (error) {
     if (signal.aborted) return;
-    onTrouble(`What was on the cable is gone (${String(error)}). Go on by hand, or connect it again.`);
+    onTrouble(
+      `The connection over the cable is lost (${String(error)}). Carry on by hand, or connect it again.`,
+    );
   }
 }

@@ -81,13 +81,13 @@ describe('a scale on a cable', () => {
     vi.stubGlobal('navigator', {});
     const none = listener();
     scaleOf(serialSource()).start(none);
-    expect(none.troubles[0]).toContain('go on by hand');
+    expect(none.troubles[0]).toContain('by hand');
     vi.stubGlobal('navigator', {
       serial: { requestPort: () => Promise.reject(new Error('No port selected')) },
     });
     const refused = listener();
     scaleOf(serialSource()).start(refused);
-    await expect.poll(() => refused.troubles[0]).toContain('Go on by hand');
+    await expect.poll(() => refused.troubles[0]).toContain('Carry on by hand');
   });
 });
 
@@ -123,7 +123,7 @@ describe('a scale over the network', () => {
     expect(feedAddress('key')).toMatch(/\/api\/instrument-feeds\/[0-9a-f-]{36}$/);
     expect(feedAddress('other')).not.toBe(feedAddress('key'));
     expect(heard.readings).toEqual([{ massG: 12.3 }]);
-    expect(heard.troubles[0]).toContain('go on by hand');
+    expect(heard.troubles[0]).toContain('by hand');
   });
 });
 

@@ -29,7 +29,7 @@ const BREWER_FIELDS = (papers: KitView['papers']): FigureField<BrewerDto>[] => [
   { field: 'outletDiameterMm', label: 'Hole', kind: 'figure', quantity: MILLIMETRES },
   { field: 'outletCount', label: 'Holes', kind: 'figure', quantity: COUNT },
   { field: 'usualDoseG', label: 'Usual dose', kind: 'figure', quantity: GRAMS },
-  { field: 'capacityG', label: 'Most water of a brew', kind: 'figure', quantity: GRAMS },
+  { field: 'capacityG', label: 'Most water in a brew', kind: 'figure', quantity: GRAMS },
 ];
 
 /** Brewers side by side, drawn to one scale. */
@@ -37,7 +37,7 @@ export function Brewers({ kit }: { kit: KitView }) {
   return (
     <Section title="Brewers" add={<BrewerForm kit={kit} brewer={null} />}>
       {kit.brewers.length === 0 && (
-        <Empty>A recipe belongs to a brewer. Add the first with a ruler’s figures.</Empty>
+        <Empty>A recipe belongs to a brewer. Measure your first one with a ruler and add it.</Empty>
       )}
       <ul className="flex flex-wrap items-end gap-x-8 gap-y-6">
         {kit.brewers.map((brewer) => (

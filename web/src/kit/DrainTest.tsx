@@ -44,8 +44,8 @@ export function DrainTest({ paper, kit, onLeave }: { paper: PaperView; kit: KitV
   return (
     <div className="flex flex-col gap-4">
       <p className="text-small text-quiet">
-        Set the rinsed paper in the brewer, pour the water in at once and stop the clock when so much still
-        stands over the outlet. No coffee. The water is near boiling: keep hands clear of the stream.
+        Set the rinsed paper in the brewer, pour the water in at once and stop the clock when this much is
+        still standing over the outlet. No coffee. The water is near boiling: keep hands clear of the stream.
       </p>
       <div className="grid grid-cols-3 gap-3">
         <KitChoice label="Brewer" value={brewerId} options={brewerOptions(kit)} onChange={setBrewerId} />
@@ -56,7 +56,7 @@ export function DrainTest({ paper, kit, onLeave }: { paper: PaperView; kit: KitV
           onCommit={(waterG) => setWater({ ...water, waterG })}
         />
         <QuantityField
-          label="Still standing at the stop"
+          label="Still standing when stopped"
           quantity={within(GRAMS, { label: 'What stands', min: 1, max: 1000 })}
           value={water.leftG}
           onCommit={(leftG) => setWater({ ...water, leftG })}
@@ -77,9 +77,9 @@ export function DrainTest({ paper, kit, onLeave }: { paper: PaperView; kit: KitV
       {found && !found.ok && <Notice tone="alarm">{found.message}</Notice>}
       {found?.ok && (
         <p>
-          This paper resists with{' '}
+          This paper's resistance is{' '}
           <span className="reading font-bold">{RESISTANCE.format(found.value.measuredPerM)}</span> million/m;
-          so far it was taken for <span className="reading">{RESISTANCE.format(found.value.paperPerM)}</span>.
+          so far it was taken as <span className="reading">{RESISTANCE.format(found.value.paperPerM)}</span>.
         </p>
       )}
       {trouble && <Notice tone="alarm">{trouble}</Notice>}

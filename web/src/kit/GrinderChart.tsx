@@ -72,7 +72,7 @@ export function GrinderChart({ name, points }: { name: string; points: readonly 
         </ResponsiveContainer>
       </div>
       <figcaption className="caption">
-        Size in µm against the setting; 9 of 10 true sizes lie inside the band.
+        Size in µm against the setting; 9 in 10 true sizes lie inside the band.
         {curve.value.averagedSettings.length > 0 &&
           ` Settings ${curve.value.averagedSettings.join(', ')} contradicted each other and were averaged.`}
       </figcaption>

@@ -30,7 +30,7 @@ export function GrinderForm({
       }
       fields={[
         { field: 'name', label: 'Grinder', kind: 'text' },
-        { field: 'burrSet', label: 'Burr set', kind: 'text', hint: 'other burrs are another calibration' },
+        { field: 'burrSet', label: 'Burr set', kind: 'text', hint: 'other burrs need another calibration' },
         { field: 'settingStep', label: 'Smallest step', kind: 'figure', quantity: DECIMAL },
       ]}
       more={(values, change, errors) => (

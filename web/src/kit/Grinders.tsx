@@ -16,7 +16,7 @@ export function Grinders({ kit }: { kit: KitView }) {
       }
     >
       {kit.grinders.length === 0 && (
-        <Empty>A grinder is known by the sizes it grinds to at its settings.</Empty>
+        <Empty>A grinder is described by the size it grinds at each setting.</Empty>
       )}
       <ul className="grid grid-cols-1 gap-x-10 gap-y-6 md:grid-cols-2">
         {kit.grinders.map((grinder) => {

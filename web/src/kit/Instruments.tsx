@@ -11,7 +11,7 @@ export function Instruments({ kit }: { kit: KitView }) {
   return (
     <Section title="Instruments" add={<InstrumentForm kit={kit} id={null} />}>
       {kit.instruments.length === 0 && (
-        <Empty>Scales and refractometers with their zero checks stand here.</Empty>
+        <Empty>Scales, refractometers and thermometers go here, with their zero checks.</Empty>
       )}
       <ul>
         {kit.instruments.map((instrument) => (

@@ -34,7 +34,7 @@ export function Kettles({ kit }: { kit: KitView }) {
             fields={[
               { field: 'name', label: 'Name', kind: 'text' },
               { field: 'stepC', label: 'Smallest step', kind: 'figure', quantity: CELSIUS },
-              { field: 'hasScale', label: 'Has a scale of its own', kind: 'check' },
+              { field: 'hasScale', label: 'Has a built-in scale', kind: 'check' },
             ]}
             onSave={(body) => save({ part: 'kettles', id, body })}
             onLeave={leave}

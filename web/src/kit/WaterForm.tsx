@@ -36,7 +36,7 @@ export function WaterForm({ water, onLeave }: { water: WaterView | null; onLeave
         { field: 'name', label: 'Name', kind: 'text' },
         {
           field: 'origin',
-          label: 'Known how',
+          label: 'How it is known',
           kind: 'choice',
           options: WATER_ORIGINS.map((value) => ({ value, words: ORIGIN_WORDS[value] })),
         },
@@ -46,14 +46,14 @@ export function WaterForm({ water, onLeave }: { water: WaterView | null; onLeave
           label: 'Hardness, as CaCO3',
           kind: 'figure',
           quantity: MG_PER_L,
-          hint: 'of a mix: worked out',
+          hint: 'worked out for a mix',
         },
         {
           field: 'alkalinityMgPerL',
           label: 'Alkalinity, as CaCO3',
           kind: 'figure',
           quantity: MG_PER_L,
-          hint: 'of a mix: worked out',
+          hint: 'worked out for a mix',
         },
       ]}
       more={(values, change, errors) =>
@@ -130,7 +130,7 @@ function Mix({
     setMissing(
       isHit
         ? null
-        : `These two cannot reach it: hardness is ${short(left.hardnessMgPerL)}, alkalinity ${short(left.alkalinityMgPerL)}.`,
+        : `These two concentrates cannot reach it: hardness is ${short(left.hardnessMgPerL)}, alkalinity ${short(left.alkalinityMgPerL)}.`,
     );
   }
   return (

@@ -130,7 +130,7 @@ describe('a drain test', () => {
     } as unknown as KitView;
     renderPart(<DrainTest paper={paper} kit={kit} onLeave={() => undefined} />);
     await userEvent.type(screen.getByLabelText('Drain time'), '2{Enter}');
-    expect(screen.getByRole('alert').textContent).toMatch(/No paper drains this in 2 s; between/);
+    expect(screen.getByRole('alert').textContent).toMatch(/No paper drains that in 2 s; between/);
     expect(screen.getByRole('button', { name: 'Use the measured one' })).toHaveProperty('disabled', true);
   });
 });

@@ -50,8 +50,8 @@ function EditLot({ lot }: { lot: LotView }) {
       {isStale && (
         <div className="mb-5">
           <Notice tone="alarm">
-            {trouble.detail} Open the lot in a second window to see theirs. To replace it, go on with yours
-            and save again. <Button onClick={() => void goOnWithMine()}>Go on with mine</Button>
+            {trouble.detail} Open the lot in a second window to see theirs. To replace it, keep yours and save
+            again. <Button onClick={() => void goOnWithMine()}>Keep mine</Button>
           </Notice>
         </div>
       )}

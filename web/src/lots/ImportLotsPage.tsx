@@ -80,13 +80,13 @@ export function ImportLotsPage() {
         <div className="max-w-3xl">
           {file?.trouble && <Notice tone="alarm">{file.trouble}</Notice>}
           <p className="mb-4">
-            One lot to a line, the first line naming the columns. Needed are{' '}
-            {REQUIRED.map((field) => CSV_COLUMNS[field as keyof CsvRow][0]).join(', ')}; known too are{' '}
+            One lot per line; the first line names the columns. Required:{' '}
+            {REQUIRED.map((field) => CSV_COLUMNS[field as keyof CsvRow][0]).join(', ')}; also understood:{' '}
             {Object.entries(CSV_COLUMNS)
               .filter(([field]) => !REQUIRED.includes(field))
               .map(([, words]) => words[0])
               .join(', ')}
-            . Nothing is stored before you have seen every row.
+            . Nothing is saved until you have seen every row.
           </p>
           <label className="mb-5 flex flex-col gap-1 text-small font-medium text-quiet">
             File
@@ -120,8 +120,8 @@ export function ImportLotsPage() {
           <p role="status" className="mb-3">
             <span className="font-semibold">{rows.length} lots read</span>
             {faultyCount > 0
-              ? `, ${faultyCount} of them with faults. Mend them below; nothing is stored yet.`
-              : ', none with a fault. Nothing is stored yet.'}
+              ? `, ${faultyCount} of them with errors. Correct them below; nothing is saved yet.`
+              : ', no errors. Nothing is saved yet.'}
           </p>
           {file.unplaced.length > 0 && (
             <Unplaced file={file} onPlace={(heading, field) => keep(placeColumn(file, heading, field))} />
@@ -157,7 +157,7 @@ export function ImportLotsPage() {
 function Unplaced({ file, onPlace }: { file: CsvFile; onPlace: (heading: string, field: CsvField) => void }) {
   return (
     <div className="mb-4 flex flex-wrap items-end gap-3 border-y border-rule py-3 text-small">
-      <span className="self-center text-quiet">Not used so far:</span>
+      <span className="self-center text-quiet">Not used yet:</span>
       {file.unplaced.map(({ heading, cells }) => (
         <label key={heading} className="flex flex-col gap-1">
           <span>

@@ -117,7 +117,7 @@ export function LotForm({
             </Field>
           )}
         </Group>
-        <Group title="What moves its recipe">
+        <Group title="What shapes its recipe">
           {textField('elevation', 'Elevation', { hint: 'metres: 1850 or 1700-1950' })}
           {isNew && (
             <Field label="Roast level" error={errorOf('roastLevel')}>
@@ -146,7 +146,7 @@ export function LotForm({
           </fieldset>
           {isNew &&
             textField('stock', 'Stock weighed in', {
-              hint: 'roasted coffee to work with: 900 g, 2.4 kg, 5 lb',
+              hint: 'roasted coffee to work with, such as 900 g, 2.4 kg or 5 lb',
             })}
           <Field label="On sale from" error={errorOf('launchOn')}>
             {(control) => <input {...control} {...register('launchOn')} type="date" className={INPUT} />}

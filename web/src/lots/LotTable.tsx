@@ -34,7 +34,7 @@ export function LotTable({ lots, query, onChange }: LotTableProps) {
           {sorting('name', 'Lot', false)}
           <th className={classes(HEAD, 'pr-4 text-left max-lg:hidden')}>Process and elevation</th>
           {sorting('due', 'Stage, what is due', false)}
-          <th className={classes(HEAD, 'pr-4 text-left max-lg:hidden')}>Recipe worked on</th>
+          <th className={classes(HEAD, 'pr-4 text-left max-lg:hidden')}>Current recipe</th>
           {sorting('launch', 'Launch')}
           {sorting('roast-age', 'Roast age')}
           {sorting('brews', 'Brews')}

@@ -11,7 +11,7 @@ export function StartingHints({ text, kit }: { text: LotFormText; kit: KitView }
     return (
       <aside aria-label="Starting recipe so far" className="text-small text-quiet">
         <h2 className="heading mb-3">Starting recipe so far</h2>
-        Choose the process, and each fact shows here what it does to the starting recipe.
+        Choose the process; then each fact shows here what it does to the starting recipe.
       </aside>
     );
   }
@@ -26,7 +26,7 @@ export function StartingHints({ text, kit }: { text: LotFormText; kit: KitView }
           {plan.doseG} g, <span className="text-temperature">{plan.kettleC} °C</span>
         </p>
       </div>
-      {moved.length === 0 && <p className="text-quiet">Nothing moves it from the house recipe yet.</p>}
+      {moved.length === 0 && <p className="text-quiet">So far it is the house recipe.</p>}
       <ul>
         {moved.map(({ figure, value, steps }) => (
           <li key={figure} className="grid grid-cols-[6.5rem_1fr] gap-x-3 border-b border-rule py-1.5">

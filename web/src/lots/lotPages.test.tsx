@@ -121,7 +121,7 @@ describe('adding a lot', () => {
     await fillIn();
     await userEvent.type(screen.getByLabelText('Elevation'), '1950-1700');
     await userEvent.click(screen.getByRole('button', { name: 'Add the lot' }));
-    expect(await screen.findByText(/range runs down from 1950 to 1700 m/)).toBeTruthy();
+    expect(await screen.findByText(/range runs downwards, from 1950 to 1700 m/)).toBeTruthy();
     expect(posted(sent)).toEqual([]);
   });
 
@@ -203,7 +203,7 @@ describe('editing the facts of a lot', () => {
 
     answers['GET lots/3'] = { body: { ...stored, revision: 5, region: 'north' } };
     answers['PATCH lots/3'] = { body: { ...stored, revision: 6 } };
-    await userEvent.click(screen.getByRole('button', { name: 'Go on with mine' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Keep mine' }));
     await expect.poll(() => screen.queryByText(/saved by somebody else/)).toBeNull();
     await userEvent.click(screen.getByRole('button', { name: 'Save the facts' }));
     const patches = () =>

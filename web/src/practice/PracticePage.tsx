@@ -27,7 +27,7 @@ import { usePracticeKit } from './usePracticeKit';
 const WORDS: Record<ExerciseName, { name: string; asked: string }> = {
   'hold-flow': { name: 'Hold the flow', asked: 'Pour 100 g in ten seconds, evenly.' },
   'hit-totals': { name: 'Hit the totals', asked: 'Four pours to their totals, each at its time.' },
-  'follow-recipe': { name: 'Follow a recipe', asked: 'Pour a recipe of the house without coffee.' },
+  'follow-recipe': { name: 'Follow a recipe', asked: 'Pour one of the house’s recipes without coffee.' },
 };
 /** The brewer as it is drawn, px. */
 const BREWER_PX = 130;
@@ -47,8 +47,8 @@ export function PracticePage() {
     <>
       <h1 className="mb-1 text-title font-bold">Practice</h1>
       <p className="mb-5 text-small text-quiet">
-        No coffee and no water: hold Space and the kettle tilts on, let go and it stands up; or press in the
-        field and pull down, the further the faster.
+        No coffee and no water: hold Space to tilt the kettle, let go to stop; or press in the field and pull
+        down, further for a faster pour.
       </p>
       <div role="group" aria-label="Exercise" className="mb-5 flex flex-wrap items-center gap-3">
         {EXERCISE_NAMES.map((each) => (
@@ -86,7 +86,7 @@ export function PracticePage() {
           recipeId={name === 'follow-recipe' ? (recipe?.id ?? null) : null}
         />
       ) : (
-        <p>No recipe yet: start one on a lot’s page, then it can be followed here.</p>
+        <p>No recipe yet: start one on a lot’s page, then follow it here.</p>
       )}
     </>
   );
@@ -133,7 +133,7 @@ function Exercise({
           height={240}
           actual={pouring.trace.atMs.length > 0 ? traceLine(pouring.trace) : undefined}
           nowS={pouring.isRunning ? pouring.elapsedS : undefined}
-          label="What is asked for as a staircase, with what was poured drawn over it"
+          label="The exercise as a staircase, with what was poured drawn over it"
         />
         <p className="my-3 flex flex-wrap items-baseline gap-x-8">
           <span className="reading text-[3.5rem] leading-none font-semibold text-time">

@@ -41,7 +41,9 @@ export function Progress({ runs }: { runs: PracticeView[] }) {
       <h2 className="heading mb-2">Your progress</h2>
       {rows.length < 2 ? (
         <p className="text-small text-quiet">
-          {rows.length === 0 ? 'No run of this exercise yet.' : 'One run so far; the next makes a line.'}
+          {rows.length === 0
+            ? 'You have not done this exercise yet.'
+            : 'One run so far; the next one draws a line.'}
         </p>
       ) : (
         <div aria-hidden>
@@ -84,7 +86,7 @@ export function Progress({ runs }: { runs: PracticeView[] }) {
       {runs.length > 0 && (
         <WideTable>
           <table className="mt-4 w-full text-small">
-            <caption className="heading mb-1 text-left">Latest runs of the lab</caption>
+            <caption className="heading mb-1 text-left">Latest runs in the lab</caption>
             <thead>
               <tr className="text-left text-tiny text-quiet">
                 <th className="border-b border-ink font-medium">Who, when</th>

@@ -26,7 +26,9 @@ export function ScoreFigures({ score: { points, misses, missedPours } }: { score
           </dd>
         </div>
       ))}
-      {missedPours > 0 && <div className="w-full text-small text-alarm">{missedPours} pours never came.</div>}
+      {missedPours > 0 && (
+        <div className="w-full text-small text-alarm">{missedPours} pours were missed.</div>
+      )}
     </dl>
   );
 }

@@ -35,7 +35,7 @@ function valueWords(field: CardChange['field'], value: string): string {
 export function CardChanges({ changes, children }: { changes: readonly CardChange[]; children?: ReactNode }) {
   return (
     <Notice tone={changes.some(({ field }) => field === 'additions') ? 'alarm' : 'note'}>
-      <p className="font-semibold">The public card says otherwise than the records do now.</p>
+      <p className="font-semibold">The public card no longer matches the records.</p>
       <ul>
         {changes.map(({ field, published, now }) => (
           <li key={field}>

@@ -5,9 +5,9 @@ import { ForgivenessTable } from './ForgivenessTable';
 import { RoughForecast } from './RoughForecast';
 
 const KNOWLEDGE_WORDS: Record<Knowledge, string> = {
-  nothing: 'nothing learned of this lot yet',
-  little: 'little learned of this lot yet',
-  some: 'this lot is known somewhat',
+  nothing: 'nothing learned about this lot yet',
+  little: 'little learned about this lot yet',
+  some: 'this lot is partly known',
   much: 'this lot is known well',
 };
 

@@ -35,9 +35,9 @@ export function ForgivenessTable({
         )}
         <Explain label="What forgiveness is" trigger="what this is">
           <p>
-            The plan brewed 120 times by the model with ordinary errors of hand and kit. The same cup is
-            within 0.05 % of strength and 0.5 points of yield. The sizes of the errors are assumed.
-            {isRough && ' The lot itself is not known yet, which this leaves out.'}
+            The model brews the plan 120 times with ordinary errors of hand and kit. The same cup means within
+            0.05 % strength and 0.5 points of yield. The sizes of the errors are assumed.
+            {isRough && ' How uncertain the lot itself still is, is left out.'}
           </p>
         </Explain>
       </p>

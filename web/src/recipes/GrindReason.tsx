@@ -6,13 +6,11 @@ export function GrindReason({ fit }: { fit: GrindFit }) {
   return (
     <span className="block">
       <span className="font-medium">
-        {by === 0
-          ? 'The model leaves it there'
-          : `The model goes ${Math.abs(by)} µm ${by < 0 ? 'finer' : 'coarser'}`}
+        {by === 0 ? 'The model agrees' : `The model goes ${Math.abs(by)} µm ${by < 0 ? 'finer' : 'coarser'}`}
       </span>
       : it expects {formatDuration(fit.drawdownS)} and {fit.yieldPercent.toFixed(1)} %, target{' '}
       {formatDuration(fit.targetDrawdownS)} and {fit.targetYieldPercent.toFixed(1)} %.
-      {fit.atGrindersEnd && ' This grinder reaches no further.'}
+      {fit.atGrindersEnd && ' This grinder goes no further.'}
     </span>
   );
 }

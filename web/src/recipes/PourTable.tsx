@@ -189,7 +189,7 @@ export function PourTable({ plan, onOffer, selected, onSelect, faults }: PourTab
                     <Button
                       weight="quiet"
                       aria-label={`Remove ${name}`}
-                      title="Remove, its water goes to the next"
+                      title="Remove; its water goes to the next pour"
                       className="px-1.5"
                       disabled={plan.pours.length === 1}
                       onClick={() => take(removePour({ pours: plan.pours, index }))}

@@ -6,7 +6,7 @@ import { Field, INPUT } from '../ui/Field';
 import { TroubleNotice } from '../ui/Notice';
 import { usePublishMutation } from './recipesApi';
 
-/** Words to the customer, and the button that makes a signed-off version public. */
+/** Note to the customer, and the button that makes a signed-off version public. */
 export function PublishForm({
   recipe,
   version,
@@ -23,7 +23,7 @@ export function PublishForm({
   const trouble = troubleOf(error);
   return (
     <div className="flex flex-col gap-2 border-l-2 border-ink pl-3">
-      <Field label="Words to the customer" error={byField(trouble?.errors ?? [])['introduction']}>
+      <Field label="Note to the customer" error={byField(trouble?.errors ?? [])['introduction']}>
         {(control) => (
           <textarea
             {...control}

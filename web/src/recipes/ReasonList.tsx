@@ -93,7 +93,7 @@ function ReasonRow({
                 </tr>
               )}
               <tr className="border-t border-ink font-semibold">
-                <td className="py-1 pr-3">{fit ? 'asked for by the rules' : 'proposed'}</td>
+                <td className="py-1 pr-3">{fit ? 'set by the rules' : 'proposed'}</td>
                 <td className="reading py-1 text-right whitespace-nowrap">{print(reason.value)}</td>
               </tr>
               {fit && (

@@ -117,7 +117,7 @@ describe('the recipe sheet', () => {
     open();
     await type('Water', '300');
     expect(screen.getByText(/Ratio 1:18\.8 is outside/).parentElement?.textContent).toContain(
-      'Take off water or add coffee.',
+      'Use less water or more coffee.',
     );
     expect(screen.getByRole('button', { name: 'Save as version 2' })).toHaveProperty('disabled', false);
   });

@@ -248,7 +248,7 @@ function RecipeSheet({
             <h2 className="heading mb-2">Brews of this recipe</h2>
             {recipe.brews.length === 0 ? (
               <p className="text-small text-quiet">
-                None yet. Until it is brewed and measured, this is a place to start from, not a forecast.
+                None yet. Until it is brewed and measured, this is a place to start, not a forecast.
               </p>
             ) : (
               <BrewTrail brews={recipe.brews} />
@@ -278,7 +278,7 @@ function RecipeSheet({
           <RecipeSchools recipe={recipe} />
           {reasons && (
             <section>
-              <h2 className="heading mb-1">Why the starting recipe is what it is</h2>
+              <h2 className="heading mb-1">Why the starting recipe is as it is</h2>
               <ReasonList reasons={reasons} />
             </section>
           )}

@@ -50,8 +50,8 @@ export function RoughForecast({
       />
       <p className="caption">
         {isRough
-          ? 'Rough ranges: no brew of this lot was measured yet. In 9 brews of 10 the cup falls inside them.'
-          : 'From this lot’s measured brews. In 9 brews of 10 the cup falls inside.'}{' '}
+          ? 'Rough ranges: no brew of this lot has been measured yet. 9 cups in 10 fall inside them.'
+          : 'From this lot’s measured brews. 9 cups in 10 fall inside.'}{' '}
         About <span className="reading">{Math.round(beverageG.value)}</span> g in the cup.
       </p>
     </div>

@@ -112,7 +112,7 @@ export function ScalePanel({ plan, kit, recipe, forecaster, kitOf, onOffer }: Sc
             </p>
             <p className="text-small text-quiet">
               {scaled.grindShiftUm === 0
-                ? 'The grind stays.'
+                ? 'Same grind.'
                 : `${Math.abs(scaled.grindShiftUm)} µm ${scaled.grindShiftUm > 0 ? 'coarser' : 'finer'} for the same yield by the model.`}{' '}
               {grinder && settingWords(scaled.plan, grinder)}
             </p>

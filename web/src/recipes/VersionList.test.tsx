@@ -42,12 +42,12 @@ describe('the versions of a recipe', () => {
     standInServer({ 'POST publications': problem('conflict', 'Not signed off.') }, 'lead');
     const view = recipe({ versions: [version({ accepted: SIGNED, signedOff: SIGNED })] });
     const { unmount } = show(view);
-    await userEvent.type(await screen.findByLabelText('Words to the customer'), 'Enjoy it warm.');
+    await userEvent.type(await screen.findByLabelText('Note to the customer'), 'Enjoy it warm.');
     await userEvent.click(screen.getByRole('button', { name: 'Publish version 1' }));
     expect(await screen.findByText('Not signed off.')).toBeTruthy();
     unmount();
     show(view);
-    expect(await screen.findByLabelText('Words to the customer')).toHaveProperty('value', 'Enjoy it warm.');
+    expect(await screen.findByLabelText('Note to the customer')).toHaveProperty('value', 'Enjoy it warm.');
   });
 
   it('show their public address, and only a lead can withdraw it', async () => {

@@ -9,7 +9,7 @@ export function Unavailable({ trouble, onRetry }: { trouble: Trouble | null; onR
   const isMissing = trouble.kind === 'not-found';
   return (
     <div className="max-w-xl pt-10">
-      <h1 className="mb-2 text-title font-bold">{isMissing ? 'Nothing here' : 'Not available now'}</h1>
+      <h1 className="mb-2 text-title font-bold">{isMissing ? 'Page not found' : 'Not available now'}</h1>
       <p className="mb-4">
         {trouble.detail}
         {isPassing(trouble) && ' This page asks again every few seconds.'}
