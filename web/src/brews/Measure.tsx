@@ -3,7 +3,6 @@ import type { BrewView } from '@vendu/contract';
 import { ExtractionMap } from '../extractionMap/ExtractionMap';
 import { OutcomePanel } from './OutcomePanel';
 import { ReadingsForm } from './ReadingsForm';
-import { ResultNotices } from './ResultNotices';
 import { WeighForm } from './WeighForm';
 
 interface MeasureProps {
@@ -22,7 +21,6 @@ export function Measure({ brew, outcome, aim }: MeasureProps) {
           <section>
             <h2 className="heading mb-3">Weighed</h2>
             <WeighForm brew={brew} />
-            <ResultNotices brew={brew} />
           </section>
           <section>
             <h2 className="heading mb-3">Refractometer</h2>

@@ -66,7 +66,7 @@ export function ResultFigures({ brew, targets }: { brew: BrewView; targets: Targ
             : `${ASSUMED_RETAINED.lowGPerG}–${ASSUMED_RETAINED.highGPerG}`)
         }
         unit="g/g"
-        trail={result && !isWeighed ? 'beverage not weighed' : 'water less beverage, per g of dose'}
+        trail={result && !isWeighed ? 'until the beverage is weighed' : 'water less beverage, per g of dose'}
       />
     </dl>
   );

@@ -10,6 +10,7 @@ import { QuantityField } from '../ui/QuantityField';
 import { GRAMS, within } from '../ui/quantities';
 import { SavedMark } from '../app/SavedMark';
 import { useSaved } from '../app/useSaved';
+import { ResultNotices } from './ResultNotices';
 import { useWeighBrewMutation, useBrewQuery } from './brewsApi';
 
 interface WeighDraft {
@@ -54,7 +55,7 @@ export function WeighForm({ brew }: { brew: BrewView }) {
     if (theirs) set({ revision: theirs.revision });
   }
   return (
-    <div className="flex flex-col gap-3">
+    <div className="group flex flex-col gap-3">
       <div className="grid grid-cols-3 gap-3">
         <QuantityField
           label="Dose"
@@ -110,6 +111,12 @@ export function WeighForm({ brew }: { brew: BrewView }) {
         trouble && trouble.errors.length === 0 && <TroubleNotice trouble={trouble} />
       )}
       <SavedMark saved={saved} what="what was weighed" />
+      {/* What is being entered, or waits for the server, must not stand over a sentence that denies it. */}
+      {(state.kind === 'still' || state.kind === 'saved') && (
+        <div className="flex flex-col gap-2 group-focus-within:invisible">
+          <ResultNotices brew={brew} />
+        </div>
+      )}
       <Corrections corrections={brew.corrections} />
     </div>
   );

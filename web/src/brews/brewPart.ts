@@ -21,7 +21,12 @@ export function partWords(part: BrewPart, brew: BrewView): string {
   switch (part) {
     case 'measure': {
       const { length } = brew.readings;
-      return `${brew.beverageG === null ? 'beverage not weighed' : `${brew.beverageG} g`}, ${length} ${length === 1 ? 'reading' : 'readings'}`;
+      return [
+        brew.beverageG === null ? '' : `${brew.beverageG} g`,
+        length === 0 ? '' : `${length} ${length === 1 ? 'reading' : 'readings'}`,
+      ]
+        .filter(Boolean)
+        .join(', ');
     }
     case 'taste': {
       const stages = [...new Set(brew.tastings.map(({ stage }) => stage))];

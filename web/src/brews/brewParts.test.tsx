@@ -282,6 +282,15 @@ describe('what was weighed', () => {
     expect(screen.queryByText(/^saved /)).toBeNull();
   });
 
+  it('stands under no sentence that denies it while it waits for the server', async () => {
+    standInServer({ 'PATCH brews/21': { status: 502, body: 'bad gateway' } });
+    renderPart(<WeighForm brew={brewView({ beverageG: null, doseBasis: 'as-planned' })} />);
+    expect(screen.getByText(/The dose was not weighed/)).toBeTruthy();
+    await typeBeverage('221.5');
+    expect(await screen.findByText(/Not saved yet/)).toBeTruthy();
+    expect(screen.queryByText(/not weighed/)).toBeNull();
+  });
+
   it('is sent one entry after the other, each on top of the one before', async () => {
     const sent = standInServer({ 'PATCH brews/21': { body: brewView({ revision: 3 }) } });
     renderPart(<WeighForm brew={brewView()} />);
