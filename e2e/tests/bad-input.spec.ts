@@ -120,7 +120,7 @@ test('a session that ended loses no edit: sign in again and go on', async ({ pag
   await type(page.getByLabel('Grind', { exact: true }), '655');
   await page.context().clearCookies();
   await page.getByRole('button', { name: 'Save as version 2' }).click();
-  await expect(page.getByRole('alert').filter({ hasText: 'Sign in to go on' })).toBeVisible();
+  await expect(page.getByRole('alert').filter({ hasText: 'Sign in to continue' })).toBeVisible();
   await page.reload();
   await page.getByRole('button', { name: new RegExp(PEOPLE.barista.name) }).click();
   await expect(page.getByLabel('Grind', { exact: true })).toHaveValue('655');

@@ -179,7 +179,7 @@ test('a bed that clogs is told as late, then as a stall, with what to do', async
 
 test('a scale under the server tells a clogging bed long before its plan is over', async ({ page }) => {
   const recipe = await startRecipe(page, 'Early stall');
-  await layOut(page, recipe, 'simulated scale, clogging bed', 'simulated, under the simulated brewer');
+  await layOut(page, recipe, 'simulated scale, clogging bed', 'simulated scale below');
   await page.keyboard.press('Space');
   await brewUntil(page, /Pour 3/);
   const warning = page.getByRole('alert').filter({ hasText: /Late\.|A stall\./ });
@@ -194,7 +194,7 @@ test('a scale under the server marks first drip and end of the drawdown, and its
   page,
 }) => {
   const recipe = await startRecipe(page, 'Weighed below');
-  await layOut(page, recipe, 'simulated scale, steady hand', 'simulated, under the simulated brewer');
+  await layOut(page, recipe, 'simulated scale, steady hand', 'simulated scale below');
   await page.keyboard.press('Space');
   await brewUntil(page, /Drained/);
   await expect(page.getByText('in the server')).toBeVisible();

@@ -5,5 +5,5 @@ export const OUTFLOW_CHOICES: { words: string; choice: OutflowChoice }[] = [
   { words: 'none', choice: 'none' },
   { words: 'scale on a cable', choice: 'serial' },
   { words: 'scale over the network', choice: 'feed' },
-  { words: 'simulated, under the simulated brewer', choice: 'simulated' },
+  { words: 'simulated scale below', choice: 'simulated' },
 ];
