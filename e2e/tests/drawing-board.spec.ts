@@ -128,5 +128,5 @@ test('the forecast follows a drag, and a brimful plan says what to do', async ({
   expect(sorted.length).toBeGreaterThan(3);
   await page.getByLabel('Water', { exact: true }).fill('430');
   await page.keyboard.press('Enter');
-  await expect(forecast.getByText(/pour less at once|wait before pouring on/)).toBeVisible();
+  await expect(forecast.getByText(/pour less at once|wait before pouring more/)).toBeVisible();
 });

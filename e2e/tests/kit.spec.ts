@@ -56,10 +56,10 @@ test('a zero check is written down and is then no longer due', async ({ page }) 
   await signIn(page, 'barista');
   await page.goto('/kit');
   const row = page.getByRole('listitem').filter({ hasText: 'Right scale' });
-  await expect(row.getByText('Zero check due.')).toBeVisible();
+  await expect(row.getByText('zero check due')).toBeVisible();
   await row.getByLabel('Right scale shows empty').fill('0.1');
   await row.getByRole('button', { name: 'Save' }).click();
-  await expect(row.getByText('Zero check due.')).toBeHidden();
+  await expect(row.getByText('zero check due')).toBeHidden();
   await expect(row.getByText('0.1 g').first()).toBeVisible();
 });
 

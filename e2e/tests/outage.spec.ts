@@ -25,7 +25,7 @@ test('a database that is down shows the application with what is the matter, and
   await page.route('**/api/**', databaseDown);
   await page.goto('/lots');
   await expect(page.getByRole('heading', { name: 'The database does not answer' })).toBeVisible();
-  await expect(page.getByRole('status')).toContainText('asks again every few seconds');
+  await expect(page.getByRole('status')).toContainText('tries again every few seconds');
   await page.unroute('**/api/**');
   await expect(page.getByRole('link', { name: 'Umuseke Ridge' }).first()).toBeVisible();
 });

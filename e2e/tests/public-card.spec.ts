@@ -70,7 +70,7 @@ test('what a barista changes in the lot reaches no public card until a lead publ
   await lead.goto(`/lots/${lot.id}`);
   await lead.getByRole('link', { name: /Card for the/ }).click();
   await lead.getByRole('button', { name: 'Publish the card again' }).click();
-  await expect(lead.getByText('The public card says otherwise')).toHaveCount(0);
+  await expect(lead.getByText('The public card no longer matches')).toHaveCount(0);
   await lead.goto(card);
   await expect(lead.getByText('Co-fermented with peanuts. Check it against your allergies.')).toBeVisible();
   await first.close();

@@ -117,7 +117,7 @@ describe('what a lab’s page did not send', () => {
 
   it.each([
     [
-      'a page of another site',
+      'from another site',
       (sent: request.Test) => sent.set('Origin', 'https://elsewhere.example').send(SMALLEST_LOT),
     ],
     ['a page without an origin', (sent: request.Test) => sent.set('Origin', 'null').send(SMALLEST_LOT)],
