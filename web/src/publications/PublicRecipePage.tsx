@@ -47,7 +47,7 @@ function Card({ recipe }: { recipe: PublicRecipeView }) {
   const drain = drainAdviceS(plan);
   const fahrenheit = Math.round(celsiusToFahrenheit({ temperatureC: kettleC }));
   return (
-    <article className="flex flex-col gap-6 print:gap-4">
+    <article className="flex flex-col gap-6 print:gap-2">
       <header>
         <p className="text-small text-quiet">
           {recipe.houseName}, {recipe.housePlace}
@@ -64,7 +64,7 @@ function Card({ recipe }: { recipe: PublicRecipeView }) {
       {recipe.introduction && <p className="max-w-prose">{recipe.introduction}</p>}
       <section
         aria-label="The recipe in figures"
-        className="grid grid-cols-2 gap-x-6 gap-y-4 border-y border-ink py-4 sm:grid-cols-5"
+        className="grid grid-cols-2 gap-x-6 gap-y-4 border-y border-ink py-4 sm:grid-cols-5 print:py-2"
       >
         <Figure label="Coffee" value={plan.doseG} unit="g" hue="text-water" size="large" />
         <Figure
@@ -106,10 +106,10 @@ function Card({ recipe }: { recipe: PublicRecipeView }) {
         label={`Water against time: ${planAllWaterG(plan)} grams, drained at ${plan.drawdownS} seconds`}
       />
       <GuidedSteps slug={recipe.slug} plan={plan} />
-      <section className="grid gap-4 text-small sm:grid-cols-[3fr_2fr]">
+      <section className="grid gap-4 text-small sm:grid-cols-[3fr_2fr] print:grid-cols-[3fr_2fr] print:text-tiny">
         <div>
           <h2 className="heading mb-2">If it tastes like</h2>
-          <dl className="grid grid-cols-[auto_1fr] gap-x-3 gap-y-1">
+          <dl className="grid grid-cols-[auto_1fr] gap-x-3 gap-y-1 print:gap-y-0">
             {tasteAdvice(plan).map(({ taste, change }) => (
               <Fragment key={taste}>
                 <dt className="font-semibold">{taste}</dt>
