@@ -25,13 +25,13 @@ test('a brew that somebody takes over is told to who had it, and can be taken ba
   // She marks on, and learns that the brew is elsewhere; nothing of either is overwritten.
   await tamsin.keyboard.press('Space');
   await expect(tamsin.getByRole('alert')).toContainText(
-    'Joss Pellwater goes on with this brew on another bench.',
+    'Joss Pellwater is continuing this brew on another bench.',
   );
   await tamsin.getByRole('button', { name: 'Bring it back here' }).click();
   await expect(tamsin.getByText('on this device and on the server')).toBeVisible();
   await joss.keyboard.press('Space');
   await expect(joss.getByRole('alert')).toContainText(
-    'Tamsin Ekelund goes on with this brew on another bench.',
+    'Tamsin Ekelund is continuing this brew on another bench.',
   );
   await hers.close();
   await his.close();

@@ -208,7 +208,7 @@ describe('a brew that is running', () => {
     const over = await keep(app.secondBarista, { ...running(7, 'other'), device: second }).expect(409);
     expect(problemOf(over)).toMatchObject({
       type: '/problems/stale',
-      detail: 'Tamsin Ekelund goes on with this brew on another bench.',
+      detail: 'Tamsin Ekelund is continuing this brew on another bench.',
     });
     expect(problemOf(await clear(app.secondBarista, second).expect(409)).detail).toContain('Tamsin Ekelund');
     expect(await kept()).toMatchObject({ seq: 2, state: 'marks 2', by: 'Tamsin Ekelund' });

@@ -144,7 +144,7 @@ describe('what the server is told of a running brew', () => {
     const { result } = renderHook(() => useSafety(bench[0] as BenchBrew));
     tell();
     await act(() =>
-      answerWith({ kind: 'elsewhere', words: 'Joss goes on with this brew on another bench.' }),
+      answerWith({ kind: 'elsewhere', words: 'Joss is continuing this brew on another bench.' }),
     );
     bench = bench.map((brew) => ({ ...brew, seq: 2 }));
     tell();
