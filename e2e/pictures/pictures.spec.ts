@@ -46,7 +46,9 @@ test('the lab’s own pages', async ({ page }) => {
     ['kit', '/kit'],
     ['schools', '/schools'],
     ['lot', '/lots/2'],
-    ['brew', '/brews/3'],
+    ['brew', '/brews/3#measure'],
+    ['tasting', '/brews/3#taste'],
+    ['brew-record', '/brews/3#record'],
   ] as const) {
     await page.goto(path);
     if (name === 'new-lot') await fillIn(page);
@@ -56,20 +58,15 @@ test('the lab’s own pages', async ({ page }) => {
     if (name === 'brew') await page.getByRole('heading', { name: 'Forecast and result' }).waitFor();
     await shoot(page, name);
   }
-  await page.getByRole('heading', { name: 'Tasting' }).evaluate((heading) => heading.scrollIntoView());
-  await shoot(page, 'tasting');
   await page.goto('/recipes/2');
   await page.getByText('home brewers get this cup').waitFor();
   await shoot(page, 'recipe');
 });
 
-test('the lots in the dark and on a phone', async ({ page }) => {
+test('the lots on a phone', async ({ page }) => {
   await signIn(page, 'lead');
-  await page.emulateMedia({ colorScheme: 'dark' });
-  await page.goto('/lots');
-  await shoot(page, 'lots-dark');
-  await page.emulateMedia({ colorScheme: 'light' });
   await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto('/lots');
   await shoot(page, 'lots-phone');
 });
 
@@ -103,9 +100,10 @@ test('the bench, on a clock moved by hand', async ({ page }) => {
   await page.goto('/bench/3?recipe=1');
   await page.getByText('Before the clock').waitFor();
   await page.getByLabel('Which scale').selectOption({ label: 'simulated scale, hurried hand' });
+  await page.getByLabel('Scale under the server').selectOption({ label: 'simulated scale below' });
   await page.getByRole('heading', { level: 1 }).click();
   for (const key of ['p', 'p', 's']) await page.keyboard.press(key);
-  await page.getByText('simulated brewer').waitFor();
+  await page.getByText('simulated brewer', { exact: true }).waitFor();
   await page.clock.runFor(1500);
   await shoot(page, 'bench-ready');
   await page.keyboard.press('Space');

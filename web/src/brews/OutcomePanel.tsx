@@ -152,8 +152,7 @@ export function OutcomePanel({ brew, outcome }: { brew: BrewView; outcome: BrewO
         {planned.isRough
           ? 'No brew was measured before this one: the forecast is a rough range for lots like it. '
           : 'Forecast from the brews before this one. '}
-        The band holds 9 brews in 10. What each difference did is the brew model’s estimate, taken one after
-        another.
+        The band holds 9 brews in 10; what each difference did is the model’s estimate.
       </p>
     </div>
   );

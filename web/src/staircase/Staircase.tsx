@@ -37,8 +37,7 @@ export function Staircase({ plan, width, height, actual, outflow, nowS, behind, 
   const actualG = (actual ?? []).reduce((top, { totalG }) => (totalG > top ? totalG : top), 0);
   const topG = Math.max(waterG, behindG, actualG);
   const x = scaleLinear([0, lastS], [MARGIN.left, width - MARGIN.right]);
-  const hasWords = actual !== undefined && plan.pours.some(({ agitation }) => agitation !== 'none');
-  const y = scaleLinear([0, topG], [height - MARGIN.bottom - (hasWords ? WORDS_PX : 0), MARGIN.top]);
+  const y = scaleLinear([0, topG], [height - MARGIN.bottom - (actual ? WORDS_PX : 0), MARGIN.top]);
   const path = line<StaircasePoint>(
     ({ atS }) => x(atS),
     ({ totalG }) => y(totalG),
@@ -113,7 +112,12 @@ export function Staircase({ plan, width, height, actual, outflow, nowS, behind, 
       >
         {formatDuration(plan.drawdownS)}
       </text>
-      <text x={x(plan.drawdownS) + 5} y={floor - 8} className="fill-quiet text-[11px]">
+      <text
+        x={x(plan.drawdownS) + (actual ? 0 : 5)}
+        y={floor + (actual ? 30 : -8)}
+        textAnchor={actual ? 'middle' : 'start'}
+        className="fill-quiet text-[11px]"
+      >
         drained
       </text>
       {outflow && (
