@@ -70,8 +70,8 @@ describe('a brew off the bench', () => {
     const sent = brewOf(recipe, { outflow });
     const { id } = (await app.barista.put(`/api/brews/by-key/${randomUUID()}`).send(sent).expect(200))
       .body as BrewView;
-    const { body } = await app.barista.get(`/api/brews/${id}/trace`).expect(200);
-    expect(body).toEqual({ trace: null, outflow });
+    const opened = await app.barista.get(`/api/brews/${id}/trace`).expect(200);
+    expect(opened.body).toEqual({ trace: null, outflow });
   });
 
   it('is never refused for its curve: what of it cannot be is left out', async () => {

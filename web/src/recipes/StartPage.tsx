@@ -21,7 +21,7 @@ import { Button } from '../ui/Button';
 import { Loading } from '../ui/Loading';
 import { Notice, TroubleNotice } from '../ui/Notice';
 import { Unavailable } from '../ui/Unavailable';
-import { PROCESS_WORDS, SHAPE_WORDS } from '../ui/words';
+import { PROCESS_WORDS } from '../ui/words';
 import { AimChoice } from './AimChoice';
 import { ReasonList } from './ReasonList';
 import { useStartingRecipeQuery, useStartRecipeMutation } from './recipesApi';

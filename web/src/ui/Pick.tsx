@@ -2,7 +2,7 @@ import { Check, ChevronDown } from 'lucide-react';
 import { Select } from 'radix-ui';
 import { Field } from './Field';
 
-export interface PickOption {
+interface PickOption {
   value: string;
   name: string;
   /** What tells it from others of like name; a line of its own. */
