@@ -253,7 +253,7 @@ export { formatSigned } from './quantity/signed.js';
 export { addedAgitation, kettleReadsC } from './bench/benchEvents.js';
 export { afterBrew, type AfterBrewClock, type AfterBrewTask } from './bench/afterBrew.js';
 export { isCupDue, type CupRule } from './bench/cupChanges.js';
-export { drainedS, firstDripS, outflowGps, outflowPoints } from './bench/outflow.js';
+export { drainedS, firstDripS, outflowGps, outflowPoints, sinceStart } from './bench/outflow.js';
 export { drainBelief, drainToCome, type DrainBelief, type DrainToCome } from './bench/drainBelief.js';
 export { drainOutlook, stalledAfterS, type DrainOutlook } from './bench/drainWatch.js';
 export { correctionAfter, leadOf, withTotalsMoved, type Correction, type Lead } from './bench/liveBrew.js';

@@ -4,7 +4,7 @@ import { BREWER_CLASSES, PAPER_PER_M } from '../brewModel/hardware.js';
 import { normalDraw, seededRandom } from '../random/seededRandom.js';
 import { valueOf } from '../result.js';
 import type { Trace } from '../instruments/trace.js';
-import { drainedS, firstDripS, outflowGps, outflowPoints } from './outflow.js';
+import { drainedS, firstDripS, outflowGps, outflowPoints, sinceStart } from './outflow.js';
 
 const POURS = [
   { startS: 0, amountG: 40, flowGps: 6, isBloom: true },
@@ -86,6 +86,7 @@ describe('a scale under the server alone', () => {
     // Not tared: the server stands on it.
     const heavy = { ...trace, massG: trace.massG.map((grams) => grams + 412) };
     expect(firstDripS(heavy)).toBe(firstDripS(trace));
+    expect(sinceStart(heavy).massG[0]).toBe(0);
     const knocked = { ...upTo(trace, 2), massG: upTo(trace, 2).massG.map((_, at) => (at === 5 ? 6 : 0)) };
     expect(firstDripS(knocked)).toBeNull();
   });

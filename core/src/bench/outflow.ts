@@ -23,8 +23,8 @@ const TOUCHED_MS = 1000;
 
 // Thresholds assumed; that they find the drain of the model's beds within 10 s is tested.
 
-/** What a scale under the server alone has taken up since the clock began, on its own zero. */
-function sinceStart({ atMs, massG }: Trace): Trace {
+/** What a scale has taken up since its first reading, on its own zero: a server on it need not be tared. */
+export function sinceStart({ atMs, massG }: Trace): Trace {
   const zeroG = massG[0] ?? 0;
   return { atMs, massG: massG.map((grams) => grams - zeroG) };
 }

@@ -4,8 +4,8 @@ import type { OutflowChoice } from '../instruments/outflowChoices';
 import type { ScaleChoice } from '../instruments/scaleChoices';
 import type { ThermometerChoice } from '../instruments/thermometerChoices';
 
-/** What the outflow tells by itself. */
-export const HEARD_OUTFLOW = ['first-drip', 'drained'] as const;
+/** What the outflow has told by itself; a drain that somebody took back is refused, and the eye marks it. */
+export const HEARD_OUTFLOW = ['first-drip', 'drained', 'drain-refused'] as const;
 export type HeardOutflow = (typeof HEARD_OUTFLOW)[number];
 
 /** A brew on the bench: its plan, what was marked, and what else was written down while it ran. */

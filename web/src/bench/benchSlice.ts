@@ -129,8 +129,9 @@ export const benchSlice = createSlice({
         wasStarted: true,
       })),
     markUndone: (state: BenchState, { payload }: OfBrew) =>
-      changed(state, payload.key, ({ run, totalsG }) => ({
+      changed(state, payload.key, ({ run, totalsG, heard }) => ({
         run: undoMark(run),
+        heard: heard.map((each) => (each === 'drained' ? 'drain-refused' : each)),
         totalsG: withTotal(totalsG, { stepIndex: run.marks.length - 1, totalG: null }),
       })),
     totalWritten: (state: BenchState, { payload }: OfBrew<{ stepIndex: number; totalG: number | null }>) =>

@@ -6,6 +6,7 @@ import {
   outflowGps,
   outflowPoints,
   pourEndS,
+  sinceStart,
   type BrewPlan,
   type StaircasePoint,
   type StepDone,
@@ -23,7 +24,9 @@ const FORECAST_EVERY_S = 5;
 const LISTEN_EVERY_S = 1;
 const NO_POINTS: TracePoint[] = [];
 
-export interface OutflowView extends ScaleView {
+export interface OutflowView extends Omit<ScaleView, 'massG'> {
+  /** What has run into the server; `null` while its scale is not heard. */
+  beverageG: number | null;
   gps: number | null;
   /** What has run into the server, to draw. */
   line: StaircasePoint[];
@@ -45,7 +48,7 @@ export function useOutflow(
   const steps = useMemo(() => benchSteps(plan), [plan]);
   const isRunning = startMs !== undefined && brew.run.marks.length < steps.length;
   const trace = useMemo(
-    () => (scale && startMs !== undefined ? scale.traceFrom(startMs) : null),
+    () => (scale && startMs !== undefined ? sinceStart(scale.traceFrom(startMs)) : null),
     // A reading changes the view, and with it the trace.
     // eslint-disable-next-line react-hooks/exhaustive-deps
     [scale, startMs, view?.readMs],
@@ -55,7 +58,11 @@ export function useOutflow(
   // All the water is in, and only the drain is left to mark; a brew that is lifted does not drain.
   const lastPour = plan.pours.at(-1);
   const awaitsDrain =
-    isRunning && !plan.lifts && !heard.includes('drained') && steps[done.length]?.kind === 'drawdown';
+    isRunning &&
+    !plan.lifts &&
+    !heard.includes('drained') &&
+    !heard.includes('drain-refused') &&
+    steps[done.length]?.kind === 'drawdown';
   const pouredS = lastPour
     ? (done.findLast(({ stepIndex }) => steps[stepIndex]?.kind === 'pour')?.atS ?? lastPour.startS) +
       (pourEndS(lastPour) - lastPour.startS)
@@ -81,7 +88,12 @@ export function useOutflow(
   return {
     view:
       view && trace
-        ? { ...view, gps: isRunning ? outflowGps(trace, elapsedS * 1000) : null, line: traceLine(trace) }
+        ? {
+            ...view,
+            beverageG: view.status === 'reading' ? (trace.massG.at(-1) ?? null) : null,
+            gps: isRunning ? outflowGps(trace, elapsedS * 1000) : null,
+            line: traceLine(trace),
+          }
         : null,
     points,
   };

@@ -1,4 +1,4 @@
-import { actualStaircase } from '@vendu/core';
+import { actualStaircase, sinceStart } from '@vendu/core';
 import type { BrewView } from '@vendu/contract';
 import { traceLine } from '../bench/traceLine';
 import { FittedStaircase } from '../staircase/FittedStaircase';
@@ -19,7 +19,7 @@ export function DoneStaircase({ brew }: { brew: BrewView }) {
           actual={
             trace ? traceLine(trace) : actualStaircase({ plan: brew.plan, done: brew.steps, untilS: lastS })
           }
-          outflow={outflow ? traceLine(outflow) : undefined}
+          outflow={outflow ? traceLine(sinceStart(outflow)) : undefined}
           label="The plan as a staircase, with what was done drawn over it"
         />
       </div>
