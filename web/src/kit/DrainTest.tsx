@@ -77,7 +77,7 @@ export function DrainTest({ paper, kit, onLeave }: { paper: PaperView; kit: KitV
       {found && !found.ok && <Notice tone="alarm">{found.message}</Notice>}
       {found?.ok && (
         <p>
-          This paper's resistance is{' '}
+          This paper’s resistance is{' '}
           <span className="reading font-bold">{RESISTANCE.format(found.value.measuredPerM)}</span> million/m;
           so far it was taken as <span className="reading">{RESISTANCE.format(found.value.paperPerM)}</span>.
         </p>

@@ -2,7 +2,7 @@ import { scaleLinear } from 'd3-scale';
 import type { WaterView } from '@vendu/contract';
 
 const SIZE = { width: 360, height: 220 };
-const MARGIN = { top: 12, right: 96, bottom: 34, left: 44 };
+const MARGIN = { top: 12, right: 16, bottom: 34, left: 44 };
 /** The map reaches at least so far, mg/L as CaCO3, so that two waters can be told apart by eye. */
 const REACHES_MG_PER_L = 120;
 const TICKS = 4;
@@ -50,18 +50,23 @@ export function WaterMap({ waters }: { waters: readonly WaterView[] }) {
       <text x={12} y={floor} transform={`rotate(-90 12 ${floor})`} className="fill-quiet text-[11px]">
         alkalinity
       </text>
-      {waters.map(({ id, name, hardnessMgPerL, alkalinityMgPerL }) => (
-        <g key={id}>
-          <circle cx={x(hardnessMgPerL)} cy={y(alkalinityMgPerL)} r={5} className="fill-water" />
-          <text
-            x={x(hardnessMgPerL) + 9}
-            y={y(alkalinityMgPerL) + 4}
-            className="halo fill-ink text-[12px] font-medium"
-          >
-            {name}
-          </text>
-        </g>
-      ))}
+      {waters.map(({ id, name, hardnessMgPerL, alkalinityMgPerL }) => {
+        // Names keep inside the drawing: to the left of a point on its right half.
+        const isRight = x(hardnessMgPerL) > SIZE.width / 2;
+        return (
+          <g key={id}>
+            <circle cx={x(hardnessMgPerL)} cy={y(alkalinityMgPerL)} r={5} className="fill-water" />
+            <text
+              x={x(hardnessMgPerL) + (isRight ? -9 : 9)}
+              y={y(alkalinityMgPerL) + 4}
+              textAnchor={isRight ? 'end' : 'start'}
+              className="halo fill-ink text-[12px] font-medium"
+            >
+              {name}
+            </text>
+          </g>
+        );
+      })}
     </svg>
   );
 }
