@@ -95,6 +95,7 @@ describe('refractometer readings', () => {
     expect(summary?.spreadPercent).toBeCloseTo(0.02, 10);
     expect(summary?.sdPercent).toBeCloseTo(0.01, 10);
     expect(summary?.uncertaintyPercent).toBeCloseTo(Math.hypot(0.03, 0.01 / Math.sqrt(3)), 10);
+    expect(summary?.comparablePercent).toBeCloseTo(Math.hypot(0.01, 0.015 / Math.sqrt(3)), 10);
     expect(summary?.notes).toEqual([]);
     expect(summariseReadings(Array(400).fill(1.35))?.uncertaintyPercent).toBeCloseTo(0.03, 10);
   });
@@ -102,8 +103,12 @@ describe('refractometer readings', () => {
   it('say when they are too few or disagree', () => {
     expect(summariseReadings([])).toBeNull();
     expect(summariseReadings([1.35])?.notes).toEqual(['too-few']);
-    expect(summariseReadings([1.3, 1.36, 1.33])?.notes).toEqual([]);
-    expect(summariseReadings([1.3, 1.37, 1.33])?.notes).toEqual(['spread-wide']);
+    expect(summariseReadings([1.31, 1.36, 1.335])?.notes).toEqual([]);
+    expect(summariseReadings([1.3, 1.4, 1.5])?.notes).toEqual(['spread-wide']);
+    expect(summariseReadings([1.35, 1.27, 1.35])).toMatchObject({
+      notes: ['one-off'],
+      outlying: { index: 1 },
+    });
   });
 });
 

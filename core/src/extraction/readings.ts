@@ -1,5 +1,12 @@
 import { mean, sampleStandardDeviation } from 'simple-statistics';
-import { BENCH_INSTRUMENTS, FEWEST_READINGS } from './instruments.js';
+import {
+  BENCH_INSTRUMENTS,
+  FEWEST_READINGS,
+  REPEATABILITY_PERCENT,
+  SAMPLE_PERCENT,
+  WIDE_SPREAD_PERCENT,
+} from './instruments.js';
+import { outlyingOf, type OutlyingReading } from './outlyingReading.js';
 
 export interface ReadingSummary {
   count: number;
@@ -10,14 +17,18 @@ export interface ReadingSummary {
   sdPercent: number | null;
   /** Standard uncertainty of the mean: the instrument's own and the repeats' together, % TDS. */
   uncertaintyPercent: number;
+  /**
+   * Standard uncertainty against another cup read on the same instrument, whose own error both share: what decides
+   * whether two brews differ, % TDS.
+   */
+  comparablePercent: number;
+  /** The reading that does not belong to the others, if one does not. */
+  outlying: OutlyingReading | null;
   /** What a careful reader would say of this set; empty when nothing is wrong with it. */
   notes: ReadingNote[];
 }
 
-export type ReadingNote = 'too-few' | 'spread-wide';
-
-/** Spread above which readings of one sample disagree by more than the instrument explains. */
-const WIDE_SPREAD_PERCENT = 2 * BENCH_INSTRUMENTS.tdsPercent;
+export type ReadingNote = 'too-few' | 'spread-wide' | 'one-off';
 
 /**
  * Mean, spread and uncertainty of repeated refractometer readings of one sample.
@@ -33,15 +44,19 @@ export function summariseReadings(tdsPercents: readonly number[]): ReadingSummar
   const values = [...tdsPercents];
   const spreadPercent = Math.max(...values) - Math.min(...values);
   const sdPercent = values.length > 1 ? sampleStandardDeviation(values) : null;
+  const outlying = outlyingOf(values);
   const notes: ReadingNote[] = [];
   if (values.length < FEWEST_READINGS) notes.push('too-few');
-  if (spreadPercent > WIDE_SPREAD_PERCENT + 1e-9) notes.push('spread-wide');
+  if (outlying !== null) notes.push('one-off');
+  else if (spreadPercent > WIDE_SPREAD_PERCENT + 1e-9) notes.push('spread-wide');
   return {
     count: values.length,
     meanPercent: mean(values),
     spreadPercent,
     sdPercent,
     uncertaintyPercent: Math.hypot(BENCH_INSTRUMENTS.tdsPercent, (sdPercent ?? 0) / Math.sqrt(values.length)),
+    comparablePercent: Math.hypot(SAMPLE_PERCENT, REPEATABILITY_PERCENT / Math.sqrt(values.length)),
+    outlying,
     notes,
   };
 }

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { normalDraw, seededRandom } from '../random/seededRandom.js';
 import { valueOf } from '../result.js';
 import {
   diluteBeverage,
@@ -42,22 +43,35 @@ describe('a refractometer', () => {
 });
 
 describe('an outlying reading', () => {
-  // Source: Grubbs' worked example, NIST/SEMATECH e-Handbook 1.3.5.17.1: eight values, G = 2.4687 against a
-  // critical 2.1266 at 5 %, the largest is out. Shifted and scaled into readings, which changes neither.
-  it('is found in the published example', () => {
-    const masses = [199.31, 199.53, 200.19, 200.82, 201.92, 201.95, 202.18, 245.57];
-    const found = valueOf(outlyingReading({ tdsPercents: masses.map((mass) => (mass - 190) / 10) }));
-    expect(found?.index).toBe(7);
+  const found = (tdsPercents: number[]) => valueOf(outlyingReading({ tdsPercents }));
+
+  // Computed: 0.015 x sqrt(1 + 1/2) x 2.394 (normal, 1 - 0.05/6) = 0.044 % among three readings.
+  it('is one farther off than the instrument repeats, even among three', () => {
+    expect(found([1.35, 1.36, 1.4])).toEqual({ index: 2, offPercent: expect.closeTo(0.045, 9) as number });
+    expect(found([1.35, 1.36, 1.39])).toBeNull();
+    expect(found([1.27, 1.35, 1.35])?.index).toBe(0);
   });
 
   it('is not found among readings that scatter as instruments do', () => {
-    expect(valueOf(outlyingReading({ tdsPercents: [1.34, 1.35, 1.36, 1.37] }))).toBeNull();
-    expect(valueOf(outlyingReading({ tdsPercents: [1.35, 1.35, 1.35, 1.36] }))).toBeNull();
-    expect(valueOf(outlyingReading({ tdsPercents: [1.35, 1.35, 1.35, 1.35] }))).toBeNull();
+    expect(found([1.34, 1.35, 1.36, 1.37])).toBeNull();
+    expect(found([1.35, 1.35, 1.35, 1.36])).toBeNull();
+    expect(found([1.35, 1.35, 1.35, 1.35])).toBeNull();
   });
 
-  it('needs four readings', () => {
-    expect(outlyingReading({ tdsPercents: [1.35, 1.35, 1.5] })).toMatchObject({ reason: 'too-few-readings' });
+  // Computed by drawing: readings of the stated repeatability, and one of them 0.08 % off.
+  it('is found nine times of ten where it is 0.08 off, and called one time of twenty where none is', () => {
+    const random = seededRandom(77);
+    const reading = () => normalDraw(random, { mean: 1.35, sd: 0.015 });
+    const sets = Array.from({ length: 2000 }, () => [reading(), reading(), reading()]);
+    const called = sets.filter((set) => found(set) !== null).length / sets.length;
+    expect(called).toBeGreaterThan(0.02);
+    expect(called).toBeLessThan(0.07);
+    const off = sets.map(([first = 0, ...rest]) => [first + 0.08, ...rest]);
+    expect(off.filter((set) => found(set)?.index === 0).length / off.length).toBeGreaterThan(0.9);
+  });
+
+  it('needs three readings', () => {
+    expect(outlyingReading({ tdsPercents: [1.35, 1.5] })).toMatchObject({ reason: 'too-few-readings' });
   });
 });
 

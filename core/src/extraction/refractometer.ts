@@ -1,8 +1,7 @@
-import jStat from 'jstat';
-import { mean, sampleStandardDeviation } from 'simple-statistics';
 import { checked } from '../input/checked.js';
 import { firstOutOfRange, outOfRange, type OutOfRange } from '../input/ranges.js';
 import { failure, success, type Failure, type Result } from '../result.js';
+import { FEWEST_FOR_OUTLIER, outlyingOf, type OutlyingReading } from './outlyingReading.js';
 
 /** Coffee solids per degree Brix, which reads sucrose (common practice: about 0.85). */
 const TDS_PER_BRIX = 0.85;
@@ -88,43 +87,20 @@ export function sampleNotes({
   return success(notes);
 }
 
-/** Fewest readings among which one can be told to be out. */
-const FEWEST_FOR_OUTLIER = 4;
-/** Below this difference from the rest no reading is out: the display's own step and a little, % TDS. */
-const SMALLEST_OUTLIER_PERCENT = 0.03;
-
 /**
- * The reading that does not belong to the others, by Grubbs' test at 5 %, or `null` where none is out.
- *
- * Source: Grubbs, Technometrics 11 (1969) 1; critical value from Student's t as in the NIST/SEMATECH
- * e-Handbook 1.3.5.17.1.
+ * The reading that does not belong to the others, by what an instrument is known to repeat to; `null` where none is out.
  */
 export function outlyingReading({
   tdsPercents,
 }: {
   tdsPercents: readonly number[];
-}): Result<{ index: number; offPercent: number } | null, never> | OutOfRange | Failure<'too-few-readings'> {
+}): Result<OutlyingReading | null, never> | OutOfRange | Failure<'too-few-readings'> {
   const fault = tdsPercents
     .map((reading, index) => outOfRange(`tdsPercents.${index}`, reading, { low: -1, high: 30, unit: '%' }))
     .find((found) => found !== null);
   if (fault) return fault;
-  const count = tdsPercents.length;
-  if (count < FEWEST_FOR_OUTLIER) {
+  if (tdsPercents.length < FEWEST_FOR_OUTLIER) {
     return failure('too-few-readings', `An outlier can be told among ${FEWEST_FOR_OUTLIER} or more.`);
   }
-  const centre = mean([...tdsPercents]);
-  const index = tdsPercents.reduce(
-    (worst, reading, at) =>
-      Math.abs(reading - centre) > Math.abs((tdsPercents[worst] ?? centre) - centre) + 1e-12 ? at : worst,
-    0,
-  );
-  const others = tdsPercents.filter((_, at) => at !== index);
-  const offPercent = (tdsPercents[index] ?? centre) - mean(others);
-  const t = jStat.studentt.inv(1 - 0.05 / (2 * count), count - 2);
-  const critical = ((count - 1) / Math.sqrt(count)) * Math.sqrt(t ** 2 / (count - 2 + t ** 2));
-  const sd = sampleStandardDeviation([...tdsPercents]);
-  const isOut =
-    Math.abs(offPercent) > SMALLEST_OUTLIER_PERCENT &&
-    Math.abs((tdsPercents[index] ?? centre) - centre) > critical * sd;
-  return success(isOut ? { index, offPercent } : null);
+  return success(outlyingOf(tdsPercents));
 }

@@ -101,6 +101,19 @@ describe('strength and yield', () => {
     renderPart(<ResultNotices brew={brewView({ result })} />);
     expect(screen.getByText(/zero on clean water and read again/)).toBeTruthy();
   });
+
+  it('name the one reading that does not belong to the others', () => {
+    const readingsPercent = [1.35, 1.27, 1.35];
+    const readings = readingsPercent.map((tdsPercent, id) => ({
+      id,
+      tdsPercent,
+      sampleC: null,
+      source: 'typed' as const,
+    }));
+    const result = brewResult({ doseG: 16, waterG: 250, beverageG: 219, readingsPercent });
+    renderPart(<ResultNotices brew={brewView({ result, readings })} />);
+    expect(screen.getByText(/^1\.27 % is 0\.08 off the other readings/)).toBeTruthy();
+  });
 });
 
 /** The kit is asked for too: its refractometer may be due. */
