@@ -135,6 +135,7 @@ export { cardWords, firstKettleC, type CardStep, type CardWords } from './card/c
 export { aimOf, aimSourceOf, type AimSource } from './aim/aimOf.js';
 export { type GrindFit } from './startingRecipe/fitGrind.js';
 export { fittedStart, type FittedStart } from './startingRecipe/fittedStart.js';
+export { ratioForAim, type RatioForAim } from './startingRecipe/ratioForAim.js';
 export { type KitNote, type WaterFacts } from './startingRecipe/kitNotes.js';
 export { type SchoolNote } from './startingRecipe/schoolNotes.js';
 export {

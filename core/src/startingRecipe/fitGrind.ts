@@ -13,15 +13,15 @@ export interface GrindFit {
   /** What the model expects of the chosen one. */
   drawdownS: number;
   yieldPercent: number;
-  /** What was gone for. */
-  targetDrawdownS: number;
+  /** What was gone for; a drain time only where somebody set one. */
+  targetDrawdownS: number | null;
   targetYieldPercent: number;
   /** The choice lies at the end of what this grinder can set. */
   atGrindersEnd: boolean;
 }
 
 /** One unit of regret each (assumed): a tenth of the time, a point of yield, and leaving the rules' grind by this much. */
-const UNIT = { timeShare: 0.1, yieldPoints: 1, fromRulesUm: 60 };
+const UNIT = { timeShare: 0.1, yieldPoints: 1, fromRulesUm: 70 };
 /** First looked at in wide steps, then near the best of them. */
 const WIDE_STEP_UM = 50;
 const FINE_STEP_UM = 10;
@@ -29,10 +29,11 @@ const FINE_STEP_UM = 10;
 const CANNOT_BE_BREWED = 1000;
 
 /**
- * Sets the grind of a starting recipe so that drain time and yield come as near as they can to what is gone
- * for, without leaving the grind that the rules asked for further than that is worth: before the first brew
- * the model is a rough guide too.
+ * Sets the grind of a starting recipe so that the yield, and the drain time where somebody set one, come as near as
+ * they can to what is gone for, without leaving the grind that the rules asked for further than that is worth: before
+ * the first brew the model is a rough guide too.
  *
+ * @param targetDrawdownS - `null` where time is left to follow from the grind
  * @param reach - finest and coarsest size of the grinder, um
  */
 export function fitGrind({
@@ -40,6 +41,7 @@ export function fitGrind({
   kit,
   factors,
   aim,
+  targetDrawdownS,
   roastAgeDays,
   reach,
 }: {
@@ -47,6 +49,7 @@ export function fitGrind({
   kit: BrewKit;
   factors: LearnedFactors;
   aim: ExtractionWindow;
+  targetDrawdownS: number | null;
   roastAgeDays: number;
   reach: { finestUm: number; coarsestUm: number };
 }): GrindFit {
@@ -60,7 +63,7 @@ export function fitGrind({
   const regret = (grindUm: number) => {
     const { drawdownS, yieldPercent, drained, overflows } = brewed(grindUm);
     return (
-      (Math.log(drawdownS / plan.drawdownS) / UNIT.timeShare) ** 2 +
+      (targetDrawdownS === null ? 0 : (Math.log(drawdownS / targetDrawdownS) / UNIT.timeShare) ** 2) +
       ((yieldPercent - targetYieldPercent) / UNIT.yieldPoints) ** 2 +
       ((grindUm - plan.grindUm) / UNIT.fromRulesUm) ** 2 +
       (drained && !overflows ? 0 : CANNOT_BE_BREWED)
@@ -84,7 +87,7 @@ export function fitGrind({
     grindUm,
     drawdownS: Math.round(drawdownS),
     yieldPercent: Math.round(yieldPercent * 10) / 10,
-    targetDrawdownS: plan.drawdownS,
+    targetDrawdownS,
     targetYieldPercent,
     atGrindersEnd:
       (grindUm === finestUm && reach.finestUm > FIGURE_LIMITS.grindUm.low) ||

@@ -1,12 +1,18 @@
-import { calibrateLot } from '../calibration/calibrateLot.js';
+import type { Aim } from '../aim/aim.js';
+import { calibrateLot, type LotCalibration } from '../calibration/calibrateLot.js';
 import { conditionsOfPlan, type BrewKit } from '../calibration/conditions.js';
 import { forecastBrew, type CalibratedForecast } from '../calibration/forecastBrew.js';
+import { modelledBrew } from '../calibration/modelled.js';
 import { lotPrior } from '../calibration/priors.js';
 import type { ExtractionWindow } from '../extraction/extractionMap.js';
+import { retainedWaterGPerG } from '../extraction/retainedWater.js';
+import { planWaterG, pourEndS, type BrewPlan } from '../plan/plan.js';
 import { valueOf } from '../result.js';
+import { USUAL_SCHOOLS } from '../schools/schools.js';
 import type { StartingFacts } from './facts.js';
 import { aimOf } from '../aim/aimOf.js';
 import { fitGrind, type GrindFit } from './fitGrind.js';
+import { ratioForAim } from './ratioForAim.js';
 import type { SimilarLot } from './similarLots.js';
 import { startingRecipe, type StartingReasons, type StartingRecipe } from './startingRecipe.js';
 
@@ -17,9 +23,9 @@ export interface FittedStart extends StartingRecipe {
 }
 
 /**
- * The first recipe for a lot: rules and schools move the house recipe, then the model sets the grind for the
- * drain time and the yield, from what process, elevation and roast say of the lot and from what lots like it
- * turned out to be.
+ * The first recipe for a lot: the ratio is the one at which strength and yield can both be on aim, rules and schools
+ * move it and the rest of the house recipe, then the model sets the grind for the yield, from what process, elevation
+ * and roast say of the lot and from what lots like it turned out to be. The drain time follows.
  *
  * @param aim - what this recipe aims at; `null` for what its school of aims makes of the house's window
  * @param reach - finest and coarsest size of the grinder, um
@@ -38,11 +44,10 @@ export function fittedStart({
   switchedOff: readonly string[];
   kit: BrewKit;
   houseWindow: ExtractionWindow;
-  aim: ExtractionWindow | null;
+  aim: Aim | null;
   reach: { finestUm: number; coarsestUm: number };
   similar: readonly SimilarLot[];
 }): FittedStart {
-  const { plan: byRules, reasons } = startingRecipe(facts, { switchedOff });
   const prior = lotPrior({
     process: facts.process,
     ...(facts.elevation ? { elevationM: (facts.elevation.fromM + facts.elevation.toM) / 2 } : {}),
@@ -51,19 +56,70 @@ export function fittedStart({
   });
   const calibration = valueOf(calibrateLot({ brews: [], prior }));
   const { roastAgeDays } = facts;
+  const aimed = aimOf(houseWindow, facts.schools, aim);
+  const retainedGPerG = retainedOf({
+    plan: startingRecipe(facts, { switchedOff }).plan,
+    kit,
+    calibration,
+    roastAgeDays,
+  });
+  const { plan: byRules, reasons } = startingRecipe(facts, {
+    switchedOff,
+    forAim: ratioForAim(aimed, retainedGPerG),
+  });
   const grindFit = fitGrind({
     plan: byRules,
     kit,
     factors: calibration.factors,
-    aim: aimOf(houseWindow, facts.schools, aim),
+    aim: aimed,
+    targetDrawdownS: drainWanted(aimed, facts, byRules),
     roastAgeDays,
     reach,
   });
-  const plan = { ...byRules, grindUm: grindFit.grindUm };
-  const brew = conditionsOfPlan({ plan, kit, roastAgeDays });
+  const fitted = { ...byRules, grindUm: grindFit.grindUm };
+  const brew = conditionsOfPlan({ plan: fitted, kit, roastAgeDays });
+  const forecast = valueOf(forecastBrew({ calibration, brew }));
   return {
-    plan,
+    plan: fitted.lifts ? fitted : withDrainTime(fitted, forecast.drawdownS.value),
     reasons: { ...reasons, grindFit },
-    forecast: valueOf(forecastBrew({ calibration, brew })),
+    forecast,
   };
+}
+
+/** A drain time that a person set: in the aim, or as the house's position on length. Else it follows from the grind. */
+function drainWanted(
+  { drainLowS, drainHighS }: Aim,
+  { schools = USUAL_SCHOOLS }: StartingFacts,
+  byRules: BrewPlan,
+): number | null {
+  if (drainLowS != null && drainHighS != null) return (drainLowS + drainHighS) / 2;
+  return schools.length === USUAL_SCHOOLS.length && schools.end === USUAL_SCHOOLS.end
+    ? null
+    : byRules.drawdownS;
+}
+
+/** Water that the bed will keep, by the model, g/g. */
+function retainedOf({
+  plan,
+  kit,
+  calibration,
+  roastAgeDays,
+}: {
+  plan: BrewPlan;
+  kit: BrewKit;
+  calibration: LotCalibration;
+  roastAgeDays: number;
+}): number {
+  const { beverageG } = modelledBrew(conditionsOfPlan({ plan, kit, roastAgeDays }), calibration.factors);
+  return retainedWaterGPerG({
+    waterG: planWaterG(plan),
+    beverageG: beverageG - (plan.bypassG ?? 0),
+    doseG: plan.doseG,
+  });
+}
+
+/** The plan's time is what to expect, in whole five seconds: never before the last pour has had time to sink in. */
+function withDrainTime(plan: BrewPlan, drawdownS: number): BrewPlan {
+  const soonestS = Math.max(...plan.pours.map(pourEndS)) + 1;
+  return { ...plan, drawdownS: Math.max(Math.ceil(soonestS), Math.round(drawdownS / 5) * 5) };
 }

@@ -13,6 +13,7 @@ import { STARTING_RULES, type StartingRule } from './rules.js';
 import type { GrindFit } from './fitGrind.js';
 import { waterNote, type KitNote } from './kitNotes.js';
 import { schoolNotes, type SchoolNote } from './schoolNotes.js';
+import type { RatioForAim } from './ratioForAim.js';
 import type { SchoolPoint } from '../schools/schools.js';
 
 /** One step on the way from the house recipe to the figure proposed. */
@@ -32,10 +33,11 @@ export interface FigureStep {
 /** Why a figure of the starting recipe is what it is. */
 export interface FigureReason {
   figure: Figure;
+  /** What the pushes depart from: the house recipe's, or the ratio that the aim asks for. */
   houseValue: number;
   steps: FigureStep[];
   /** Why the sum of the pushes was not taken as it was; `null` where it was. */
-  limitedBy: 'usual-span' | 'boiling-point' | 'kettle-step' | null;
+  limitedBy: 'usual-span' | 'boiling-point' | 'kettle-step' | 'aim' | null;
   value: number;
 }
 
@@ -53,6 +55,8 @@ export interface StartingReasons {
   notes?: SchoolNote[];
   /** What the water says; left out where none was chosen. */
   kitNotes?: KitNote[];
+  /** The ratio that the aim asks for, from which the pushes depart; left out where no aim was given. */
+  ratioForAim?: RatioForAim;
   /** How the model set the grind; left out where it was not asked. */
   grindFit?: GrindFit;
 }
@@ -70,15 +74,18 @@ const SHORTEST_PAUSE_S = 5;
 /**
  * The first recipe for a lot on one brewer, each figure with its reasons. A table of pushes, no
  * forecast: until the lot was brewed and measured it is a place to start from.
+ *
+ * @param forAim - the ratio that the aim asks for: pushes depart from it, within its strength; without it they depart
+ *   from the house recipe's
  */
 export function startingRecipe(
   facts: StartingFacts,
-  { switchedOff = [] }: { switchedOff?: readonly string[] } = {},
+  { switchedOff = [], forAim }: { switchedOff?: readonly string[]; forAim?: RatioForAim } = {},
 ): StartingRecipe {
   const speaking = STARTING_RULES.filter((rule) => rule.applies(facts));
   const boilingC = boilingPointC({ elevationM: facts.labElevationM });
   const figureReasons = (Object.keys(HOUSE_FIGURES) as Figure[]).map((figure) =>
-    reasonFor({ figure, speaking, switchedOff, boilingC, kettleStepC: facts.kettleStepC }),
+    reasonFor({ figure, speaking, switchedOff, boilingC, kettleStepC: facts.kettleStepC, forAim }),
   );
   const figures = Object.fromEntries(
     figureReasons.map(({ figure, value }) => [figure, value]),
@@ -90,6 +97,7 @@ export function startingRecipe(
       figures: figureReasons,
       derived: derivedReasons(plan, figures),
       notes: schoolNotes(facts.schools),
+      ...(forAim ? { ratioForAim: forAim } : {}),
       ...(facts.water ? { kitNotes: [waterNote(facts.water)] } : {}),
     },
   };
@@ -101,12 +109,14 @@ function reasonFor({
   switchedOff,
   boilingC,
   kettleStepC,
+  forAim,
 }: {
   figure: Figure;
   speaking: readonly StartingRule[];
   switchedOff: readonly string[];
   boilingC: number;
   kettleStepC: number | undefined;
+  forAim: RatioForAim | undefined;
 }): FigureReason {
   const active = speaking.filter(({ id }) => !switchedOff.includes(id));
   const steps = speaking.flatMap((rule): FigureStep[] =>
@@ -121,9 +131,11 @@ function reasonFor({
         ...(switchedOff.includes(rule.id) ? { switchedOff: true } : {}),
       })),
   );
-  const houseValue = HOUSE_FIGURES[figure];
+  const byAim = figure === 'ratio' ? forAim : undefined;
+  const houseValue = byAim?.ratio ?? HOUSE_FIGURES[figure];
   const wanted = steps.reduce((sum, step) => sum + (isHeard(step) ? step.by : 0), houseValue);
-  const { low, high, step } = FIGURE_LIMITS[figure];
+  const { step, ...usual } = FIGURE_LIMITS[figure];
+  const { low, high } = byAim ? { low: byAim.tightest, high: byAim.widest } : usual;
   const inSpan = roundTo(Math.min(high, Math.max(low, wanted)), step);
   if (figure === 'kettleC' && inSpan > boilingC) {
     const value = Math.floor(boilingC / (kettleStepC ?? step)) * (kettleStepC ?? step);
@@ -134,7 +146,7 @@ function reasonFor({
     const value = Math.floor(inSpan / kettleStepC) * kettleStepC;
     return { figure, houseValue, steps, limitedBy: 'kettle-step', value };
   }
-  const limitedBy = wanted < low || wanted > high ? 'usual-span' : null;
+  const limitedBy = wanted < low || wanted > high ? (byAim ? 'aim' : 'usual-span') : null;
   return { figure, houseValue, steps, limitedBy, value: inSpan };
 }
 

@@ -1,4 +1,4 @@
-import { startingRecipe, type StartingFacts } from '@vendu/core';
+import { aimOf, ASSUMED_RETAINED, ratioForAim, startingRecipe, type StartingFacts } from '@vendu/core';
 import type { KitView } from '@vendu/contract';
 import { FIGURE_WORDS, signed } from '../recipes/figureWords';
 import { StaircaseThumb } from '../staircase/StaircaseThumb';
@@ -15,7 +15,11 @@ export function StartingHints({ text, kit }: { text: LotFormText; kit: KitView }
       </aside>
     );
   }
-  const { plan, reasons } = startingRecipe(facts);
+  // What the bed keeps is common practice here; the model says it for the kit once the lot is added.
+  const aim = aimOf(kit.house.window, kit.house.schools);
+  const { plan, reasons } = startingRecipe(facts, {
+    forAim: ratioForAim(aim, ASSUMED_RETAINED.midGPerG),
+  });
   const moved = reasons.figures.filter(({ steps }) => steps.some(({ overruledBy }) => overruledBy === null));
   return (
     <aside aria-label="Starting recipe so far" aria-live="polite" className="text-small">
@@ -47,7 +51,8 @@ export function StartingHints({ text, kit }: { text: LotFormText; kit: KitView }
         ))}
       </ul>
       <p className="caption mt-2">
-        For the {kit.brewers[0]?.name}. The grind is set by the model once the lot is added.
+        For the {kit.brewers[0]?.name}. The model sets the grind, and the ratio for the aim, once the lot is
+        added.
       </p>
     </aside>
   );

@@ -4,6 +4,7 @@ import { classes } from '../ui/classes';
 import { Explain } from '../ui/Explain';
 import { FIGURE_WORDS, LIMIT_WORDS, signed } from './figureWords';
 import { GrindReason } from './GrindReason';
+import { RatioReason } from './RatioReason';
 
 interface ReasonListProps {
   reasons: StartingReasons;
@@ -18,6 +19,8 @@ export function ReasonList({ reasons, onSwitch }: ReasonListProps) {
       {reasons.figures
         // A figure that most recipes leave as it is would only be in the way.
         .filter((reason) => !FIGURE_WORDS[reason.figure].isQuiet || reason.steps.length > 0)
+        // Where nobody set a drain time it follows from the grind, and is said there.
+        .filter(({ figure }) => figure !== 'drawdownS' || reasons.grindFit?.targetDrawdownS !== null)
         .map((reason) => (
           <ReasonRow key={reason.figure} reason={reason} reasons={reasons} onSwitch={onSwitch} />
         ))}
@@ -56,6 +59,8 @@ function ReasonRow({
 }) {
   const { name, print } = FIGURE_WORDS[reason.figure];
   const fit = reason.figure === 'grindUm' ? reasons.grindFit : undefined;
+  const aim = reason.figure === 'ratio' ? reasons.ratioForAim : undefined;
+  const base = aim ? 'the aim’s ratio' : 'house recipe';
   return (
     <li className="grid grid-cols-[7.5rem_1fr] gap-x-2 border-b border-rule py-1.5">
       <span>
@@ -63,20 +68,19 @@ function ReasonRow({
         <span className="reading font-medium">{print(fit?.grindUm ?? reason.value)}</span>
       </span>
       <span>
-        {reason.steps.length === 0 ? (
-          <span className="mr-2 text-quiet">as in the house recipe</span>
-        ) : (
-          reason.steps.map((step) => (
-            <Push key={step.ruleId} step={step} steps={reason.steps} onSwitch={onSwitch} />
-          ))
-        )}
+        {aim && <RatioReason aim={aim} />}
+        {reason.steps.length === 0
+          ? !aim && <span className="mr-2 text-quiet">as in the house recipe</span>
+          : reason.steps.map((step) => (
+              <Push key={step.ruleId} step={step} steps={reason.steps} onSwitch={onSwitch} />
+            ))}
         {fit && <GrindReason fit={fit} />}
         <Explain label={`Where ${name.toLowerCase()} comes from`} trigger="show the sum">
           <p className="mb-2 font-semibold">{name}</p>
           <table className="w-full">
             <tbody>
               <tr>
-                <td className="py-1 pr-3">house recipe</td>
+                <td className="py-1 pr-3">{base}</td>
                 <td className="reading py-1 text-right whitespace-nowrap">{print(reason.houseValue)}</td>
               </tr>
               {reason.steps.map((step) => (

@@ -27,6 +27,7 @@ export const FIGURE_WORDS: Record<Figure, Words> = {
 export const LIMIT_WORDS = {
   'usual-span': 'held at the end of the usual span',
   'kettle-step': 'held at a step of the kettle’s thermostat',
+  aim: 'held inside the strength aimed at',
   'boiling-point': 'held at the boiling point of the lab’s elevation',
 };
 
