@@ -59,6 +59,13 @@ describe('a brew off the bench', () => {
         scale: 'Left scale',
       },
     });
+    // What ran through goes with the brew wherever the lot is learned from.
+    expect(first.outflow.length).toBeGreaterThan(0);
+    for (const { atS, beverageG } of first.outflow) {
+      expect(beverageG).toBeGreaterThanOrEqual(0);
+      expect(beverageG).toBeLessThanOrEqual(41);
+      expect(atS).toBeLessThanOrEqual(40);
+    }
     const reopened = await app.secondBarista.get(`/api/brews/${first.id}/trace`).expect(200);
     expect(reopened.body).toEqual({ trace, outflow });
     const { gramsLeftG } = (await app.barista.get(`/api/lots/${recipe.lot.id}`)).body as LotView;

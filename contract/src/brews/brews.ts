@@ -12,6 +12,7 @@ import {
   type StepDone,
   type TastingStage,
   type Trace,
+  type TracePoint,
   type Verdict,
 } from '@vendu/core';
 import { BenchEventDto, TraceDto, type BrewKitNames, type FractionDto } from './bench.js';
@@ -218,6 +219,8 @@ export interface BrewListItem {
   /** A stand-in poured or read it. */
   isSimulated: boolean;
   roastAgeDays: number;
+  /** The beverage as it ran through, every few seconds; empty where no scale stood under the server. */
+  outflow: TracePoint[];
 }
 
 export interface BrewView extends BrewListItem {

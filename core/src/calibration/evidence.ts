@@ -27,10 +27,15 @@ const BENCH = { drawdownS: 4, tdsPercent: 0.03, beverageG: 1 } as const;
  * What repeating the same recipe by hand scatters, beyond the instruments: 2 % of the time, 0.012 % TDS,
  * 0.5 g, from 2 % of grind, 1 K and 3 % of paper (computed with the model; the errors of hand assumed).
  */
-const HAND: Record<Output, number> = { drawdown: 0.02, tds: 0.012, beverage: 0.5 };
+export const HAND: Record<Output, number> = { drawdown: 0.02, tds: 0.016, beverage: 0.5 };
 
-/** Beverage on a scale under a dripping brewer, with the model's own error in it, g (assumed). */
-const TRACE_SD_G = 4;
+/** A scale under a dripping brewer, g (assumed). */
+const TRACE_SD_G = 1;
+/**
+ * How far the model's course of a beverage wanders from the real one, per g of dose, where half of it has run through,
+ * and what is left of that at its ends (computed: 0.4 and 0.9 on sixty synthetic lots of either truth).
+ */
+const COURSE = { midGPerG: 0.8, atEnds: 0.25 };
 /** Points of a trace that the fit takes; more of them say the same again. */
 const TRACE_POINTS = 8;
 
@@ -42,10 +47,13 @@ export interface Observation {
   atS: number | null;
   value: number;
   variance: number;
+  /** How far the model is off here that it is off near by in time too, as a standard deviation; of a trace only. */
+  wanderSd?: number;
 }
 
 export function observationsOf(brews: readonly MeasuredBrew[]): Observation[] {
-  return brews.flatMap(({ drawdownS, tdsPercent, beverageG, standard, trace = [] }, brewIndex) => {
+  return brews.flatMap(({ brew, drawdownS, tdsPercent, beverageG, standard, trace = [] }, brewIndex) => {
+    const wholeG = Math.max(1, ...trace.map((point) => point.beverageG));
     const observed = (output: Output, value: number, sd: number): Observation => ({
       brewIndex,
       output,
@@ -67,9 +75,15 @@ export function observationsOf(brews: readonly MeasuredBrew[]): Observation[] {
         atS,
         value,
         variance: TRACE_SD_G ** 2,
+        wanderSd: wanderSdG(brew.doseG, value / wholeG),
       })),
     ];
   });
+}
+
+function wanderSdG(doseG: number, through: number): number {
+  const inside = Math.min(1, Math.max(0, through));
+  return COURSE.midGPerG * doseG * (COURSE.atEnds + (1 - COURSE.atEnds) * 4 * inside * (1 - inside));
 }
 
 /** Points spread evenly over a trace, in order of time. */

@@ -20,7 +20,7 @@ const SPREAD: Record<keyof LearnedFactors, { lnSd: number; houseShare: number }>
   rate: { lnSd: 0.4, houseShare: 0.5 },
   flow: { lnSd: 0.5, houseShare: 0.5 },
   retained: { lnSd: 0.06, houseShare: 0.5 },
-  steepness: { lnSd: 0.25, houseShare: 0.85 },
+  steepness: { lnSd: 0.2, houseShare: 0.85 },
 };
 
 /**

@@ -44,6 +44,19 @@ describe('a recorded brew as evidence', () => {
     expect(drawdownS).toBeNull();
   });
 
+  it('weighs its strength by what its readings repeat to', () => {
+    expect(recordedBrew({ ...record, steps: [], tdsComparablePercent: 0.013 }, CONE_KIT).standard).toEqual({
+      tdsPercent: 0.013,
+    });
+    expect(recordedBrew({ ...record, steps: [] }, CONE_KIT).standard).toBeUndefined();
+  });
+
+  it('passes on what a scale under the server saw', () => {
+    const outflow = [{ atS: 60, beverageG: 55 }];
+    expect(recordedBrew({ ...record, steps: [], outflow }, CONE_KIT).trace).toEqual(outflow);
+    expect(recordedBrew({ ...record, steps: [], outflow: [] }, CONE_KIT).trace).toBeUndefined();
+  });
+
   it('says nothing of the draining when the brewer was lifted', () => {
     const lifted = { ...record, plan: { ...record.plan, lifts: true }, steps: marked };
     expect(recordedBrew(lifted, CONE_KIT).drawdownS).toBeNull();

@@ -1,17 +1,21 @@
 import { planAgainstActual } from '../bench/planAgainstActual.js';
 import { brewAsDone, type BrewDone } from './brewAsDone.js';
 import type { BrewKit } from './conditions.js';
-import type { MeasuredBrew } from './evidence.js';
+import type { MeasuredBrew, TracePoint } from './evidence.js';
 
 /** A brew as the record keeps it. A figure nobody took is `null`. */
 export interface BrewRecord extends BrewDone {
   beverageG: number | null;
   tdsPercent: number | null;
+  /** Standard uncertainty of the strength against other brews read on the same instrument, where it is known. */
+  tdsComparablePercent?: number;
+  /** The beverage as it ran through, where a scale stood under the server. */
+  outflow?: readonly TracePoint[];
 }
 
 /** A recorded brew as evidence of its lot. */
 export function recordedBrew(record: BrewRecord, kit: BrewKit): MeasuredBrew {
-  const { plan, tdsPercent, beverageG } = record;
+  const { plan, tdsPercent, beverageG, tdsComparablePercent, outflow = [] } = record;
   const drawdown = planAgainstActual({ plan, done: record.steps }).find(
     ({ step }) => step.kind === 'drawdown',
   );
@@ -21,5 +25,7 @@ export function recordedBrew(record: BrewRecord, kit: BrewKit): MeasuredBrew {
     drawdownS: plan.lifts ? null : (drawdown?.doneS ?? null),
     tdsPercent,
     beverageG,
+    ...(outflow.length > 0 ? { trace: outflow } : {}),
+    ...(tdsComparablePercent === undefined ? {} : { standard: { tdsPercent: tdsComparablePercent } }),
   };
 }

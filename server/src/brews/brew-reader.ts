@@ -1,5 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import { QueryTypes } from 'sequelize';
+import { Op, QueryTypes } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
 import type { BrewPlan, StepDone } from '@vendu/core';
 import type { BrewListItem } from '@vendu/contract';
@@ -10,6 +10,7 @@ import { RecipeVersionModel } from '../recipes/recipe-version.model.js';
 import { BrewModel } from './brew.model.js';
 import { brewListItem, resultOf, type WeighedBrew } from './brew-views.js';
 import { ReadingModel } from './reading.model.js';
+import { TraceModel } from './trace.model.js';
 
 /** What a list of brews needs loaded with each. */
 export const LIST_PARTS = [
@@ -41,10 +42,15 @@ export class BrewReader {
       include: LIST_PARTS,
       order: ['startedAt', 'id'],
     });
+    const curves = await TraceModel.findAll({
+      where: { brewId: rows.map(({ id }) => id as number), outflow: { [Op.not]: null } },
+      attributes: ['brewId', 'outflow'],
+    });
+    const outflowOf = new Map(curves.map(({ brewId, outflow }) => [brewId, outflow]));
     const trails = new Map<number, BrewListItem[]>(lotIds.map((id) => [id, []]));
     for (const row of rows) {
       const trail = trails.get(row.lotId);
-      trail?.push(brewListItem(row, trail.length + 1));
+      trail?.push(brewListItem(row, trail.length + 1, outflowOf.get(row.id as number) ?? null));
     }
     return trails;
   }

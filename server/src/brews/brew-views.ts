@@ -1,4 +1,13 @@
-import { brewResult, pouredWaterG, roastAgeDays, type BrewResult } from '@vendu/core';
+import {
+  brewResult,
+  outflowPoints,
+  pouredWaterG,
+  roastAgeDays,
+  type BrewResult,
+  type StepDone,
+  type Trace,
+  type TracePoint,
+} from '@vendu/core';
 import type { BrewListItem } from '@vendu/contract';
 import type { BrewModel } from './brew.model.js';
 
@@ -38,7 +47,7 @@ export function resultOf(brew: WeighedBrew): BrewResult | null {
 }
 
 /** Needs `readings`, `version`, `roastBatch` and `brewer` loaded. */
-export function brewListItem(brew: BrewModel, number: number): BrewListItem {
+export function brewListItem(brew: BrewModel, number: number, outflow: Trace | null): BrewListItem {
   return {
     id: brew.id,
     number,
@@ -57,7 +66,20 @@ export function brewListItem(brew: BrewModel, number: number): BrewListItem {
     isSetAside: brew.setAsideAt !== null,
     isSimulated: brew.isSimulated || brew.readings.some(({ source }) => source === 'simulated'),
     roastAgeDays: roastAgeAtBrew(brew),
+    outflow: outflow ? pointsOf(outflow, brew.steps) : [],
   };
+}
+
+/** So often a curve is passed on, s: the calibration takes eight points of it. */
+const POINT_EVERY_S = 10;
+
+/** The curve until the brew was over: what happens to the server afterwards is no drip. */
+function pointsOf(outflow: Trace, steps: readonly StepDone[]): TracePoint[] {
+  const lastS = (outflow.atMs.at(-1) ?? 0) / 1000;
+  return outflowPoints(outflow, {
+    everyS: POINT_EVERY_S,
+    untilS: Math.min(lastS, steps.at(-1)?.atS ?? lastS),
+  });
 }
 
 function roastAgeAtBrew(brew: BrewModel): number {

@@ -22,7 +22,7 @@ import type { RequestKeyOf } from '../writing/request-key.js';
 import { Writing } from '../writing/writing.js';
 import { BrewModel } from './brew.model.js';
 import { BrewReader, LIST_PARTS } from './brew-reader.js';
-import { brewDose, brewListItem, brewWater } from './brew-views.js';
+import { brewDose, brewWater } from './brew-views.js';
 import { CorrectionModel } from './correction.model.js';
 import { FractionModel } from './fraction.model.js';
 import { ReadingModel } from './reading.model.js';
@@ -52,9 +52,10 @@ export class BrewsService {
       RecipeModel.findByPk(row.version.recipeId, { include: [BrewerModel], rejectOnEmpty: true }),
       this.reader.ofLot(row.lotId),
     ]);
-    const number = trail.find((each) => each.id === id)?.number ?? 0;
+    const listed = trail.find((each) => each.id === id);
+    if (!listed) throw notFound('brew');
     return {
-      ...brewListItem(row, number),
+      ...listed,
       revision: row.revision,
       lot: {
         id: lot.id,

@@ -17,7 +17,16 @@ export async function evidenceOf(
   const measured = brews
     .filter(({ result, isSetAside, isSimulated }) => result !== null && !isSetAside && !isSimulated)
     .slice(-MOST_BREWS)
-    .map((brew) => recordedBrew({ ...brew, tdsPercent: brew.result?.strength.meanPercent ?? null }, kit));
+    .map(({ result, ...brew }) =>
+      recordedBrew(
+        {
+          ...brew,
+          tdsPercent: result?.strength.meanPercent ?? null,
+          ...(result ? { tdsComparablePercent: result.strength.comparablePercent } : {}),
+        },
+        kit,
+      ),
+    );
   if (measured.length === 0) return null;
   const calibrated = await calibrate({ brews: measured });
   // A record that the model cannot read teaches nothing; it must not stop the acceptance.

@@ -10,6 +10,7 @@ export function brewRecordOf({
   beverageG,
   result,
   roastAgeDays,
+  outflow,
 }: BrewListItem): BrewRecord {
   return {
     plan,
@@ -18,7 +19,9 @@ export function brewRecordOf({
     doseG,
     beverageG,
     tdsPercent: result?.strength.meanPercent ?? null,
+    ...(result ? { tdsComparablePercent: result.strength.comparablePercent } : {}),
     roastAgeDays,
+    outflow,
   };
 }
 

@@ -116,6 +116,7 @@ export function brewItem(changes: Partial<BrewListItem> = {}): BrewListItem {
     result: brewResult({ doseG: 16, waterG: 250, beverageG: 219, readingsPercent: [1.4, 1.4, 1.4] }),
     verdict: null,
     isSetAside: false,
+    outflow: [],
     isSimulated: false,
     roastAgeDays: 9,
     ...changes,
