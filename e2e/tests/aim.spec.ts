@@ -8,8 +8,8 @@ test('a recipe whose brews lie in its window is on aim; an aim of its own holds 
   await page.goto('/lots/1');
   await expect(page.getByRole('heading', { name: 'On aim and signed off: nothing to change' })).toBeVisible();
   await expect(page.getByText('aim, house window')).toBeVisible();
-  const chance = await page.getByText(/the next one is on aim with a chance of/).textContent();
-  expect(Number(/chance of (?:over )?(\d+)/.exec(chance ?? '')?.[1])).toBeGreaterThan(60);
+  const chance = await page.getByText(/such cups lie in the window/).textContent();
+  expect(Number(/(\d+) of 100/.exec(chance ?? '')?.[1])).toBeGreaterThan(60);
 
   await page.goto('/recipes/1');
   await expect(page.getByText('Aim, house window')).toBeVisible();

@@ -1,13 +1,15 @@
 import { TARGETS, type Targets } from '../aim/aim.js';
 import type { BrewInputFailure } from '../brewModel/checkBrew.js';
-import type { LotCalibration } from '../calibration/calibrateLot.js';
+import { cupsOnAim } from '../aim/cupsOnAim.js';
+import { calibrateLot, type LotCalibration } from '../calibration/calibrateLot.js';
 import { conditionsOfPlan, type BrewKit } from '../calibration/conditions.js';
-import { conditionsFault } from '../calibration/evidence.js';
-import type { CalibratedForecast } from '../calibration/forecastBrew.js';
+import { withMeasuredPaper } from '../calibration/drainTest.js';
+import { conditionsFault, type MeasuredBrew } from '../calibration/evidence.js';
+import { forecastBrew, type CalibratedForecast } from '../calibration/forecastBrew.js';
 import { firstOutOfRange, outOfRange, type OutOfRange, type Range } from '../input/ranges.js';
 import type { BrewPlan } from '../plan/plan.js';
 import { planFaults } from '../plan/planFaults.js';
-import { failure, success, type Failure, type Result } from '../result.js';
+import { failure, success, valueOf, type Failure, type Result } from '../result.js';
 import { formatSigned } from '../quantity/signed.js';
 import { USUAL_SCHOOLS, type Schools } from '../schools/schools.js';
 import { boilingPointC } from '../water/boilingPoint.js';
@@ -44,10 +46,13 @@ export interface ProposedChange {
 
 export interface ChangeAdvice {
   situation: Situation;
-  /** Nothing speaks for a change: repeat the recipe, then prove it. */
+  /** Nothing speaks for a change: what is known of the recipe puts most of its cups on aim. One cup by itself does not. */
   isThere: boolean;
-  /** The last plan, brewed again: what to expect, and how likely it is on aim. */
-  asItIs: { expected: CalibratedForecast; chance: number };
+  /**
+   * The last plan, brewed again: what to expect, and how many such cups lie on aim; and how many will be known to,
+   * once another brew has come out as expected (`null` where the recipe is not there).
+   */
+  asItIs: { expected: CalibratedForecast; chance: number; chanceIfRepeated: number | null };
   /** Best first. */
   changes: ProposedChange[];
   /** What to know before choosing: repeats, limits reached, causes left open. */
@@ -66,6 +71,8 @@ const LIMIT_RANGES = {
   hottestC: { low: 1, high: 105, unit: '°C' },
 } satisfies Record<keyof Limits, Range>;
 
+/** A change must be likelier than the plan as it is by this much to be worth one more brew (assumed). */
+const WORTH_A_BREW = 0.1;
 /** Two levers must be likelier by this much to be worth not knowing which of them did it (assumed). */
 const SECOND_LEVER = 0.08;
 /**
@@ -139,18 +146,22 @@ export function proposeChange({
   const changes = usable
     .map((candidate) => ({ candidate, judged: judge(candidate, asItIs, rules, schools) }))
     .filter(({ candidate, judged }) => judged.wanted || worth(candidate) > worth(asItIs))
+    .filter(({ candidate, judged }) => judged.wanted || !isOnlyTheModels(candidate, schools))
     .sort((a, b) => rank(b) - rank(a))
     .map(({ candidate, judged }) => proposed(candidate, asItIs, judged));
-  const isMeasuredThere =
-    situation.strength === 'on-aim' &&
-    situation.yield === 'on-aim' &&
-    ['on-aim', 'unknown'].includes(situation.time);
   const isFaultless = tasted.every(({ isWanted = false }) => isWanted);
-  const isThere = isFaultless && (isMeasuredThere || asItIs.chance >= REPEAT_CHANCE);
+  const isThere =
+    isFaultless &&
+    asItIs.chance >= REPEAT_CHANCE &&
+    !changes.some(({ chance }) => chance > asItIs.chance + WORTH_A_BREW);
   return success({
     situation,
     isThere,
-    asItIs: { expected: asItIs.forecast, chance: asItIs.chance },
+    asItIs: {
+      expected: asItIs.forecast,
+      chance: asItIs.chance,
+      chanceIfRepeated: isThere ? chanceIfRepeated({ asItIs, kit, calibration, targets, ...aged }) : null,
+    },
     changes,
     notes: adviceNotes({
       situation,
@@ -184,6 +195,42 @@ function targetFault(targets: Targets): OutOfRange | null {
 const HARDLY_ANY = 0.05;
 /** What coming e times nearer counts there, beside taste and schools (assumed). */
 const BY_DISTANCE = 0.2;
+
+/**
+ * Of pours and agitation the model knows the direction badly: it does not move them on its own word, only where taste
+ * or the house's first lever asks for it.
+ */
+const BADLY_MODELLED: readonly Lever[] = ['pours', 'agitation'];
+
+function isOnlyTheModels({ moves }: Candidate, schools: Schools): boolean {
+  return moves.some(({ lever }) => BADLY_MODELLED.includes(lever) && lever !== schools['first-lever']);
+}
+
+/** The chance once one more brew of the same plan has come out as expected. */
+function chanceIfRepeated({
+  asItIs: { plan, forecast },
+  kit,
+  calibration,
+  targets,
+  ...aged
+}: {
+  asItIs: Candidate;
+  kit: BrewKit;
+  calibration: LotCalibration;
+  targets: Targets;
+  roastAgeDays?: number;
+}): number {
+  const { brews, prior, papers } = calibration;
+  const brew = withMeasuredPaper(conditionsOfPlan({ plan, kit, ...aged }), papers);
+  const repeat: MeasuredBrew = {
+    brew,
+    drawdownS: plan.lifts ? null : forecast.drawdownS.value,
+    tdsPercent: forecast.tdsPercent.value,
+    beverageG: forecast.beverageG.value,
+  };
+  const repeated = valueOf(calibrateLot({ brews: [...brews, repeat], prior }));
+  return cupsOnAim(valueOf(forecastBrew({ calibration: repeated, brew })), targets);
+}
 
 /** Levers worth moving together: the grind with what it cannot do alone, and the water with its heat. */
 const PAIRS: readonly (readonly [Lever, Lever])[] = [

@@ -2,7 +2,8 @@ import type { LotCalibration } from '../calibration/calibrateLot.js';
 import { conditionsOfPlan, type BrewKit } from '../calibration/conditions.js';
 import { forecasterOf, sensitivityOf, type CalibratedForecast } from '../calibration/forecastBrew.js';
 import type { Targets } from '../aim/aim.js';
-import { chanceOnAim, distanceFromAim } from '../aim/chanceOnAim.js';
+import { distanceFromAim } from '../aim/chanceOnAim.js';
+import { cupsOnAim } from '../aim/cupsOnAim.js';
 import type { BrewPlan } from '../plan/plan.js';
 import { LEVERS, moved, MOVES, type Lever, type Limits } from './levers.js';
 
@@ -18,7 +19,7 @@ export interface Candidate {
   moves: LeverMove[];
   plan: BrewPlan;
   forecast: CalibratedForecast;
-  /** Probability of coming out within the target's windows. */
+  /** Probability that the next cup of it comes out within the target's windows. */
   chance: number;
   distance: number;
 }
@@ -55,7 +56,7 @@ export function searcher({
       moves: movesBetween(plan, candidate),
       plan: candidate,
       forecast,
-      chance: usable ? chanceOnAim(forecast, targets) : 0,
+      chance: usable ? cupsOnAim(forecast, targets) : 0,
       distance: distanceFromAim(forecast, targets) + (usable ? 0 : 100),
     };
   }

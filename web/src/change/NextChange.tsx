@@ -23,7 +23,7 @@ import { Button } from '../ui/Button';
 import { classes } from '../ui/classes';
 import { Notice } from '../ui/Notice';
 import { ChangeFigures } from './ChangeFigures';
-import { chanceWords } from './chanceWords';
+import { cupsWords } from './chanceWords';
 import { lastBrewOf } from './lastBrew';
 import { RepeatOrProve } from './RepeatOrProve';
 import { WhatWasWrong } from './WhatWasWrong';
@@ -98,11 +98,17 @@ function Advice({ recipe, kit, brewKit }: { recipe: RecipeView; kit: KitView; br
       {newest && advice !== null && typeof advice !== 'string' && (
         <>
           {advice.isThere ? (
-            <RepeatOrProve recipe={recipe} version={newest} targets={targets} chance={advice.asItIs.chance} />
+            <RepeatOrProve
+              recipe={recipe}
+              version={newest}
+              asItIs={advice.asItIs}
+              wasBrewed={last?.versionNumber === newest.number}
+            />
           ) : (
             <p className="mb-2 text-small">
-              Brewed again as it is, version {newest.number} is on aim with a chance of{' '}
-              <span className="reading font-semibold">{chanceWords(advice.asItIs.chance)}</span>.
+              Brewed again as it is,{' '}
+              <span className="reading font-semibold">{cupsWords(advice.asItIs.chance)}</span> cups of version{' '}
+              {newest.number} lie in the window.
             </p>
           )}
           {advice.notes.map((note) => (

@@ -1,57 +1,62 @@
-import { isOnAim, type Targets } from '@vendu/core';
+import type { ChangeAdvice } from '@vendu/core';
 import type { RecipeVersionView, RecipeView } from '@vendu/contract';
 import { ButtonLink } from '../ui/Button';
-import { chanceWords } from './chanceWords';
-import { lastBrewOf } from './lastBrew';
+import { cupsWords } from './chanceWords';
 
-/** So many brews on aim before a recipe is proved by somebody else's hands (common practice). */
-const REPEATS = 2;
+/** From here on a recipe is sure enough to be accepted rather than repeated (assumed). */
+const SURE_ENOUGH = 0.8;
 
 interface RepeatOrProveProps {
   recipe: RecipeView;
   version: RecipeVersionView;
-  targets: Targets;
-  chance: number;
+  asItIs: ChangeAdvice['asItIs'];
+  /** Whether this very version was brewed last. */
+  wasBrewed: boolean;
 }
 
-/** On aim nothing is changed: the recipe is brewed again, then proved. */
-export function RepeatOrProve({ recipe, version, targets, chance }: RepeatOrProveProps) {
-  const onAim = recipe.brews.filter(
-    (brew) =>
-      !brew.isSimulated &&
-      brew.versionNumber === version.number &&
-      brew.verdict !== 'off-aim' &&
-      isOnAim(targets, lastBrewOf(brew)),
-  ).length;
-  const isRepeated = onAim >= REPEATS;
-  const bench = `/bench/${version.id}?recipe=${recipe.id}`;
+/** Where most cups of a recipe lie on aim nothing is changed: it is accepted, or repeated once to be surer. */
+export function RepeatOrProve({ recipe, version, asItIs, wasBrewed }: RepeatOrProveProps) {
+  const { chance, chanceIfRepeated } = asItIs;
+  const isSurer = chanceIfRepeated !== null && Math.round(chanceIfRepeated * 100) > Math.round(chance * 100);
+  const isAccepted = version.accepted !== null || version.signedOff !== null;
+  const accepts = wasBrewed && (isAccepted || chance >= SURE_ENOUGH);
   return (
     <div className="mb-3 grid grid-cols-[1fr_auto] items-start gap-x-5 gap-y-2 border-y border-ink py-3">
       <div>
-        <h3 className="text-large font-bold">
-          {!isRepeated ? 'Brew it again, unchanged' : proveWords(version)}
-        </h3>
+        <h3 className="text-large font-bold">{headWords({ version, wasBrewed, accepts })}</h3>
         <p className="text-small">
-          <span className="reading font-semibold">{onAim}</span> brew{onAim === 1 ? '' : 's'} of version{' '}
-          {version.number} on aim so far; the next one is on aim with a chance of{' '}
-          <span className="reading font-semibold">{chanceWords(chance)}</span>.
+          Brewed again, <span className="reading font-semibold">{cupsWords(chance)}</span> such cups lie in
+          the window
+          {isAccepted
+            ? '.'
+            : isSurer
+              ? `: accept it, or repeat it once for ${cupsWords(chanceIfRepeated)} if that comes out alike.`
+              : ': accept it.'}
         </p>
       </div>
-      {isRepeated ? (
-        <ButtonLink to={`/recipes/${recipe.id}#versions`} weight="main">
+      <div className="flex flex-col items-end gap-2">
+        <ButtonLink to={`/recipes/${recipe.id}#versions`} weight={accepts ? 'main' : 'plain'}>
           Open the recipe
         </ButtonLink>
-      ) : (
-        <ButtonLink to={bench} weight="main">
-          Brew again
+        <ButtonLink to={`/bench/${version.id}?recipe=${recipe.id}`} weight={accepts ? 'plain' : 'main'}>
+          {wasBrewed ? 'Brew again' : 'Brew it'}
         </ButtonLink>
-      )}
+      </div>
     </div>
   );
 }
 
-function proveWords({ accepted, signedOff }: RecipeVersionView): string {
+function headWords({
+  version: { accepted, signedOff },
+  wasBrewed,
+  accepts,
+}: {
+  version: RecipeVersionView;
+  wasBrewed: boolean;
+  accepts: boolean;
+}): string {
   if (signedOff) return 'On aim and signed off: nothing to change';
   if (accepted) return 'Prove it: have somebody else brew it, then sign it off';
-  return 'Accept it, then have somebody else brew it';
+  if (!wasBrewed) return 'Brew it as it is';
+  return accepts ? 'Accept it' : 'Brew it again, unchanged';
 }
