@@ -7,13 +7,12 @@ import {
   type MeasuredBrew,
 } from '@vendu/core';
 import { fixed, percentile, table, timesOf } from './report.js';
-import { handOf, taskOf } from './brewsToTarget/task.js';
-import { brewByHand, syntheticLab } from './brewsToTarget/truth.js';
-import { LIMITS } from './brewsToTarget/strategies.js';
+import { handOf, LIMITS, taskOf } from './brewsToTarget/task.js';
+import { brewByHand } from './truths/hand.js';
 
 /** Calibration, one proposal and a forgiveness run on a lot of the study. */
 export function heavyTasks(): string {
-  const task = taskOf(syntheticLab(1), 3, 'grind');
+  const task = taskOf('varied', 13);
   const { kit } = task.lot;
   const random = handOf(3);
   const brews: MeasuredBrew[] = [0, -60, 40, 90, -30].map((byUm) =>
@@ -25,7 +24,7 @@ export function heavyTasks(): string {
     asked: count === 5 ? 'under 300 ms' : '',
   }));
   const calibration = valueOf(calibrateLot({ brews: brews.slice(0, 3) }));
-  const question = { plan: task.start, kit, calibration, targets: task.aim, limits: LIMITS };
+  const question = { plan: task.start, kit, calibration, targets: task.targets, limits: LIMITS };
   const plan = { ...task.start, drawdownS: 600 };
   const before = process.memoryUsage().heapUsed;
   let most = before;

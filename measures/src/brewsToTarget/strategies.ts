@@ -1,15 +1,16 @@
 import {
   calibrateLot,
-  planRatio,
+  LEVERS,
   proposeChange,
-  setWater,
   valueOf,
   type BrewPlan,
   type CalibratedForecast,
+  type Lever,
   type LotPrior,
   type MeasuredBrew,
 } from '@vendu/core';
-import type { Task } from './task.js';
+import { isInside, LIMITS, middleOf, type Task } from './task.js';
+import { movedTo, measuredOf } from './moves.js';
 
 /** What a strategy sees: the plans brewed so far, what was measured of each, and what it believed before. */
 export interface History {
@@ -18,68 +19,88 @@ export interface History {
   prior: LotPrior;
 }
 
-interface NextPlan {
+/** The next plan to brew; `isFinished` where the last one is taken as the recipe. */
+export interface Decision {
+  isFinished: boolean;
   plan: BrewPlan;
   forecast: CalibratedForecast | null;
+  /** Stated of the plan as it is. */
+  chance?: number;
 }
 
-export type Strategy = (task: Task, history: History) => NextPlan;
+export type Strategy = (task: Task, history: History) => Decision;
 
-export const LIMITS = { finestUm: 300, coarsestUm: 1400, hottestC: 99, coolestC: 80 };
+/** Those without a forecast stop at the first measured cup inside, as people do. */
+function byMeasuredCup(next: (task: Task, history: History) => BrewPlan): Strategy {
+  return (task, history) => {
+    const { plan, cup } = lastOf(history);
+    const isFinished = isInside(task, cup);
+    return { isFinished, plan: isFinished ? plan : next(task, history), forecast: null };
+  };
+}
 
-function last({ plans, measured }: History) {
+export function lastOf({ plans, measured }: History) {
   const [plan, brew] = [plans.at(-1), measured.at(-1)];
   if (!plan || !brew) throw new Error('a strategy needs a first brew');
-  const yieldPercent = ((brew.tdsPercent ?? 0) * (brew.beverageG ?? 0)) / plan.doseG;
-  return { plan, yieldPercent, tdsPercent: brew.tdsPercent ?? 0, drawdownS: brew.drawdownS ?? 0 };
+  return { plan, cup: measuredOf(brew) };
 }
 
-const clampGrind = (grindUm: number) => Math.min(LIMITS.coarsestUm, Math.max(LIMITS.finestUm, grindUm));
-
-/** 50 um in the direction of the yield's error, or of the time's where the yield is there. */
-export const fixedSteps: Strategy = ({ targets }, history) => {
-  const { plan, yieldPercent, drawdownS } = last(history);
-  const yieldOff = targets.yieldPercent - yieldPercent;
-  const finer = Math.abs(yieldOff) > 0.5 ? yieldOff > 0 : targets.drawdownS > drawdownS;
-  return { plan: { ...plan, grindUm: clampGrind(plan.grindUm + (finer ? -50 : 50)) }, forecast: null };
-};
+/** 50 um in the direction of the yield's error; half a ratio step where the yield is there. */
+export const fixedSteps = byMeasuredCup(({ aim }, history) => {
+  const { plan, cup } = lastOf(history);
+  const middle = middleOf(aim);
+  const yieldOff = middle.yieldPercent - cup.yieldPercent;
+  if (Math.abs(yieldOff) > 0.5) return movedTo(plan, { grindUm: plan.grindUm + (yieldOff > 0 ? -50 : 50) });
+  return movedTo(plan, { ratioBy: middle.tdsPercent > cup.tdsPercent ? -0.5 : 0.5 });
+});
 
 /** 50 um for each 0.7 points of yield, and a ratio step for each 0.09 % of strength that the yield leaves open. */
-export const proportional: Strategy = ({ targets }, history) => {
-  const { plan, yieldPercent, tdsPercent } = last(history);
-  const yieldOff = targets.yieldPercent - yieldPercent;
+export const proportional = byMeasuredCup(({ aim }, history) => {
+  const { plan, cup } = lastOf(history);
+  const middle = middleOf(aim);
+  const yieldOff = middle.yieldPercent - cup.yieldPercent;
   const byUm = Math.max(-150, Math.min(150, (-yieldOff / 0.7) * 50));
-  const strengthOff = targets.tdsPercent - tdsPercent - 0.07 * yieldOff;
-  const ratio = planRatio(plan) - (Math.abs(strengthOff) > 0.03 ? strengthOff / 0.09 : 0);
-  const pours = setWater({ pours: plan.pours, waterG: Math.round(plan.doseG * ratio) });
-  return {
-    plan: {
-      ...plan,
-      grindUm: clampGrind(Math.round((plan.grindUm + byUm) / 10) * 10),
-      pours: pours.ok ? pours.value : plan.pours,
-    },
-    forecast: null,
-  };
-};
+  const strengthOff = middle.tdsPercent - cup.tdsPercent - 0.07 * yieldOff;
+  return movedTo(plan, {
+    grindUm: plan.grindUm + byUm,
+    ratioBy: Math.abs(strengthOff) > 0.03 ? -strengthOff / 0.09 : 0,
+  });
+});
 
-/** The first change proposed, unless brewing the same again is the likelier way to the target. */
-export function proposing({ pairs, serverScale }: { pairs: boolean; serverScale: boolean }): Strategy {
-  return ({ lot, aim }, history) => {
-    const brews = serverScale ? history.measured : history.measured.map((brew) => ({ ...brew, trace: [] }));
+/** What the lot page does: the calibration, the first change proposed, and its own word for when to stop. */
+export function page({
+  levers = LEVERS,
+  pairs = true,
+  trace = false,
+}: { levers?: readonly Lever[]; pairs?: boolean; trace?: boolean } = {}): Strategy {
+  return ({ lot, targets }, history) => {
+    const brews = trace ? history.measured : history.measured.map((brew) => ({ ...brew, trace: [] }));
     const calibration = valueOf(calibrateLot({ brews, prior: history.prior }));
-    const { plan } = last(history);
-    const { changes, asItIs } = valueOf(
+    const { plan, cup } = lastOf(history);
+    const advice = valueOf(
       proposeChange({
         plan,
         kit: lot.kit,
         calibration,
-        targets: aim,
+        targets,
         limits: LIMITS,
-        levers: ['grind', 'ratio', 'kettle', 'bloom'],
+        last: {
+          ...cup,
+          uncertainty: {
+            tdsPercent: history.measured.at(-1)?.standard?.tdsPercent ?? 0.03,
+            yieldPercent: 0.45,
+            drawdownS: 4,
+          },
+        },
+        levers,
+        roastAgeDays: lot.facts.roastAgeDays,
       }),
     );
-    const first = changes.find(({ kind }) => pairs || kind === 'one-variable');
-    if (!first || first.chance < asItIs.chance) return { plan, forecast: asItIs.expected };
-    return { plan: first.plan, forecast: first.expected };
+    const first = advice.changes.find(({ kind }) => pairs || kind === 'one-variable');
+    if (advice.isThere || !first) {
+      const { expected, chance } = advice.asItIs;
+      return { isFinished: advice.isThere, plan, forecast: expected, chance };
+    }
+    return { isFinished: false, plan: first.plan, forecast: first.expected };
   };
 }

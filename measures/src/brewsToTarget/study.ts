@@ -1,52 +1,38 @@
 import {
   calibrateLot,
-  conditionsOfPlan,
   forecastBrew,
+  conditionsOfPlan,
   lotPrior,
   valueOf,
+  type Aim,
   type CalibratedForecast,
   type EarlierLot,
+  type LotPrior,
 } from '@vendu/core';
-import { fixedSteps, proportional, proposing, type History, type Strategy } from './strategies.js';
-import { handOf, isThere, taskOf, type Setting, type Task } from './task.js';
-import { brewByHand, syntheticLab } from './truth.js';
+import type { TruthName } from '../truths/truth.js';
+import { brewByHand } from '../truths/hand.js';
+import { measuredOf } from './moves.js';
+import { fixedSteps, page, proportional, type History, type Strategy } from './strategies.js';
+import { linearSurface, trueSlopes } from './surface.js';
+import { handOf, isInside, LOTS_A_LAB, taskOf, trueCup, type Task } from './task.js';
 
 /** One way of choosing the next brew. */
 export interface Arm {
   name: string;
   strategy: Strategy;
   /** Whether what the lab's earlier lots taught is believed of the next. */
-  remembers: boolean;
+  remembers?: boolean;
 }
 
 export const ARMS: readonly Arm[] = [
-  { name: 'fixed 50 µm', strategy: fixedSteps, remembers: false },
-  { name: 'proportional rule', strategy: proportional, remembers: false },
-  {
-    name: 'proposeChange, one variable',
-    strategy: proposing({ pairs: false, serverScale: false }),
-    remembers: false,
-  },
-  {
-    name: 'proposeChange, two variables',
-    strategy: proposing({ pairs: true, serverScale: false }),
-    remembers: false,
-  },
-  {
-    name: '… with a scale under the server',
-    strategy: proposing({ pairs: true, serverScale: true }),
-    remembers: false,
-  },
-  {
-    name: 'one variable, earlier lots',
-    strategy: proposing({ pairs: false, serverScale: false }),
-    remembers: true,
-  },
-  {
-    name: 'two variables, earlier lots',
-    strategy: proposing({ pairs: true, serverScale: false }),
-    remembers: true,
-  },
+  { name: 'the lot page', strategy: page() },
+  { name: '… one lever at a time', strategy: page({ pairs: false }) },
+  { name: '… with a scale under the server', strategy: page({ trace: true }) },
+  { name: '… after the house’s earlier lots', strategy: page(), remembers: true },
+  { name: 'a linear surface', strategy: linearSurface },
+  { name: 'proportional rule', strategy: proportional },
+  { name: 'fixed 50 µm', strategy: fixedSteps },
+  { name: 'true slopes (the limit)', strategy: trueSlopes },
 ];
 
 /** How far a forecast was from the brew without any error, and whether its band held it. */
@@ -58,29 +44,38 @@ export interface Miss {
   held: { drawdownS: boolean; tdsPercent: boolean; yieldPercent: boolean };
 }
 
+/** One brew of a lot's way to its recipe. */
+interface BrewMade {
+  /** The plan without any error, and the cup as it was measured. */
+  isInside: boolean;
+  isMeasuredInside: boolean;
+}
+
 export interface LotOutcome {
-  /** Brews until the target, the first included; one more than the most where it was not reached. */
-  brews: number;
+  seed: number;
+  /** From the first; after the recipe was taken the last one stands. */
+  brews: BrewMade[];
+  /** The brew whose plan was taken as the recipe; `null` where none was. */
+  finishedAt: number | null;
+  /** The chance stated of the recipe that was taken. */
+  statedChance: number | null;
   misses: Miss[];
 }
 
-/** Lots that one lab takes in one after the other. */
-export const LOTS_A_LAB = 10;
-export const MOST_BREWS = 8;
+export const MOST_BREWS = 5;
 
 /** One lab's lots in order, each dialled in by one arm. */
-export function labOutcomes(arm: Arm, labIndex: number, setting: Setting): LotOutcome[] {
-  const lab = syntheticLab(labIndex);
+export function labOutcomes(arm: Arm, truth: TruthName, labIndex: number, aim: Aim): LotOutcome[] {
   const finished: (Omit<EarlierLot, 'likeness'> & { shape: string })[] = [];
   return Array.from({ length: LOTS_A_LAB }, (_, index) => {
-    const seed = labIndex * LOTS_A_LAB + index;
-    const task = taskOf(lab, seed, setting);
-    const prior = lotPrior({
-      earlierLots: arm.remembers
+    const task = taskOf(truth, labIndex * LOTS_A_LAB + index, aim);
+    const prior = priorOf(
+      task,
+      arm.remembers
         ? finished.map(({ evidence, shape }) => ({ evidence, likeness: shape === task.lot.shape ? 1 : 0.5 }))
         : [],
-    });
-    const { outcome, history } = dialIn(arm.strategy, task, prior, seed);
+    );
+    const { outcome, history } = dialIn(arm.strategy, task, prior);
     if (arm.remembers) {
       // What was learned of this lot by itself, whatever was believed before.
       const { evidence } = valueOf(
@@ -92,37 +87,60 @@ export function labOutcomes(arm: Arm, labIndex: number, setting: Setting): LotOu
   });
 }
 
-function dialIn(strategy: Strategy, task: Task, prior: History['prior'], seed: number) {
-  const random = handOf(seed);
+function priorOf({ lot }: Task, earlierLots: EarlierLot[]): LotPrior {
+  const { process, elevationM, roastLevel } = lot.facts;
+  return lotPrior({
+    process,
+    ...(elevationM === null ? {} : { elevationM }),
+    ...(roastLevel === null ? {} : { roastLevel }),
+    earlierLots,
+  });
+}
+
+function dialIn(strategy: Strategy, task: Task, prior: LotPrior): { outcome: LotOutcome; history: History } {
+  const random = handOf(task.seed);
+  const history: History = { plans: [], measured: [], prior };
   const misses = [firstMiss(task, prior)];
-  const history: History = {
-    plans: [task.start],
-    measured: [brewByHand(task.lot, task.start, random)],
-    prior,
+  const brews: BrewMade[] = [];
+  const brew = (plan: Task['start']) => {
+    const measured = brewByHand(task.lot, plan, random);
+    history.plans.push(plan);
+    history.measured.push(measured);
+    const cup = trueCup(task, plan);
+    brews.push({
+      isInside: isInside(task, cup),
+      isMeasuredInside: isInside(task, measuredOf(measured)),
+    });
   };
-  let brews = MOST_BREWS + 1;
-  for (let brew = 2; brew <= MOST_BREWS; brew++) {
-    const next = strategy(task, history);
-    if (next.forecast) misses.push(missOf(task, next.plan, next.forecast, brew - 1));
-    history.plans.push(next.plan);
-    history.measured.push(brewByHand(task.lot, next.plan, random));
-    if (isThere(task, next.plan)) {
-      brews = brew;
+  brew(task.start);
+  let finishedAt: number | null = null;
+  let statedChance: number | null = null;
+  for (let made = 1; made <= MOST_BREWS; made++) {
+    const decision = strategy(task, history);
+    if (decision.isFinished) {
+      finishedAt = made;
+      statedChance = decision.chance ?? null;
       break;
     }
+    if (made === MOST_BREWS) break;
+    if (decision.forecast) misses.push(missOf(task, decision.plan, decision.forecast, made));
+    brew(decision.plan);
   }
-  return { outcome: { brews, misses }, history };
+  const last = brews.at(-1);
+  while (last && brews.length < MOST_BREWS) brews.push(last);
+  return { outcome: { seed: task.seed, brews, finishedAt, statedChance, misses }, history };
 }
 
 /** The forecast of the starting recipe, before anything was brewed. */
-function firstMiss(task: Task, prior: History['prior']): Miss {
+function firstMiss(task: Task, prior: LotPrior): Miss {
   const calibration = valueOf(calibrateLot({ brews: [], prior }));
-  const brew = conditionsOfPlan({ plan: task.start, kit: task.lot.kit });
+  const { kit, facts } = task.lot;
+  const brew = conditionsOfPlan({ plan: task.start, kit, roastAgeDays: facts.roastAgeDays });
   return missOf(task, task.start, valueOf(forecastBrew({ calibration, brew })), 0);
 }
 
-function missOf({ lot }: Task, plan: Task['start'], forecast: CalibratedForecast, brewsBefore: number): Miss {
-  const real = lot.trueBrew(conditionsOfPlan({ plan, kit: lot.kit }));
+function missOf(task: Task, plan: Task['start'], forecast: CalibratedForecast, brewsBefore: number): Miss {
+  const real = trueCup(task, plan);
   const held = (figure: 'drawdownS' | 'tdsPercent' | 'yieldPercent') =>
     real[figure] >= forecast[figure].low && real[figure] <= forecast[figure].high;
   return {

@@ -1,123 +1,80 @@
 import {
+  CLASSIC_WINDOW,
   conditionsOfPlan,
-  normalDraw,
+  fittedStart,
   isOnAim,
-  planFaults,
+  normalDraw,
   seededRandom,
+  targetsOf,
+  USUAL_SCHOOLS,
+  type Aim,
   type BrewPlan,
   type Targets,
 } from '@vendu/core';
-import { syntheticLot, type SyntheticLab, type SyntheticLot } from './truth.js';
+import { layeredLab } from '../truths/layers/layeredLab.js';
+import type { SyntheticLab, SyntheticLot, TrueBrew, TruthName } from '../truths/truth.js';
+import { variedLab } from '../truths/variedModel.js';
 
-export type Setting = 'grind' | 'grind-and-more';
+/** What a fresh installation aims at, a house with a window of its own, and one that wants just its middle. */
+export const AIMS = {
+  installed: CLASSIC_WINDOW,
+  house: { tdsLowPercent: 1.2, tdsHighPercent: 1.4, yieldLowPercent: 18.5, yieldHighPercent: 21.5 },
+  middle: { tdsLowPercent: 1.25, tdsHighPercent: 1.35, yieldLowPercent: 19.5, yieldHighPercent: 20.5 },
+} satisfies Record<string, Aim>;
+export type AimName = keyof typeof AIMS;
 
-/** A lot, the cup it is meant to give, and a starting recipe that misses it. */
+/** What the grinder, the kettle and the place can do. */
+export const LIMITS = { finestUm: 300, coarsestUm: 1400, hottestC: 99, coolestC: 80 };
+
+export const LOTS_A_LAB = 10;
+
+const LABS: Record<TruthName, (seed: number) => SyntheticLab> = { varied: variedLab, layered: layeredLab };
+
+/** A lot that has just come in, what it is meant to give, and the recipe that the page starts it with. */
 export interface Task {
+  seed: number;
   lot: SyntheticLot;
-  targets: Readonly<Record<keyof Targets, number>>;
-  /** The windows about it: what repeated brews of one recipe scatter over. */
-  aim: Required<Targets>;
+  aim: Aim;
+  targets: Targets;
   start: BrewPlan;
 }
 
-/** Draws tasks until one's start lies outside the windows and both recipes drain. */
-export function taskOf(lab: SyntheticLab, seed: number, setting: Setting): Task {
-  for (let attempt = 0; ; attempt++) {
-    const lot = syntheticLot(lab, seed * 1000 + attempt);
-    const random = seededRandom(seed * 7919 + attempt);
-    const between = (low: number, high: number) => low + random() * (high - low);
-    const either = (value: number) => (random() < 0.5 ? value : -value);
-    const hidden = planOf({
-      doseG: Math.round(between(14, 21) * 2) / 2,
-      ratio: between(15.5, 17),
-      grindUm: Math.round(between(600, 850) / 10) * 10,
-      kettleC: Math.round(between(90, 96)),
-      mainPours: 1 + Math.floor(random() * 3),
-      swirl: random() < 0.5,
-    });
-    const start = { ...hidden, grindUm: hidden.grindUm + either(Math.round(between(70, 200) / 10) * 10) };
-    let started: BrewPlan = start;
-    if (setting === 'grind-and-more') {
-      started =
-        random() < 0.5
-          ? withRatio(start, either(between(0.5, 1.3)))
-          : { ...start, kettleC: start.kettleC + either(Math.round(between(2, 6))) };
-    }
-    if (planFaults({ plan: started }).length > 0) continue;
-    const [target, first] = [hidden, started].map((plan) =>
-      lot.trueBrew(conditionsOfPlan({ plan, kit: lot.kit })),
-    );
-    if (!target?.drained || !first?.drained) continue;
-    const targets = {
-      tdsPercent: target.tdsPercent,
-      yieldPercent: target.yieldPercent,
-      drawdownS: target.drawdownS,
-    };
-    const task = { lot, targets, aim: aimAround(targets), start: started };
-    if (!isThere(task, started)) return task;
-  }
+export function taskOf(truth: TruthName, seed: number, aim: Aim = AIMS.house): Task {
+  const lot = LABS[truth](Math.floor(seed / LOTS_A_LAB)).lot(seed);
+  const { facts, kit, shape } = lot;
+  const { elevationM } = facts;
+  const { plan: start } = fittedStart({
+    facts: {
+      ...facts,
+      elevation: elevationM === null ? null : { fromM: elevationM, toM: elevationM },
+      brewer: { shape, usualDoseG: 15 + (seed % 4) },
+      paperPerM: kit.paperPerM,
+      schools: USUAL_SCHOOLS,
+      labElevationM: kit.elevationM,
+    },
+    switchedOff: [],
+    kit,
+    houseWindow: { ...aim },
+    aim: null,
+    reach: LIMITS,
+    similar: [],
+  });
+  return { seed, lot, aim, targets: targetsOf(aim), start };
 }
 
-/** Whether a plan, brewed without any error, comes out inside every window. */
-export function isThere({ lot, aim }: Task, plan: BrewPlan): boolean {
-  return isOnAim(aim, lot.trueBrew(conditionsOfPlan({ plan, kit: lot.kit })));
+/** A plan brewed without any error. */
+export function trueCup({ lot }: Task, plan: BrewPlan): TrueBrew {
+  return lot.trueBrew(conditionsOfPlan({ plan, kit: lot.kit, roastAgeDays: lot.facts.roastAgeDays }));
 }
 
-function aimAround({ tdsPercent, yieldPercent, drawdownS }: Task['targets']): Required<Targets> {
-  const about = (value: number, half: number) => ({ low: value - half, high: value + half });
+export function isInside({ targets }: Task, cup: { tdsPercent: number; yieldPercent: number }): boolean {
+  return isOnAim(targets, cup);
+}
+
+export function middleOf(aim: Aim) {
   return {
-    tdsPercent: about(tdsPercent, 0.05),
-    yieldPercent: about(yieldPercent, 0.5),
-    drawdownS: about(drawdownS, 12),
-  };
-}
-
-function planOf({
-  doseG,
-  ratio,
-  grindUm,
-  kettleC,
-  mainPours,
-  swirl,
-}: {
-  doseG: number;
-  ratio: number;
-  grindUm: number;
-  kettleC: number;
-  mainPours: number;
-  swirl: boolean;
-}): BrewPlan {
-  const waterG = Math.round(doseG * ratio);
-  const bloomG = Math.round(doseG * 3);
-  const flowGps = 6;
-  const each = Math.round((waterG - bloomG) / mainPours);
-  const everyS = Math.max(35, Math.ceil((each / flowGps + 12) / 5) * 5);
-  return {
-    doseG,
-    kettleC,
-    grindUm,
-    drawdownS: 600,
-    pours: [
-      { startS: 0, amountG: bloomG, flowGps, agitation: swirl ? 'swirl' : 'none', isBloom: true },
-      ...Array.from({ length: mainPours }, (_, index) => ({
-        startS: 40 + index * everyS,
-        amountG: index === mainPours - 1 ? waterG - bloomG - each * (mainPours - 1) : each,
-        flowGps,
-        agitation: 'none' as const,
-        isBloom: false,
-      })),
-    ],
-  };
-}
-
-function withRatio(plan: BrewPlan, by: number): BrewPlan {
-  const [bloom, ...main] = plan.pours;
-  if (!bloom) return plan;
-  const mainG = main.reduce((sum, { amountG }) => sum + amountG, 0);
-  const share = (mainG + by * plan.doseG) / mainG;
-  return {
-    ...plan,
-    pours: [bloom, ...main.map((pour) => ({ ...pour, amountG: Math.round(pour.amountG * share) }))],
+    tdsPercent: (aim.tdsLowPercent + aim.tdsHighPercent) / 2,
+    yieldPercent: (aim.yieldLowPercent + aim.yieldHighPercent) / 2,
   };
 }
 

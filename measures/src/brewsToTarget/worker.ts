@@ -1,15 +1,17 @@
+import type { TruthName } from '../truths/truth.js';
 import { ARMS, labOutcomes, type LotOutcome } from './study.js';
-import type { Setting } from './task.js';
+import { AIMS, type AimName } from './task.js';
 
-/** One lab by one arm in one setting: what the pool hands out. */
+/** One lab by one arm against one truth: what the pool hands out. */
 export interface LabTask {
   armIndex: number;
   labIndex: number;
-  setting: Setting;
+  truth: TruthName;
+  aim: AimName;
 }
 
-export default function dialInLab({ armIndex, labIndex, setting }: LabTask): LotOutcome[] {
+export default function dialInLab({ armIndex, labIndex, truth, aim }: LabTask): LotOutcome[] {
   const arm = ARMS[armIndex];
   if (!arm) throw new RangeError(`no arm ${armIndex}`);
-  return labOutcomes(arm, labIndex, setting);
+  return labOutcomes(arm, truth, labIndex, AIMS[aim]);
 }

@@ -1,5 +1,6 @@
 import { availableParallelism } from 'node:os';
 import { Piscina } from 'piscina';
+import { TRUTHS } from '../brewsToTarget/brewsToTarget.js';
 import { fixed, percentile, table } from '../report.js';
 import { EYE_S, LOOKS_AFTER_S, OUTFLOW_EVERY_S, WATCHED_BY, type Watched, type WatchTask } from './watch.js';
 
@@ -23,27 +24,29 @@ export async function liveWarnings(progress: (line: string) => void): Promise<st
     );
     return (await Promise.all(parts.map((part) => pool.run(part) as Promise<Watched[]>))).flat();
   };
+  const settings = TRUTHS.flatMap(({ truth }) =>
+    [0, 3].flatMap((brews) => WATCHED_BY.map((by) => ({ truth, brews, by }))),
+  );
   const rows: string[][] = [];
-  for (const brews of [0, 3]) {
-    for (const by of WATCHED_BY) {
-      const ordinary = await watched(ORDINARY, { brews, by, isStall: false });
-      const stalls = await watched(STALLS, { brews, by, isStall: true });
-      progress(`${brews} brews known, ${by}`);
-      const wrong = ordinary.filter(
-        ({ first, drainedS, plannedS }) => first !== null && Math.abs(drainedS / plannedS - 1) < OFF_PLAN,
-      );
-      const told = stalls.flatMap(({ first, plannedS }) =>
-        first && (first.outlook === 'late' || first.outlook === 'stall') ? [first.atS / plannedS] : [],
-      );
-      rows.push([
-        brews === 0 ? 'never brewed' : `${brews} brews known`,
-        by,
-        `${fixed((wrong.length / ORDINARY) * 100, 1)} %`,
-        `${fixed((told.filter((share) => share < 0.6).length / STALLS) * 100, 0)} %`,
-        `${fixed((told.filter((share) => share < 1).length / STALLS) * 100, 0)} %`,
-        told.length === 0 ? 'never' : `${fixed(percentile(told, 0.5) * 100, 0)} % of the plan`,
-      ]);
-    }
+  for (const { truth, brews, by } of settings) {
+    const ordinary = await watched(ORDINARY, { truth, brews, by, isStall: false });
+    const stalls = await watched(STALLS, { truth, brews, by, isStall: true });
+    progress(`${truth}, ${brews} brews known, ${by}`);
+    const wrong = ordinary.filter(
+      ({ first, drainedS, plannedS }) => first !== null && Math.abs(drainedS / plannedS - 1) < OFF_PLAN,
+    );
+    const told = stalls.flatMap(({ first, plannedS }) =>
+      first && (first.outlook === 'late' || first.outlook === 'stall') ? [first.atS / plannedS] : [],
+    );
+    rows.push([
+      truth === 'varied' ? 'the model’s equations' : 'layers',
+      brews === 0 ? 'never brewed' : `${brews} brews known`,
+      by,
+      `${fixed((wrong.length / ORDINARY) * 100, 1)} %`,
+      `${fixed((told.filter((share) => share < 0.6).length / STALLS) * 100, 0)} %`,
+      `${fixed((told.filter((share) => share < 1).length / STALLS) * 100, 0)} %`,
+      told.length === 0 ? 'never' : `${fixed(percentile(told, 0.5) * 100, 0)} % of the plan`,
+    ]);
   }
   await pool.destroy();
   return [
@@ -53,6 +56,7 @@ export async function liveWarnings(progress: (line: string) => void): Promise<st
     '',
     table(
       [
+        'truth',
         'lot',
         'watched by',
         'false alarms',

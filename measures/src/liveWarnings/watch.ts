@@ -16,7 +16,8 @@ import {
   type TracePoint,
 } from '@vendu/core';
 import { handOf, taskOf } from '../brewsToTarget/task.js';
-import { brewByHand, pouredByHand, syntheticLab, type SyntheticLot } from '../brewsToTarget/truth.js';
+import { brewByHand, pouredByHand } from '../truths/hand.js';
+import type { SyntheticLot, TruthName } from '../truths/truth.js';
 
 /** The stall that has to be told: twice the planned time. */
 const STALL_FACTOR = 2;
@@ -52,12 +53,12 @@ export interface WatchTask {
   brews: number;
   by: WatchedBy;
   isStall: boolean;
+  truth: TruthName;
 }
 
 /** Brews a brew of a synthetic lot by hand, and notes the first word that is said of its drain. */
-export function watch({ seed, brews, by, isStall }: WatchTask): Watched {
-  const task = taskOf(syntheticLab(seed % 30), seed, 'grind');
-  const { lot, start } = task;
+export function watch({ seed, brews, by, isStall, truth }: WatchTask): Watched {
+  const { lot, start } = taskOf(truth, seed);
   const hand = handOf(seed);
   const calibration = valueOf(
     calibrateLot({

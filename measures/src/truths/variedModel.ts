@@ -9,36 +9,14 @@ import {
 } from '@vendu/core/brewModel';
 import {
   BREWER_CLASSES,
-  conditionsOfPlan,
   normalDraw,
   PAPER_PER_M,
   seededRandom,
-  type BrewConditions,
   type BrewKit,
-  type BrewPlan,
   type LotFactors,
-  type MeasuredBrew,
 } from '@vendu/core';
-
-/** What a brew really is, without any noise. */
-interface TrueBrew {
-  drawdownS: number;
-  tdsPercent: number;
-  yieldPercent: number;
-  beverageG: number;
-  drained: boolean;
-  trace: { atS: number; beverageG: number }[];
-  /** Water above the bed, once a second. */
-  aboveBedG: { atS: number; aboveG: number }[];
-}
-
-/** A lot as it really is: the model's equations with other constants, other release, other kit, other cells. */
-export interface SyntheticLot {
-  shape: 'cone' | 'flat-bottom';
-  kit: BrewKit;
-  /** @param slowed - how many times harder the bed lets water through than the lot's does */
-  trueBrew(conditions: BrewConditions, slowed?: number): TrueBrew;
-}
+import { factsOf, shiftsOf } from './lotFacts.js';
+import type { SyntheticLab, SyntheticLot, TrueBrew } from './truth.js';
 
 /** Relative spread (logarithm) of the fitted constants: how well the calibration brews pinned them. */
 const FITTED: Partial<Record<keyof BrewConstants, number>> = {
@@ -79,8 +57,7 @@ const GEOMETRY: (keyof BrewConstants)[] = ['envelopeM3PerKg', 'voidsSwollen'];
 const TOGETHER = 0.6;
 const TRUE_STEP_S = 0.2;
 
-/** A laboratory of its own: constants, law of release, brewers, papers and grinder as they really are there. */
-export interface SyntheticLab {
+interface VariedLab {
   constants: BrewConstants;
   particlesFrom: typeof particlesOf;
   grinderOff: number;
@@ -88,7 +65,8 @@ export interface SyntheticLab {
   paperOff: Record<'cone' | 'flat-bottom', number>;
 }
 
-export function syntheticLab(seed: number): SyntheticLab {
+/** The first truth: the model's equations with other constants, other release, other kit and other cells. */
+export function variedLab(seed: number): SyntheticLab {
   const random = seededRandom(seed);
   const off = (spread: number) => Math.exp(normalDraw(random, { mean: 0, sd: spread }));
   const varied: Record<string, unknown> = { ...BREW_MODEL, cells: 8 };
@@ -98,16 +76,17 @@ export function syntheticLab(seed: number): SyntheticLab {
   for (const [name, spread] of Object.entries(FITTED)) vary(name as keyof BrewConstants, spread * TOGETHER);
   for (const name of ASSUMED) vary(name, 0.15);
   for (const name of GEOMETRY) vary(name, 0.02);
-  return {
+  const lab: VariedLab = {
     constants: varied as unknown as BrewConstants,
     particlesFrom: random() < 0.5 ? particlesOf : linearDrivingForce,
     grinderOff: off(0.06),
     drainOff: { cone: off(0.2 * TOGETHER), 'flat-bottom': off(0.38 * TOGETHER) },
     paperOff: { cone: off(0.33 * TOGETHER), 'flat-bottom': off(0.37 * TOGETHER) },
   };
+  return { lot: (lotSeed) => variedLot(lab, lotSeed) };
 }
 
-export function syntheticLot(lab: SyntheticLab, seed: number): SyntheticLot {
+function variedLot(lab: VariedLab, seed: number): SyntheticLot {
   const random = seededRandom(seed);
   const off = (spread: number) => Math.exp(normalDraw(random, { mean: 0, sd: spread }));
   const shape = random() < 0.5 ? 'cone' : 'flat-bottom';
@@ -119,17 +98,20 @@ export function syntheticLot(lab: SyntheticLab, seed: number): SyntheticLot {
     elevationM: 0,
   };
   const trueBrewer = { ...brewer, drainShare: Math.min(1, brewer.drainShare * lab.drainOff[shape]) };
+  const facts = factsOf(seed);
+  const shifts = shiftsOf(facts);
   const factors: LotFactors = {
-    solubility: off(0.06),
-    rate: off(0.3),
-    permeability: off(0.3),
+    solubility: off(0.06) * shifts.soluble,
+    rate: off(0.3) * shifts.rate,
+    permeability: off(0.3) / shifts.resistance,
     clogging: off(0.4),
     retained: off(0.06),
     co2MgPerG: 7,
-    ageDays: 14,
+    ageDays: facts.roastAgeDays,
   };
   return {
     shape,
+    facts,
     kit,
     trueBrew(conditions, slowed = 1) {
       const { grind } = conditions;
@@ -187,65 +169,5 @@ function linearDrivingForce(grind: Parameters<typeof particlesOf>[0], model?: Br
       return [1 - (cores[0] ?? 0) - (cores[1] ?? 0), cores[0] ?? 0, 0, cores[1] ?? 0, 0];
     }),
     poolRatesPerS: particles.poolRatesPerS.map((rate) => (rate / Math.PI ** 2) * 15),
-  };
-}
-
-/** Instruments and a hand. TDS: what all readings of a sample share, and each reading's own. */
-const NOISE = {
-  grindShare: 0.02,
-  kettleC: 1,
-  doseG: 0.1,
-  pourG: 1.5,
-  pourS: 1.5,
-  paperShare: 0.03,
-  drawdownS: 4,
-  sampleTdsPercent: 0.015,
-  readingTdsPercent: 0.025,
-  readings: 3,
-  beverageG: 1,
-  traceG: 0.5,
-} as const;
-
-/** Standard uncertainty of the mean of a sample's readings, % TDS. */
-const MEAN_TDS_SD = Math.hypot(NOISE.sampleTdsPercent, NOISE.readingTdsPercent / Math.sqrt(NOISE.readings));
-
-/** A brew of a plan by a human hand: what a scale saw of it, and what it really was. */
-export function pouredByHand(
-  lot: SyntheticLot,
-  plan: BrewPlan,
-  random: () => number,
-  slowed = 1,
-): { done: BrewPlan; seen: BrewConditions; real: TrueBrew } {
-  const draw = (sd: number) => normalDraw(random, { mean: 0, sd });
-  const done: BrewPlan = {
-    ...plan,
-    pours: plan.pours.map((pour, index) => ({
-      ...pour,
-      startS: index === 0 ? 0 : pour.startS + draw(NOISE.pourS),
-      amountG: pour.amountG + draw(NOISE.pourG),
-    })),
-  };
-  const seen = conditionsOfPlan({ plan: done, kit: lot.kit });
-  const handled = {
-    ...seen,
-    doseG: seen.doseG + draw(NOISE.doseG),
-    grind: { d50Um: plan.grindUm * (1 + draw(NOISE.grindShare)) },
-    kettleC: seen.kettleC + draw(NOISE.kettleC),
-    paperPerM: seen.paperPerM * (1 + draw(NOISE.paperShare)),
-  };
-  return { done, seen, real: lot.trueBrew(handled, slowed) };
-}
-
-/** One brew of a plan by a human hand, measured. The scale tells what was poured when; nobody logs the rest. */
-export function brewByHand(lot: SyntheticLot, plan: BrewPlan, random: () => number): MeasuredBrew {
-  const draw = (sd: number) => normalDraw(random, { mean: 0, sd });
-  const { seen, real } = pouredByHand(lot, plan, random);
-  return {
-    brew: seen,
-    drawdownS: real.drawdownS + draw(NOISE.drawdownS),
-    tdsPercent: real.tdsPercent + draw(MEAN_TDS_SD),
-    beverageG: real.beverageG + draw(NOISE.beverageG),
-    standard: { tdsPercent: MEAN_TDS_SD, beverageG: NOISE.beverageG, drawdownS: NOISE.drawdownS },
-    trace: real.trace.map(({ atS, beverageG }) => ({ atS, beverageG: beverageG + draw(NOISE.traceG) })),
   };
 }
