@@ -2,6 +2,7 @@ import { cpus } from 'node:os';
 import { accuracy } from './accuracy.js';
 import { brewSpeed } from './brewSpeed.js';
 import { brewsToTarget } from './brewsToTarget/brewsToTarget.js';
+import { starts } from './brewsToTarget/starts.js';
 import { heavyTasks } from './heavyTasks.js';
 import { liveWarnings } from './liveWarnings/liveWarnings.js';
 import { practiceFacts } from './practiceFacts.js';
@@ -17,6 +18,7 @@ const SECTIONS = {
   facts: practiceFacts,
   tasks: heavyTasks,
   warnings: () => liveWarnings(progress),
+  starts: () => starts(progress),
   brews: () => brewsToTarget(progress),
 };
 type Section = keyof typeof SECTIONS;
