@@ -18,6 +18,7 @@ const UNLIKELY = 0.25;
 export function adviceNotes({
   situation,
   isThere,
+  chance,
   rules,
   nearest,
   likeliest,
@@ -29,6 +30,8 @@ export function adviceNotes({
 }: {
   situation: Situation;
   isThere: boolean;
+  /** Of the plan as it is. */
+  chance: number;
   rules: readonly ChangeRule[];
   /** The plan that comes nearest to the aim, the last one included. */
   nearest: Candidate;
@@ -41,7 +44,8 @@ export function adviceNotes({
   boilingC: number;
 }): string[] {
   const notes: string[] = [];
-  if (!isThere && situation.withinUncertainty) {
+  // Strength and yield err together: each may be near enough by itself, and both at once all but ruled out.
+  if (!isThere && situation.withinUncertainty && chance >= UNLIKELY) {
     notes.push(
       'The last brew misses the aim by less than its own uncertainty: read it or brew it again before changing anything.',
     );

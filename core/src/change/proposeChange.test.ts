@@ -102,6 +102,21 @@ describe('a target that takes two levers', () => {
     expect(changes.some(({ kind }) => kind === 'one-variable')).toBe(true);
   });
 
+  it('leaves out single changes that come nowhere near the best of them', () => {
+    const { changes } = advised({ targets: targetOf({ ...PLAN, grindUm: 620 }) });
+    const chances = changes.filter(({ kind }) => kind === 'one-variable').map(({ chance }) => chance);
+    expect(Math.min(...chances)).toBeGreaterThanOrEqual(0.1 * Math.max(...chances));
+  });
+
+  it('does not move pours or agitation on the word of the model alone', () => {
+    const levers = (asked: Parameters<typeof advised>[0]) =>
+      advised(asked).changes.flatMap(({ moves }) => moves.map(({ lever }) => lever));
+    const targets = targetOf({ ...PLAN, grindUm: 620 });
+    expect(levers({ targets })).not.toContain('pours');
+    expect(levers({ targets })).not.toContain('agitation');
+    expect(levers({ targets, findings: ['sour-and-bitter'] })).toContain('agitation');
+  });
+
   it('keeps to the levers it is given', () => {
     const { changes } = advised({ targets: targetOf(hidden), levers: ['grind'] });
     expect(changes.flatMap(({ moves }) => moves).every(({ lever }) => lever === 'grind')).toBe(true);
@@ -259,6 +274,25 @@ describe('honesty', () => {
     expect(isThere).toBe(true);
     expect(advised({ last, findings: ['boozy'] }).isThere).toBe(false);
     expect(asItIs.chance).toBeGreaterThan(0.6);
+  });
+
+  it('takes a recipe by the chance of its next cups, not by one measured cup', () => {
+    const { tdsPercent, yieldPercent, drawdownS } = outcomeOf(PLAN);
+    // A cup read inside a window at whose edge the recipe lies.
+    const atEdge: Targets = { tdsPercent: { low: tdsPercent + 0.02, high: tdsPercent + 0.1 } };
+    const lucky = lastOf({ tdsPercent: tdsPercent + 0.03, yieldPercent, drawdownS });
+    const { asItIs, isThere, situation } = advised({ targets: atEdge, last: lucky });
+    expect(situation.strength).toBe('on-aim');
+    expect(asItIs.chance).toBeLessThan(0.5);
+    expect(isThere).toBe(false);
+    expect(asItIs.chanceIfRepeated).toBeNull();
+  });
+
+  it('says what one more brew like it would make of the chance', () => {
+    const { tdsPercent, yieldPercent, drawdownS } = outcomeOf(PLAN);
+    const { asItIs } = advised({ last: lastOf({ tdsPercent, yieldPercent, drawdownS }) });
+    expect(asItIs.chanceIfRepeated).toBeGreaterThan(asItIs.chance - 0.02);
+    expect(asItIs.chanceIfRepeated).toBeLessThanOrEqual(1);
   });
 
   it('marks figures as rough while no brew was measured, with wider bands and smaller chances', () => {

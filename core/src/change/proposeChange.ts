@@ -146,7 +146,10 @@ export function proposeChange({
   const changes = usable
     .map((candidate) => ({ candidate, judged: judge(candidate, asItIs, rules, schools) }))
     .filter(({ candidate, judged }) => judged.wanted || worth(candidate) > worth(asItIs))
-    .filter(({ candidate, judged }) => judged.wanted || !isOnlyTheModels(candidate, schools))
+    .filter(
+      ({ candidate, judged }) =>
+        judged.wanted || (!isOnlyTheModels(candidate, schools) && candidate.chance >= HOPELESS * bestSingle),
+    )
     .sort((a, b) => rank(b) - rank(a))
     .map(({ candidate, judged }) => proposed(candidate, asItIs, judged));
   const isFaultless = tasted.every(({ isWanted = false }) => isWanted);
@@ -166,6 +169,7 @@ export function proposeChange({
     notes: adviceNotes({
       situation,
       isThere,
+      chance: asItIs.chance,
       rules: tasted,
       nearest,
       likeliest,
@@ -193,6 +197,8 @@ function targetFault(targets: Targets): OutOfRange | null {
 
 /** Where no plan is likelier than this, chances do not tell one from another and the nearer one comes first (assumed). */
 const HARDLY_ANY = 0.05;
+/** A change that nobody asked for and that is so much less likely than the best single one is not worth reading (assumed). */
+const HOPELESS = 0.1;
 /** What coming e times nearer counts there, beside taste and schools (assumed). */
 const BY_DISTANCE = 0.2;
 

@@ -426,7 +426,7 @@ export const DEMO_LOTS: DemoLot[] = [
       {
         daysAgo: 4,
         by: 2,
-        change: { note: 'Less water, 10 g: body without more yield', apply: (plan) => water(475)(plan) },
+        change: { note: 'Less water, 20 g: body without more yield', apply: (plan) => water(510)(plan) },
         tastings: [
           { stage: 'hot', notes: 'caramel, baked apple', intensities: { acidity: 4, sweetness: 7, body: 6 } },
           { stage: 'warm', notes: 'apple, toffee', intensities: { acidity: 4, sweetness: 7, body: 6 } },

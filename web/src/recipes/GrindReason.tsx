@@ -5,7 +5,7 @@ export function GrindReason({ fit }: { fit: GrindFit }) {
   const by = fit.grindUm - fit.wantedUm;
   const wanted = [
     ...(fit.targetDrawdownS === null ? [] : [formatDuration(fit.targetDrawdownS)]),
-    `${fit.targetYieldPercent.toFixed(1)} %`,
+    `${fit.targetYieldPercent.toFixed(1)}\u00a0%`,
   ].join(' and ');
   return (
     <span className="block">
