@@ -13,35 +13,25 @@ export { parseTemperatureC } from './quantity/temperature.js';
 export { celsiusToFahrenheit, fahrenheitToCelsius } from './temperature/scales.js';
 
 export {
-  blendWaters,
   boilingPointC,
   mixingTemperatureC,
-  saltsForWater,
-  waterChemistry,
   waterDensityKgM3,
   waterViscosityPaS,
 } from './water/checkedWater.js';
-export { concentrateDoses, type Concentrate, type ConcentrateDoses } from './water/concentrates.js';
+export { type Concentrate, type ConcentrateDoses } from './water/concentrates.js';
 export { decantedC, kettleAfterC, waterVolumeMl } from './water/kettle.js';
 export { type WaterBlend, type WaterTarget } from './water/mixWater.js';
 export { IONS, SALTS, type Ion, type Salt } from './water/salts.js';
 export { GERMAN_DEGREE_MG_PER_L, type WaterChemistry } from './water/waterChemistry.js';
 
-export {
-  discriminationPValue,
-  fewestCorrect,
-  friedmanTest,
-  individualsChart,
-  servingOrders,
-} from './statistics/checkedStatistics.js';
 export { type DiscriminationMethod } from './statistics/discrimination.js';
 export { type FriedmanResult } from './statistics/friedman.js';
 export { type IndividualsChart, type RunRule } from './statistics/individualsChart.js';
 
 export { BREWER_CLASSES, PAPER_PER_M } from './brewModel/hardware.js';
-export { plainWaterDrainS } from './brewModel/plainWaterDrain.js';
+
 export { momentsOf } from './brewModel/series.js';
-export { DEFAULT_LOT, simulateBrew } from './brewModel/simulateBrew.js';
+export { DEFAULT_LOT } from './brewModel/simulateBrew.js';
 export type {
   BrewerGeometry,
   BrewForecast,
@@ -69,8 +59,6 @@ export {
   diluteBeverage,
   extractionYieldPercent,
   immersionYieldPercent,
-  ratioLineTdsPercent,
-  yieldUncertainty,
 } from './extraction/checkedExtraction.js';
 export {
   CLASSIC_WINDOW,
@@ -86,13 +74,7 @@ export {
   READING_RANGE,
   type MeasurementFault,
 } from './extraction/measurementFaults.js';
-export {
-  correctForZero,
-  outlyingReading,
-  sampleNotes,
-  tdsFromBrix,
-  type SampleNote,
-} from './extraction/refractometer.js';
+export { tdsFromBrix, type SampleNote } from './extraction/refractometer.js';
 export { summariseReadings, type ReadingNote, type ReadingSummary } from './extraction/readings.js';
 export { ASSUMED_RETAINED, retainedWaterGPerG } from './extraction/retainedWater.js';
 export { type MeasurementUncertainty } from './extraction/yieldUncertainty.js';
@@ -165,7 +147,6 @@ export {
   type BenchRun,
 } from './bench/benchRun.js';
 export {
-  compareTrace,
   type PouredPour,
   type PourNote,
   type TraceComparison,
@@ -186,7 +167,7 @@ export { roastAgeDays } from './lot/roastAge.js';
 
 export { normalDraw, seededRandom } from './random/seededRandom.js';
 
-export { calibrateLot, type Knowledge, type LotCalibration } from './calibration/calibrateLot.js';
+export { type Knowledge, type LotCalibration } from './calibration/calibrateLot.js';
 export {
   conditionsOfPlan,
   type BrewConditions,
@@ -195,46 +176,35 @@ export {
 } from './calibration/conditions.js';
 export { recordedBrew, type BrewRecord } from './calibration/recordedBrew.js';
 export { type Disagreement } from './calibration/disagreements.js';
-export { paperFromDrainTest, type DrainTest, type MeasuredPaper } from './calibration/drainTest.js';
+export { type DrainTest, type MeasuredPaper } from './calibration/drainTest.js';
 export { type MeasuredBrew, type TracePoint } from './calibration/evidence.js';
-export {
-  brewSlopes,
-  forecastBrew,
-  type BrewSlopes,
-  type CalibratedForecast,
-  type Expected,
-} from './calibration/forecastBrew.js';
+export { type BrewSlopes, type CalibratedForecast, type Expected } from './calibration/forecastBrew.js';
 export { lotPrior, type EarlierLot, type LotEvidence, type LotPrior } from './calibration/priors.js';
 
 export { FINDINGS, type Finding } from './change/findings.js';
 export { findingsOf, type FindingSource, type FoundIn, type Tasted } from './change/findingsOf.js';
 export { LEVERS, type Lever, type Limits } from './change/levers.js';
-export { proposeChange, type ChangeAdvice, type ProposedChange } from './change/proposeChange.js';
+export { type ChangeAdvice, type ProposedChange } from './change/proposeChange.js';
 export { type LeverMove } from './change/search.js';
 export { type LastBrew, type Situation } from './change/situation.js';
 export { SCHOOLS, USUAL_SCHOOLS, type SchoolPoint, type Schools } from './schools/schools.js';
 
-export { forecastPlan, type ImpossiblePlan } from './forecast/forecastPlan.js';
-export { scalePlan, type ScaledPlan } from './forecast/scalePlan.js';
-export { forgiveness, type CauseSpread, type Forgiveness, type Spread } from './forgiveness/forgiveness.js';
+export { type ImpossiblePlan } from './forecast/forecastPlan.js';
+export { type ScaledPlan } from './forecast/scalePlan.js';
+export { type CauseSpread, type Forgiveness, type Spread } from './forgiveness/forgiveness.js';
 export { ORDINARY_ERRORS, type HandErrors } from './forgiveness/handErrors.js';
 
-export { alignSeries, type AlignedSeries } from './fractions/alignSeries.js';
-export { cumulativeFractions, type CumulativePoint } from './fractions/cumulative.js';
+export { type AlignedSeries } from './fractions/alignSeries.js';
+export { type CumulativePoint } from './fractions/cumulative.js';
 export { type Fraction, type FractionFault } from './fractions/fraction.js';
-export { moveWater, stoppedCup, type StoppedCup } from './fractions/keepWanted.js';
-export { turnOf, type Turn } from './fractions/turn.js';
+export { type StoppedCup } from './fractions/keepWanted.js';
+export { type Turn } from './fractions/turn.js';
 
-export { blendGrinds, grindDistribution, type GrindDistribution } from './grind/grindDistribution.js';
-export { grindFromDrainTimes } from './grind/grindFromDrainTimes.js';
-export {
-  grinderCurve,
-  type CurvePoint,
-  type GrinderCurve,
-  type MeasuredPoint,
-} from './grind/grinderCurve.js';
-export { sieveGrind, type SievedGrind } from './grind/sieveGrind.js';
-export { settingForSize, translateSetting, type SettingRange } from './grind/translateSetting.js';
+export { type GrindDistribution } from './grind/grindDistribution.js';
+
+export { type CurvePoint, type GrinderCurve, type MeasuredPoint } from './grind/grinderCurve.js';
+export { type SievedGrind } from './grind/sieveGrind.js';
+export { type SettingRange } from './grind/translateSetting.js';
 export { brewerFaults, type BrewerFault } from './kit/brewerFaults.js';
 export { brewerGeometry, brimfulG, classMeasures, type BrewerMeasures } from './kit/brewerGeometry.js';
 
@@ -242,7 +212,6 @@ export { bedSeenIn, type BedSeen } from './calibration/bedSeen.js';
 export { brewAsDone, DEPARTURES, type BrewDone, type Departure } from './calibration/brewAsDone.js';
 export { brewAsGoing } from './calibration/brewAsGoing.js';
 export {
-  brewOutcome,
   OUTCOMES,
   type BrewOutcome,
   type DepartureEffect,
@@ -252,10 +221,10 @@ export {
 export { ADDED_AGITATION, BENCH_EVENTS, type BenchEvent, type BenchEventKind } from './bench/benchEvents.js';
 export { formatSigned } from './quantity/signed.js';
 export { addedAgitation, kettleReadsC } from './bench/benchEvents.js';
-export { afterBrew, type AfterBrewClock, type AfterBrewTask } from './bench/afterBrew.js';
+export { type AfterBrewClock, type AfterBrewTask } from './bench/afterBrew.js';
 export { isCupDue, type CupRule } from './bench/cupChanges.js';
 export { drainedS, firstDripS, outflowGps, outflowPoints, sinceStart } from './bench/outflow.js';
-export { drainBelief, drainToCome, type DrainBelief, type DrainToCome } from './bench/drainBelief.js';
+export { drainToCome, type DrainBelief, type DrainToCome } from './bench/drainBelief.js';
 export { drainOutlook, stalledAfterS, type DrainOutlook } from './bench/drainWatch.js';
 export { correctionAfter, leadOf, withTotalsMoved, type Correction, type Lead } from './bench/liveBrew.js';
 export {
@@ -271,12 +240,7 @@ export {
   type InstrumentReading,
   type ScaleReading,
 } from './instruments/instrumentLine.js';
-export {
-  simulatedBrewer,
-  type BrewerSeen,
-  type SimulatedBed,
-  type SimulatedBrewer,
-} from './instruments/simulatedBrewer.js';
+export { type BrewerSeen, type SimulatedBed, type SimulatedBrewer } from './instruments/simulatedBrewer.js';
 export { storableTrace } from './instruments/storableTrace.js';
 export { cutTo, wellFormed } from './text/wellFormed.js';
 export { RECORD, storableRecord } from './bench/storableRecord.js';
@@ -296,3 +260,47 @@ export {
 export { EXERCISE_NAMES, EXERCISES, type ExerciseName } from './practice/exercises.js';
 export { FASTEST_GPS, tilted, type Tilt } from './practice/pouring.js';
 export { scorePractice, SCORED, type PracticeScore, type Scored } from './practice/scorePractice.js';
+
+export {
+  afterBrew,
+  alignSeries,
+  blendGrinds,
+  blendWaters,
+  brewOutcome,
+  brewSlopes,
+  calibrateLot,
+  compareTrace,
+  concentrateDoses,
+  correctForZero,
+  cumulativeFractions,
+  discriminationPValue,
+  drainBelief,
+  fewestCorrect,
+  forecastBrew,
+  forecastPlan,
+  forgiveness,
+  friedmanTest,
+  grindDistribution,
+  grindFromDrainTimes,
+  grinderCurve,
+  individualsChart,
+  moveWater,
+  outlyingReading,
+  paperFromDrainTest,
+  plainWaterDrainS,
+  proposeChange,
+  ratioLineTdsPercent,
+  saltsForWater,
+  sampleNotes,
+  scalePlan,
+  servingOrders,
+  settingForSize,
+  sieveGrind,
+  simulateBrew,
+  simulatedBrewer,
+  stoppedCup,
+  translateSetting,
+  turnOf,
+  waterChemistry,
+  yieldUncertainty,
+} from './guardedFunctions.js';

@@ -3,7 +3,7 @@ import { failure, type Failure } from '../result.js';
 import type { BrewModelInput, Grind } from './types.js';
 
 /** Where the equations were tried and stay sane; wider than any recipe. */
-const RANGES = {
+export const BREW_RANGES = {
   doseG: { low: 0.5, high: 500, unit: 'g' },
   kettleC: { low: 1, high: 105, unit: '°C' },
   paperPerM: { low: 1e6, high: 1e12, unit: '1/m' },
@@ -14,20 +14,20 @@ const RANGES = {
   bypassG: { low: 0, high: 5000, unit: 'g' },
 } satisfies Record<string, Range>;
 
-const GRIND_RANGES = {
+export const GRIND_RANGES = {
   d50Um: { low: 50, high: 5000, unit: 'µm' },
   sigmaG: { low: 1, high: 3, unit: '' },
   finesShare: { low: 0, high: 0.9, unit: '' },
 } satisfies Record<keyof Grind, Range>;
 
-const POUR_RANGES = {
+export const POUR_RANGES = {
   startS: { low: 0, high: 3600, unit: 's' },
   amountG: { low: 0, high: 5000, unit: 'g' },
   flowGps: { low: 0, high: 100, unit: 'g/s' },
-  kettleC: RANGES.kettleC,
+  kettleC: BREW_RANGES.kettleC,
 } satisfies Record<string, Range>;
 
-const LOT_RANGES = {
+export const LOT_RANGES = {
   solubility: { low: 0, high: 3, unit: '' },
   rate: { low: 0, high: 1000, unit: '' },
   permeability: { low: 0.001, high: 1000, unit: '' },
@@ -37,7 +37,7 @@ const LOT_RANGES = {
   ageDays: { low: 0, high: 3650, unit: 'days' },
 } satisfies Record<string, Range>;
 
-const BREWER_RANGES = {
+export const BREWER_RANGES = {
   bottomRadiusM: { low: 0.002, high: 0.2, unit: 'm' },
   wallSlope: { low: 0, high: 3, unit: '' },
   heightM: { low: 0.01, high: 1, unit: 'm' },
@@ -48,7 +48,7 @@ const BREWER_RANGES = {
   preheatC: { low: -10, high: 105, unit: '°C' },
 } satisfies Record<string, Range>;
 
-const BALL_RANGES = {
+export const BALL_RANGES = {
   massG: { low: 1, high: 2000, unit: 'g' },
   heatJPerKgK: { low: 100, high: 5000, unit: 'J/(kg K)' },
   startC: { low: -40, high: 40, unit: '°C' },
@@ -63,7 +63,7 @@ export function brewInputFault(input: BrewModelInput): BrewInputFailure | null {
   const parts = 'parts' in input.grind ? input.grind.parts : [{ grind: input.grind, share: 1 }];
   const finesSieved = 'parts' in input.grind ? input.grind.finesSieved : undefined;
   const ranged =
-    firstOutOfRange(input, RANGES) ??
+    firstOutOfRange(input, BREW_RANGES) ??
     firstOf(parts, ({ grind, share }, index) =>
       within(
         'parts' in input.grind ? `grind.parts.${index}` : 'grind',
@@ -74,7 +74,9 @@ export function brewInputFault(input: BrewModelInput): BrewInputFailure | null {
       ? null
       : outOfRange('grind.finesSieved', finesSieved, { low: 0, high: 1, unit: '' })) ??
     firstOf(input.pours, (pour, index) => within(`pours.${index}`, firstOutOfRange(pour, POUR_RANGES))) ??
-    firstOf(input.agitation, ({ atS }, index) => outOfRange(`agitation.${index}.atS`, atS, RANGES.liftAtS)) ??
+    firstOf(input.agitation, ({ atS }, index) =>
+      outOfRange(`agitation.${index}.atS`, atS, BREW_RANGES.liftAtS),
+    ) ??
     within('lot', firstOutOfRange(input.lot, LOT_RANGES)) ??
     within('brewer', firstOutOfRange(input.brewer, BREWER_RANGES)) ??
     (input.chilledBall ? within('chilledBall', firstOutOfRange(input.chilledBall, BALL_RANGES)) : null);

@@ -7,6 +7,8 @@ export interface HeatRates {
   slurryKPerS: number;
   relaxationPerS: number;
   brewerKPerS: number;
+  /** Where the brewer is heading: between slurry and room, C. */
+  brewerTowardsC: number;
 }
 
 /** Heat from the stream, to the wall, to the air and with the steam. Latent heat linear in temperature (mem.). */
@@ -29,6 +31,7 @@ export function heatRates(
     (2 * brewer.bottomRadiusM + brewer.heightM * brewer.wallSlope) *
     brewer.heightM *
     Math.sqrt(1 + brewer.wallSlope ** 2);
+  const roomWPerK = model.brewerToRoomWPerM2K * outsideM2;
   return {
     slurryKPerS:
       (inflowWPerK * (inflowC - state.slurryC) -
@@ -38,8 +41,7 @@ export function heatRates(
       heatJPerK,
     // Exact mixing of the inflow: an explicit step overshot far above boiling at small doses.
     relaxationPerS: (inflowWPerK + wallWPerK + airWPerK) / heatJPerK,
-    brewerKPerS:
-      (toWallW - model.brewerToRoomWPerM2K * outsideM2 * (state.brewerC - ambientC)) /
-      brewer.heatCapacityJPerK,
+    brewerKPerS: (toWallW - roomWPerK * (state.brewerC - ambientC)) / brewer.heatCapacityJPerK,
+    brewerTowardsC: (wallWPerK * state.slurryC + roomWPerK * ambientC) / (wallWPerK + roomWPerK),
   };
 }

@@ -132,7 +132,8 @@ function balanceErrors({ state, pouredKg }: BrewRun): { waterError: number; solu
   const soluteKg =
     sum(state.grainSolute) + sum(state.poreSolute) + sum(state.aboveSolute) + sum(state.cupSolute);
   return {
-    waterError: Math.abs(waterKg - pouredKg) / pouredKg,
+    // Given up before the first drop, a brew has no water to lose either.
+    waterError: pouredKg > 0 ? Math.abs(waterKg - pouredKg) / pouredKg : waterKg,
     // A lot without anything soluble has nothing to lose.
     soluteError: startKg > 0 ? Math.abs(soluteKg - startKg) / startKg : soluteKg,
   };

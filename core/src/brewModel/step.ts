@@ -37,11 +37,13 @@ export function step(
   const pastBed = flows.pastBedPerS * aboveKg;
   const evaporated = flows.evaporationPerS * aboveKg;
   const available = state.poresKg / stepS + fromAbove;
-  const wanted = flows.absorption + flows.throughBed;
+  // Grains never hold more than they can, however long the step.
+  const absorbing = Math.min(flows.absorption, (setup.grainsFullKg - state.grainsKg) / stepS);
+  const wanted = absorbing + flows.throughBed;
   const granted = wanted > available ? available / wanted : 1;
   const moved: MovedWater = {
     fromAbove,
-    absorbed: flows.absorption * granted,
+    absorbed: absorbing * granted,
     throughBed: flows.throughBed * granted,
     pastBed,
   };
@@ -52,7 +54,7 @@ export function step(
   state.finesOnPaperKg += stepS * flows.finesToPaper;
   state.cupWaterKg += stepS * (moved.throughBed + moved.pastBed);
   state.evaporatedKg += stepS * evaporated;
-  state.brewerC += stepS * heat.brewerKPerS;
+  state.brewerC = noFartherThan(heat.brewerTowardsC, state.brewerC, stepS * heat.brewerKPerS);
   state.slurryC += (stepS * heat.slurryKPerS) / (1 + stepS * heat.relaxationPerS);
   state.gasKg /= 1 + stepS * model.gasReleasePerS * flows.filling;
   state.agitation =
@@ -64,4 +66,9 @@ export function step(
   moveSolutes(state, setup, { stepS, flows, moved, slurryC, agitation });
   state.atS += stepS;
   return { outflowKgPerS: moved.throughBed + moved.pastBed, levelM: flows.levelM };
+}
+
+/** A step towards a balance that never goes past it: a brewer of foil follows the slurry within the step. */
+function noFartherThan(balance: number, from: number, by: number): number {
+  return Math.abs(by) < Math.abs(balance - from) ? from + by : balance;
 }

@@ -14,7 +14,7 @@ import { errorCovariance } from './errorCovariance.js';
 import { evidenceFault, observationsOf, type MeasuredBrew, type Observation } from './evidence.js';
 import { leastSquares } from './leastSquares.js';
 import { modelledOutput, remembering } from './modelled.js';
-import { lotPrior, perFactor, type LotEvidence, type LotPrior } from './priors.js';
+import { lotPrior, perFactor, priorFault, type LotEvidence, type LotPrior } from './priors.js';
 
 /** How much the brews have taught, for words on a screen. */
 export type Knowledge = 'nothing' | 'little' | 'some' | 'much';
@@ -64,7 +64,7 @@ export function calibrateLot({
   prior?: LotPrior;
   drainTests?: readonly DrainTest[];
 }): Result<LotCalibration, never> | BrewInputFailure | DrainTestFailure {
-  const fault = evidenceFault(brewed);
+  const fault = evidenceFault(brewed) ?? priorFault(prior);
   if (fault) return fault;
   const papers: MeasuredPaper[] = [];
   for (const [index, test] of drainTests.entries()) {

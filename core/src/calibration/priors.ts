@@ -1,5 +1,6 @@
 import { inverse, Matrix } from 'ml-matrix';
 import type { Process, RoastLevel } from '../vocabulary.js';
+import { outOfRange, type OutOfRange } from '../input/ranges.js';
 import { FACTORS, type LearnedFactors } from './conditions.js';
 
 /** What is believed of a lot's factors before its first brew: normal in their logarithms. */
@@ -108,6 +109,20 @@ export function lotPrior({
     lnCovariance: symmetric(Matrix.add(houseCovariance, own)).to2DArray(),
     lnShift,
   };
+}
+
+/** @returns what of a prior is not of the factors, or `null`: one made by {@link lotPrior} always is */
+export function priorFault({ lnMean, lnCovariance, lnShift }: LotPrior): OutOfRange | null {
+  const count = { low: FACTORS.length, high: FACTORS.length, unit: 'factors' };
+  return (
+    outOfRange('prior.lnMean.length', lnMean.length, count) ??
+    outOfRange('prior.lnShift.length', lnShift.length, count) ??
+    outOfRange('prior.lnCovariance.length', lnCovariance.length, count) ??
+    lnCovariance
+      .map((row, at) => outOfRange(`prior.lnCovariance.${at}.length`, row.length, count))
+      .find((fault) => fault !== null) ??
+    null
+  );
 }
 
 /** What inverting leaves lopsided by rounding. */

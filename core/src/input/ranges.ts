@@ -35,7 +35,8 @@ export function firstOutOfRange<F extends string>(
 }
 
 export function outOfRange(field: string, value: number, { low, high, unit }: Range): OutOfRange | null {
-  if (value >= low && value <= high) return null;
+  // What only looks like a number, a text of digits, is none.
+  if (typeof value === 'number' && value >= low && value <= high) return null;
   const allowed = `${low} to ${high}${unit === '' ? '' : ` ${unit}`}`;
   return {
     ok: false,

@@ -40,6 +40,7 @@ export interface SimulatedBrewer {
  * recipe stalls in the one and runs through the other (assumed).
  */
 const SIMULATED_BEDS = { usual: 1, clogging: 3, 'fast-draining': 0.3 } as const;
+export const SIMULATED_BED_NAMES = Object.keys(SIMULATED_BEDS);
 export type SimulatedBed = keyof typeof SIMULATED_BEDS;
 
 /** The model is stepped no coarser than for display, s. */

@@ -38,6 +38,7 @@ export const mixingTemperatureC = checked(
     coffeeJPerKgK: { low: 500, high: 4200, unit: 'J/(kg K)' },
   },
   mixing.mixingTemperatureC,
+  { optional: ['brewerJPerK', 'brewerC', 'coffeeJPerKgK'] },
 );
 
 /** {@link chemistry.waterChemistry}, its input checked. */

@@ -40,6 +40,7 @@ export function concentrateDoses({
 }): Result<ConcentrateDoses, never> | OutOfRange {
   const ranges = { hardnessMgPerL: AS_CACO3, alkalinityMgPerL: AS_CACO3 };
   const fault =
+    outOfRange('concentrates.length', concentrates.length, { low: 2, high: 2, unit: 'concentrates' }) ??
     firstOutOfRange(base, ranges) ??
     firstOutOfRange(target, ranges) ??
     concentrateFault(concentrates[0], 0) ??

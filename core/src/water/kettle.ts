@@ -69,6 +69,7 @@ export const kettleAfterC = checked(
     }
     return temperatureC;
   },
+  { optional: ['elevationM', 'surfaceCm2', 'outsideCm2'], words: { lid: ['open', 'shut'] } },
 );
 
 function steamKgPerS(temperatureC: number, airPa: number, surfaceM2: number): number {
@@ -116,6 +117,7 @@ export const decantedC = checked(
       coffeeC: kettleC,
       brewerJPerK: kettleJPerK,
     }),
+  { optional: ['kettleJPerK'] },
 );
 
 /** Volume of water by its mass, mL, for a bottle marked in litres. */
