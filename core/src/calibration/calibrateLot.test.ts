@@ -141,6 +141,28 @@ describe('a plain-water drain test', () => {
   });
 });
 
+describe('a part of a brew, read as a cup of its own', () => {
+  const whole = { ...exactly(brewAt(700)), standard: { tdsPercent: 0.015 } };
+  // The model has the first minute a fifth weaker than it was: what it knows least.
+  const part = exactly(brewAt(700, { liftAtS: 60 }));
+  const offPart = { ...part, drawdownS: null, tdsPercent: (part.tdsPercent ?? 0) * 1.2 };
+  const forecastWith = (brews: MeasuredBrew[]) =>
+    valueOf(forecastBrew({ calibration: valueOf(calibrateLot({ brews })), brew: brewAt(700) }));
+
+  it('leaves the forecast of the whole nearly where it was', () => {
+    const truth = modelledBrew(brewAt(700), TRUTH).tdsPercent;
+    const [without, beside] = [forecastWith([whole]), forecastWith([whole, offPart])];
+    expect(Math.abs(without.tdsPercent.value - truth)).toBeLessThan(0.01);
+    expect(Math.abs(beside.tdsPercent.value - without.tdsPercent.value)).toBeLessThan(0.02);
+  });
+
+  it('is little like the whole, and a late lift is much like it', () => {
+    expect(likeness(brewAt(700), brewAt(700, { liftAtS: 60 }))).toBeLessThan(0.01);
+    expect(likeness(brewAt(700, { liftAtS: 150 }), brewAt(700, { liftAtS: 160 }))).toBeGreaterThan(0.9);
+    expect(likeness(brewAt(700), brewAt(700, { bypassG: 30 }))).toBeLessThan(0.2);
+  });
+});
+
 describe('likeness of two brews', () => {
   it('is whole for the same recipe, less the farther the grind, and less again in another brewer or paper', () => {
     expect(likeness(brewAt(700), brewAt(700))).toBe(1);

@@ -11,10 +11,35 @@ export type Output = (typeof OUTPUTS)[number];
 export const MODEL_ERROR: Record<Output, number> = { drawdown: 0.04, tds: 0.035, beverage: 0.7 };
 
 /** How far two recipes may lie apart and still share the model's error (assumed). */
-const LIKE = { lnGrind: 0.2, ratio: 1.5, kettleC: 8, pouredByS: 40, pours: 1.5 };
+const LIKE = {
+  lnGrind: 0.2,
+  ratio: 1.5,
+  kettleC: 8,
+  pouredByS: 40,
+  pours: 1.5,
+  lnPaper: 0.5,
+  liftAtS: 40,
+  bypassPerDose: 1,
+};
 
-/** How much of that carries over to another brewer or paper, where most of the flow differs (assumed). */
-const OTHER_KIT = 0.3;
+/** How much of that carries over to another brewer, where most of the flow differs (assumed). */
+const OTHER_BREWER = 0.3;
+/** A brewer that is not lifted off keeps dripping at least until then, s: what a lift before it leaves out is another cup. */
+const NOT_LIFTED_S = 400;
+
+/**
+ * A brewer lifted off while much is still to come leaves a part of a brew, of which the model knows far less: it
+ * is stronger, and its strength hangs on the first minute. Up to eight times the error where it is lifted a minute
+ * before the usual end, 40 s after the last pour (assumed).
+ */
+const PART = { most: 8, wholeAfterS: 40, overS: 60 };
+
+/** How far the model is off of one figure of a brew, as a standard deviation. */
+export function modelErrorOf(output: Output, brew: BrewConditions): number {
+  if (brew.liftAtS === undefined || output === 'drawdown') return MODEL_ERROR[output];
+  const earlyS = pouredByS(brew) + PART.wholeAfterS - brew.liftAtS;
+  return MODEL_ERROR[output] * (1 + (PART.most - 1) * Math.min(1, Math.max(0, earlyS / PART.overS)));
+}
 
 function sameBrewer({ brewer: a }: BrewConditions, { brewer: b }: BrewConditions): boolean {
   return a === b || (Object.keys(a) as (keyof typeof a)[]).every((figure) => a[figure] === b[figure]);
@@ -22,7 +47,7 @@ function sameBrewer({ brewer: a }: BrewConditions, { brewer: b }: BrewConditions
 
 /**
  * How much of the model's error two brews share, 0 to 1: all of it when they are the same recipe, little when
- * they differ by 150 micrometres. This is what lets a measured brew correct the forecast of its neighbours.
+ * they differ by 150 micrometres, next to none when one was lifted off half-way: a part of a brew is another cup. This is what lets a measured brew correct the forecast of its neighbours.
  */
 export function likeness(a: BrewConditions, b: BrewConditions): number {
   const [first, second] = [featuresOf(a), featuresOf(b)];
@@ -30,8 +55,7 @@ export function likeness(a: BrewConditions, b: BrewConditions): number {
   for (const name of Object.keys(LIKE) as (keyof typeof LIKE)[]) {
     distance += ((first[name] - second[name]) / LIKE[name]) ** 2;
   }
-  const sameKit = sameBrewer(a, b) && a.paperPerM === b.paperPerM;
-  return Math.exp(-distance / 2) * (sameKit ? 1 : OTHER_KIT);
+  return Math.exp(-distance / 2) * (sameBrewer(a, b) ? 1 : OTHER_BREWER);
 }
 
 function featuresOf(brew: BrewConditions): Record<keyof typeof LIKE, number> {
@@ -40,7 +64,19 @@ function featuresOf(brew: BrewConditions): Record<keyof typeof LIKE, number> {
     lnGrind: Math.log(medianUm(brew)),
     ratio: poured.reduce((sum, { amountG }) => sum + amountG, 0) / brew.doseG,
     kettleC: brew.kettleC,
-    pouredByS: Math.max(...poured.map(({ startS, amountG, flowGps }) => startS + amountG / flowGps)),
+    pouredByS: pouredByS(brew),
     pours: poured.length,
+    lnPaper: Math.log(brew.paperPerM),
+    liftAtS: Math.min(brew.liftAtS ?? NOT_LIFTED_S, NOT_LIFTED_S),
+    bypassPerDose: (brew.bypassG ?? 0) / brew.doseG,
   };
+}
+
+function pouredByS({ pours }: BrewConditions): number {
+  return Math.max(
+    0,
+    ...pours
+      .filter(({ amountG, flowGps }) => amountG > 0 && flowGps > 0)
+      .map(({ startS, amountG, flowGps }) => startS + amountG / flowGps),
+  );
 }

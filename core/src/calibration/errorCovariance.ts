@@ -1,5 +1,5 @@
 import { Matrix } from 'ml-matrix';
-import { likeness, MODEL_ERROR } from './discrepancy.js';
+import { likeness, modelErrorOf } from './discrepancy.js';
 import type { MeasuredBrew, Observation } from './evidence.js';
 
 /**
@@ -25,7 +25,8 @@ function sharedError(a: Observation, b: Observation, brews: readonly MeasuredBre
   const [first, second] = [brews[a.brewIndex], brews[b.brewIndex]];
   if (a.output !== b.output || !first || !second) return 0;
   const alike = likeness(first.brew, second.brew);
-  if (a.output !== 'trace') return MODEL_ERROR[a.output] ** 2 * alike;
+  if (a.output !== 'trace')
+    return modelErrorOf(a.output, first.brew) * modelErrorOf(a.output, second.brew) * alike;
   const apartS = Math.abs((a.atS ?? 0) - (b.atS ?? 0));
   return (a.wanderSd ?? 0) * (b.wanderSd ?? 0) * Math.exp(-apartS / FORGOTTEN_S) * alike;
 }

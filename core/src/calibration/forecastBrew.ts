@@ -4,7 +4,7 @@ import { success, type Result } from '../result.js';
 import { NINE_OF_TEN, type LotCalibration } from './calibrateLot.js';
 import { FACTORS, type BrewConditions } from './conditions.js';
 import { withMeasuredPaper } from './drainTest.js';
-import { likeness, MODEL_ERROR, OUTPUTS, type Output } from './discrepancy.js';
+import { likeness, modelErrorOf, OUTPUTS, type Output } from './discrepancy.js';
 import { errorCovariance } from './errorCovariance.js';
 import { conditionsFault } from './evidence.js';
 import { modelledBrew, modelledOutput, steepnessSlope } from './modelled.js';
@@ -97,10 +97,11 @@ export function forecasterOf(calibration: LotCalibration) {
 
   /** Of one output: what its neighbours' misses add, and the variance that remains. */
   function corrected(output: Output, brew: BrewConditions, slopes: readonly number[]) {
-    const likenessTo = brews.map((measured) => likeness(brew, measured.brew));
-    const shared = misses.map((each) =>
-      each.output === output ? MODEL_ERROR[output] ** 2 * (likenessTo[each.brewIndex] ?? 0) : 0,
+    const ownError = modelErrorOf(output, brew);
+    const sharedWith = brews.map(
+      (measured) => ownError * modelErrorOf(output, measured.brew) * likeness(brew, measured.brew),
     );
+    const shared = misses.map((each) => (each.output === output ? (sharedWith[each.brewIndex] ?? 0) : 0));
     const weights = precision ? precision.mmul(Matrix.columnVector(shared)).to1DArray() : [];
     const explained = shared.reduce((sum, each, row) => sum + each * (weights[row] ?? 0), 0);
     // What the correction already follows the factors by is no longer uncertain through them.
@@ -117,7 +118,7 @@ export function forecasterOf(calibration: LotCalibration) {
     );
     return {
       correction: shared.reduce((sum, each, row) => sum + each * (pulls[row] ?? 0), 0),
-      sd: Math.sqrt(Math.max(0, throughFactors + MODEL_ERROR[output] ** 2 - explained)),
+      sd: Math.sqrt(Math.max(0, throughFactors + ownError ** 2 - explained)),
     };
   }
 
