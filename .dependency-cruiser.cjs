@@ -26,6 +26,13 @@ module.exports = {
       to: { pathNot: ['^core/', '^node_modules/(simple-statistics|jstat|ml-matrix|date-fns)/'] },
     },
     {
+      name: 'second-truth-stands-alone',
+      comment: 'the physics that the model is held to shares no code with it, only the shape of its input',
+      severity: 'error',
+      from: { path: '^measures/src/truths/layers/(brewInLayers|grains|network|physics)\\.ts$' },
+      to: { path: '^core/', dependencyTypesNot: ['type-only'] },
+    },
+    {
       name: 'web-features-behind-ui',
       comment: 'the design system knows no feature',
       severity: 'error',
