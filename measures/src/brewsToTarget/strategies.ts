@@ -20,7 +20,7 @@ export interface History {
 }
 
 /** The next plan to brew; `isFinished` where the last one is taken as the recipe. */
-export interface Decision {
+interface Decision {
   isFinished: boolean;
   plan: BrewPlan;
   forecast: CalibratedForecast | null;

@@ -62,7 +62,7 @@ export interface LotOutcome {
   misses: Miss[];
 }
 
-export const MOST_BREWS = 5;
+const MOST_BREWS = 5;
 
 /** One lab's lots in order, each dialled in by one arm. */
 export function labOutcomes(arm: Arm, truth: TruthName, labIndex: number, aim: Aim): LotOutcome[] {

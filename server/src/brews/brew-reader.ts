@@ -43,14 +43,14 @@ export class BrewReader {
       order: ['startedAt', 'id'],
     });
     const curves = await TraceModel.findAll({
-      where: { brewId: rows.map(({ id }) => id as number), outflow: { [Op.not]: null } },
+      where: { brewId: rows.map(({ id }): number => id), outflow: { [Op.not]: null } },
       attributes: ['brewId', 'outflow'],
     });
     const outflowOf = new Map(curves.map(({ brewId, outflow }) => [brewId, outflow]));
     const trails = new Map<number, BrewListItem[]>(lotIds.map((id) => [id, []]));
     for (const row of rows) {
       const trail = trails.get(row.lotId);
-      trail?.push(brewListItem(row, trail.length + 1, outflowOf.get(row.id as number) ?? null));
+      trail?.push(brewListItem(row, trail.length + 1, outflowOf.get(row.id) ?? null));
     }
     return trails;
   }

@@ -65,7 +65,9 @@ describe('the reasons of a starting recipe', () => {
     const ratio = screen.getByText('Ratio').closest('li');
     expect(ratio?.textContent).toContain('The aim asks for 1:17.9: 20.0 % yield at 1.25 % strength');
     expect(ratio?.textContent).toContain('−0.5');
-    expect(screen.getByText('Grind').closest('li')?.textContent).toContain('20.1 % in 3:04, target 20.0\u00a0%.');
+    expect(screen.getByText('Grind').closest('li')?.textContent).toContain(
+      '20.1 % in 3:04, target 20.0\u00a0%.',
+    );
     expect(screen.queryByText('Drain time')).toBeNull();
   });
 

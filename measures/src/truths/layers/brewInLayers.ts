@@ -18,7 +18,6 @@ const STEP_S = 0.2;
 const LONGEST_S = 900;
 const LAYERS = 6;
 const SOLUBLE = 0.29;
-const GRAINS_KG_PER_M3 = 1300;
 /** Volume of grains with their own pores, m3/kg. */
 const GRAINS_M3_PER_KG = 1.6e-3;
 /** Water above the bed below which it counts as drained, kg. */
@@ -154,7 +153,6 @@ export function brewInLayers(
         wetted *
         (1 + physics.stirred * Math.sqrt(force)),
       clumped,
-      insideKg: insideKg / LAYERS,
       physics,
     });
     cakeKg += moveFines(bed, through * STEP_S, doseKg, grains.finesShare, force, physics);
@@ -259,7 +257,6 @@ function moveSolids(
     above: number;
     speed: number;
     clumped: number;
-    insideKg: number;
     physics: Physics;
   },
 ): number {
