@@ -177,7 +177,7 @@ export {
 export { recordedBrew, type BrewRecord } from './calibration/recordedBrew.js';
 export { type Disagreement } from './calibration/disagreements.js';
 export { type DrainTest, type MeasuredPaper } from './calibration/drainTest.js';
-export { type MeasuredBrew, type TracePoint } from './calibration/evidence.js';
+export { DRAIN_BY_EYE_SD_S, type MeasuredBrew, type TracePoint } from './calibration/evidence.js';
 export { type BrewSlopes, type CalibratedForecast, type Expected } from './calibration/forecastBrew.js';
 export { lotPrior, type EarlierLot, type LotEvidence, type LotPrior } from './calibration/priors.js';
 

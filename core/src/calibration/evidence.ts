@@ -20,8 +20,11 @@ export interface MeasuredBrew {
   trace?: readonly TracePoint[];
 }
 
+/** Standard uncertainty of a drain time judged by eye, s (assumed). */
+export const DRAIN_BY_EYE_SD_S = 4;
+
 /** Standard uncertainties of one brew's figures: a drawdown judged by eye, one reading, a server weighed. */
-const BENCH = { drawdownS: 4, tdsPercent: 0.03, beverageG: 1 } as const;
+const BENCH = { drawdownS: DRAIN_BY_EYE_SD_S, tdsPercent: 0.03, beverageG: 1 } as const;
 
 /**
  * What repeating the same recipe by hand scatters, beyond the instruments: 2 % of the time, 0.012 % TDS,

@@ -1,13 +1,10 @@
 import { useEffect, useState } from 'react';
-import { planAgainstActual, type BrewOutcome, type Measured } from '@vendu/core';
+import { DRAIN_BY_EYE_SD_S, planAgainstActual, type BrewOutcome, type Measured } from '@vendu/core';
 import type { BrewView, KitView } from '@vendu/contract';
 import { brewRecordOf, brewRecordsOf } from '../board/brewRecord';
 import { useForecaster } from '../board/useForecaster';
 import { recipeKitOf } from '../kit/brewKitOf';
 import { useRecipeQuery } from '../recipes/recipesApi';
-
-/** A drain judged by eye, s (assumed, as in the calibration). */
-const DRAIN_SD_S = 4;
 
 /** A brew beside the forecast that the brews before it gave; `null` until the model has answered, or where it cannot. */
 export function useOutcome(brew: BrewView, kit: KitView | undefined): BrewOutcome | null {
@@ -45,7 +42,7 @@ function measuredOf({ plan, steps, result }: BrewView): Measured {
   )?.doneS;
   return {
     // A brewer lifted off says nothing of when it would have drained.
-    drawdownS: plan.lifts || drawdownS == null ? null : { value: drawdownS, sd: DRAIN_SD_S },
+    drawdownS: plan.lifts || drawdownS == null ? null : { value: drawdownS, sd: DRAIN_BY_EYE_SD_S },
     tdsPercent: result && { value: result.strength.meanPercent, sd: result.strength.uncertaintyPercent },
     yieldPercent:
       result?.yield.basis === 'weighed'

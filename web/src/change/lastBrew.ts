@@ -1,8 +1,5 @@
-import { benchSteps, type LastBrew } from '@vendu/core';
+import { benchSteps, DRAIN_BY_EYE_SD_S, type LastBrew } from '@vendu/core';
 import type { BrewListItem } from '@vendu/contract';
-
-/** Standard uncertainty of a drain time judged by eye, s (as the calibration takes it). */
-const DRAIN_SD_S = 4;
 
 /** What was measured of a brew; a yield from an assumed beverage was not, nor the drain of a brewer lifted off. */
 export function lastBrewOf({ result, steps, plan }: BrewListItem): LastBrew {
@@ -17,7 +14,7 @@ export function lastBrewOf({ result, steps, plan }: BrewListItem): LastBrew {
     uncertainty: {
       tdsPercent: result?.strength.uncertaintyPercent ?? 0,
       yieldPercent: extraction?.basis === 'weighed' ? extraction.uncertaintyPoints : 0,
-      drawdownS: DRAIN_SD_S,
+      drawdownS: DRAIN_BY_EYE_SD_S,
     },
   };
 }
