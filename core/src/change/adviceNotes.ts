@@ -45,7 +45,10 @@ export function adviceNotes({
 }): string[] {
   const notes: string[] = [];
   // Strength and yield err together: each may be near enough by itself, and both at once all but ruled out.
-  if (!isThere && situation.withinUncertainty && chance >= UNLIKELY) {
+  const misses = [situation.strength, situation.yield, situation.time].some(
+    (standing) => standing === 'low' || standing === 'high',
+  );
+  if (!isThere && misses && situation.withinUncertainty && chance >= UNLIKELY) {
     notes.push(
       'The last brew misses the aim by less than its own uncertainty: read it or brew it again before changing anything.',
     );

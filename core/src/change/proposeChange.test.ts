@@ -281,10 +281,11 @@ describe('honesty', () => {
     // A cup read inside a window at whose edge the recipe lies.
     const atEdge: Targets = { tdsPercent: { low: tdsPercent + 0.02, high: tdsPercent + 0.1 } };
     const lucky = lastOf({ tdsPercent: tdsPercent + 0.03, yieldPercent, drawdownS });
-    const { asItIs, isThere, situation } = advised({ targets: atEdge, last: lucky });
+    const { asItIs, isThere, situation, notes } = advised({ targets: atEdge, last: lucky });
     expect(situation.strength).toBe('on-aim');
     expect(asItIs.chance).toBeLessThan(0.5);
     expect(isThere).toBe(false);
+    expect(notes.some((note) => note.includes('misses the aim'))).toBe(false);
     expect(asItIs.chanceIfRepeated).toBeNull();
   });
 

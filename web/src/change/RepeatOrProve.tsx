@@ -27,11 +27,9 @@ export function RepeatOrProve({ recipe, version, asItIs, wasBrewed }: RepeatOrPr
         <p className="text-small">
           Brewed again, <span className="reading font-semibold">{cupsWords(chance)}</span> such cups lie in
           the window
-          {isAccepted
-            ? '.'
-            : isSurer
-              ? `: accept it, or repeat it once for ${cupsWords(chanceIfRepeated)} if that comes out alike.`
-              : ': accept it.'}
+          {!isAccepted && isSurer
+            ? `: accept it, or repeat it once for ${cupsWords(chanceIfRepeated)} if that comes out alike.`
+            : '.'}
         </p>
       </div>
       <div className="flex flex-col items-end gap-2">
