@@ -27,8 +27,8 @@ export const DRAIN_BY_EYE_SD_S = 4;
 const BENCH = { drawdownS: DRAIN_BY_EYE_SD_S, tdsPercent: 0.03, beverageG: 1 } as const;
 
 /**
- * What repeating the same recipe by hand scatters, beyond the instruments: 2 % of the time, 0.012 % TDS,
- * 0.5 g, from 2 % of grind, 1 K and 3 % of paper (computed with the model; the errors of hand assumed).
+ * What repeating the same recipe by hand scatters, beyond the instruments: 2 % of the time, 0.016 % TDS,
+ * 0.5 g, from 2 % of grind, 1 K, 0.1 g of dose and 3 % of paper (computed with the model; the errors of hand assumed).
  */
 export const HAND: Record<Output, number> = { drawdown: 0.02, tds: 0.016, beverage: 0.5 };
 

@@ -13,7 +13,7 @@ export interface LotPrior {
 }
 
 /**
- * Spread among lots of which nothing is known (assumed; of the first four after a study of synthetic lots).
+ * Spread among lots of which nothing is known (assumed; after a study of synthetic lots).
  * It is shared between what a house's kit and the model's own faults do to every lot, and what is the lot's.
  */
 const SPREAD: Record<keyof LearnedFactors, { lnSd: number; houseShare: number }> = {
