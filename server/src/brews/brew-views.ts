@@ -1,10 +1,10 @@
 import {
+  benchSteps,
   brewResult,
   outflowPoints,
   pouredWaterG,
   roastAgeDays,
   type BrewResult,
-  type StepDone,
   type Trace,
   type TracePoint,
 } from '@vendu/core';
@@ -66,20 +66,19 @@ export function brewListItem(brew: BrewModel, number: number, outflow: Trace | n
     isSetAside: brew.setAsideAt !== null,
     isSimulated: brew.isSimulated || brew.readings.some(({ source }) => source === 'simulated'),
     roastAgeDays: roastAgeAtBrew(brew),
-    outflow: outflow ? pointsOf(outflow, brew.steps) : [],
+    outflow: outflow ? pointsOf(outflow, brew) : [],
   };
 }
 
 /** So often a curve is passed on, s: the calibration takes eight points of it. */
 const POINT_EVERY_S = 10;
 
-/** The curve until the brew was over: what happens to the server afterwards is no drip. */
-function pointsOf(outflow: Trace, steps: readonly StepDone[]): TracePoint[] {
+/** The curve until the brew was marked as drained: what happens to the server afterwards is no drip. */
+function pointsOf(outflow: Trace, { plan, steps }: Pick<BrewModel, 'plan' | 'steps'>): TracePoint[] {
   const lastS = (outflow.atMs.at(-1) ?? 0) / 1000;
-  return outflowPoints(outflow, {
-    everyS: POINT_EVERY_S,
-    untilS: Math.min(lastS, steps.at(-1)?.atS ?? lastS),
-  });
+  const last = benchSteps(plan).length - 1;
+  const drained = steps.find(({ stepIndex, skipped }) => stepIndex === last && !skipped);
+  return outflowPoints(outflow, { everyS: POINT_EVERY_S, untilS: Math.min(lastS, drained?.atS ?? lastS) });
 }
 
 function roastAgeAtBrew(brew: BrewModel): number {
