@@ -11,7 +11,7 @@ test('the card prints on one sheet, without the parts that are for the screen', 
   await page.emulateMedia({ media: 'print' });
   await expect(page.getByRole('button', { name: /Print/ })).toBeHidden();
   await expect(page.getByRole('timer')).toBeHidden();
-  await expect(page.getByText('to 260 g on the scale')).toBeVisible();
+  await expect(page.getByText('to 280 g on the scale')).toBeVisible();
   const pdf = await page.pdf({ format: 'A4', preferCSSPageSize: true });
   const pages = pdf.toString('latin1').match(/\/Type\s*\/Page\b/g) ?? [];
   expect(pages).toHaveLength(1);
