@@ -261,46 +261,36 @@ export { EXERCISE_NAMES, EXERCISES, type ExerciseName } from './practice/exercis
 export { FASTEST_GPS, tilted, type Tilt } from './practice/pouring.js';
 export { scorePractice, SCORED, type PracticeScore, type Scored } from './practice/scorePractice.js';
 
+export { afterBrew, compareTrace } from './bench/guarded.js';
+export { drainBelief } from './bench/guardedDrainBelief.js';
+export { plainWaterDrainS, simulateBrew } from './brewModel/guarded.js';
+export { brewSlopes, calibrateLot, forecastBrew, paperFromDrainTest } from './calibration/guarded.js';
+export { proposeChange } from './change/guarded.js';
 export {
-  afterBrew,
-  alignSeries,
-  blendGrinds,
-  blendWaters,
-  brewOutcome,
-  brewSlopes,
-  calibrateLot,
-  compareTrace,
-  concentrateDoses,
   correctForZero,
-  cumulativeFractions,
-  discriminationPValue,
-  drainBelief,
-  fewestCorrect,
-  forecastBrew,
-  forecastPlan,
-  forgiveness,
-  friedmanTest,
-  grindDistribution,
-  grindFromDrainTimes,
-  grinderCurve,
-  individualsChart,
-  moveWater,
   outlyingReading,
-  paperFromDrainTest,
-  plainWaterDrainS,
-  proposeChange,
   ratioLineTdsPercent,
-  saltsForWater,
   sampleNotes,
-  scalePlan,
-  servingOrders,
+  yieldUncertainty,
+} from './extraction/guarded.js';
+export { brewOutcome, forecastPlan, scalePlan } from './forecast/guarded.js';
+export { forgiveness } from './forgiveness/guarded.js';
+export { alignSeries, cumulativeFractions, moveWater, stoppedCup, turnOf } from './fractions/guarded.js';
+export {
+  blendGrinds,
+  grindDistribution,
+  grinderCurve,
   settingForSize,
   sieveGrind,
-  simulateBrew,
-  simulatedBrewer,
-  stoppedCup,
   translateSetting,
-  turnOf,
-  waterChemistry,
-  yieldUncertainty,
-} from './guardedFunctions.js';
+} from './grind/guarded.js';
+export { grindFromDrainTimes } from './grind/guardedDrainTimes.js';
+export { simulatedBrewer } from './instruments/guarded.js';
+export {
+  discriminationPValue,
+  fewestCorrect,
+  friedmanTest,
+  individualsChart,
+  servingOrders,
+} from './statistics/guarded.js';
+export { blendWaters, concentrateDoses, saltsForWater, waterChemistry } from './water/guarded.js';

@@ -10,6 +10,7 @@ import { choice, fields, optional, shapeFault, type Shape } from './shape.js';
  * @param more.words - fields that take one of a few words
  * @returns the same function, answering with a value or with the figure that cannot be
  */
+/* @__NO_SIDE_EFFECTS__ */
 export function checked<F extends string, I extends Partial<Record<F, unknown>>, V>(
   ranges: Record<F, Range>,
   formula: (input: I) => V,

@@ -16,12 +16,18 @@ export type Shape =
   | { readonly fields: Readonly<Record<string, Shape>> };
 
 /** May be left out; may be `null` and not left out; one of a few words. */
+/* @__NO_SIDE_EFFECTS__ */
 export const optional = (shape: Shape): Shape => ({ optional: shape });
+/* @__NO_SIDE_EFFECTS__ */
 export const nullable = (shape: Shape): Shape => ({ nullable: shape });
+/* @__NO_SIDE_EFFECTS__ */
 export const choice = (words: readonly string[]): Shape => ({ choice: words });
+/* @__NO_SIDE_EFFECTS__ */
 export const list = (shape: Shape): Shape => ({ list: shape });
+/* @__NO_SIDE_EFFECTS__ */
 export const fields = (of: Readonly<Record<string, Shape>>): Shape => ({ fields: of });
 /** Any of some shapes; what is wrong is said of the last. */
+/* @__NO_SIDE_EFFECTS__ */
 export const oneOf = (...shapes: readonly Shape[]): Shape => ({ oneOf: shapes });
 
 /**
@@ -97,7 +103,12 @@ function describe(value: unknown): string {
   return Array.isArray(value) ? 'a list' : typeof value;
 }
 
-/** A function as the core hands it out: it refuses what is not even of the shape of its input. */
+/**
+ * A function as the core hands it out: it refuses what is not even of the shape of its input.
+ *
+ * Free of side effects, as is each word of a shape: a page that uses one guarded function does not load them all.
+ */
+/* @__NO_SIDE_EFFECTS__ */
 export function guarded<I, A>(shape: Shape, answer: (input: I) => A): (input: I) => A | OutOfRange {
   return (input) => shapeFault(input, shape) ?? answer(input);
 }

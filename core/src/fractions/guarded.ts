@@ -1,0 +1,36 @@
+import { choice, fields, guarded } from '../input/shape.js';
+import * as shapes from '../input/shapes.js';
+import * as series from './alignSeries.js';
+import * as cups from './cumulative.js';
+import * as waters from './keepWanted.js';
+import * as turns from './turn.js';
+
+// What the core hands out of this folder, refusing input that is not even of its shape: each is the function of the
+// same name, whose docstring says what it does. Inside the core the bare ones are called.
+
+/** {@link cups.cumulativeFractions} */
+export const cumulativeFractions = guarded(
+  fields({ fractions: shapes.FRACTIONS, doseG: 'number' }),
+  cups.cumulativeFractions,
+);
+
+/** {@link waters.stoppedCup} */
+export const stoppedCup = guarded(
+  fields({ fractions: shapes.FRACTIONS, doseG: 'number', stopS: 'number' }),
+  waters.stoppedCup,
+);
+
+/** {@link waters.moveWater} */
+export const moveWater = guarded(
+  fields({ plan: shapes.PLAN, share: 'number', beforeS: 'number' }),
+  waters.moveWater,
+);
+
+/** {@link series.alignSeries} */
+export const alignSeries = guarded(
+  fields({ first: shapes.FRACTIONS, second: shapes.FRACTIONS, by: choice(['time', 'mass']) }),
+  series.alignSeries,
+);
+
+/** {@link turns.turnOf} */
+export const turnOf = guarded(fields({ fractions: shapes.FRACTIONS }), turns.turnOf);
