@@ -47,7 +47,8 @@ function sameBrewer({ brewer: a }: BrewConditions, { brewer: b }: BrewConditions
 
 /**
  * How much of the model's error two brews share, 0 to 1: all of it when they are the same recipe, little when
- * they differ by 150 micrometres, next to none when one was lifted off half-way: a part of a brew is another cup. This is what lets a measured brew correct the forecast of its neighbours.
+ * they differ by 150 micrometres, next to none when one was lifted off half-way: a part of a brew is another cup.
+ * This is what lets a measured brew correct the forecast of its neighbours.
  */
 export function likeness(a: BrewConditions, b: BrewConditions): number {
   const [first, second] = [featuresOf(a), featuresOf(b)];

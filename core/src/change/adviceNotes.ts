@@ -44,10 +44,10 @@ export function adviceNotes({
   boilingC: number;
 }): string[] {
   const notes: string[] = [];
-  // Strength and yield err together: each may be near enough by itself, and both at once all but ruled out.
   const misses = [situation.strength, situation.yield, situation.time].some(
     (standing) => standing === 'low' || standing === 'high',
   );
+  // Strength and yield err together: each may be near enough by itself, and both at once all but ruled out.
   if (!isThere && misses && situation.withinUncertainty && chance >= UNLIKELY) {
     notes.push(
       'The last brew misses the aim by less than its own uncertainty: read it or brew it again before changing anything.',
