@@ -102,7 +102,7 @@ function Advice({ recipe, kit, brewKit }: { recipe: RecipeView; kit: KitView; br
               recipe={recipe}
               version={newest}
               asItIs={advice.asItIs}
-              wasBrewed={last?.versionNumber === newest.number}
+              last={last?.versionNumber === newest.number ? last : null}
             />
           ) : (
             <p className="mb-2 text-small">

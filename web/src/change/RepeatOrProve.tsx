@@ -1,5 +1,5 @@
 import type { ChangeAdvice } from '@vendu/core';
-import type { RecipeVersionView, RecipeView } from '@vendu/contract';
+import type { BrewListItem, RecipeVersionView, RecipeView } from '@vendu/contract';
 import { ButtonLink } from '../ui/Button';
 import { cupsWords } from './chanceWords';
 
@@ -10,16 +10,19 @@ interface RepeatOrProveProps {
   recipe: RecipeView;
   version: RecipeVersionView;
   asItIs: ChangeAdvice['asItIs'];
-  /** Whether this very version was brewed last. */
-  wasBrewed: boolean;
+  /** The last brew, where it was of this very version. */
+  last: BrewListItem | null;
 }
 
 /** Where most cups of a recipe lie on aim nothing is changed: it is accepted, or repeated once to be surer. */
-export function RepeatOrProve({ recipe, version, asItIs, wasBrewed }: RepeatOrProveProps) {
+export function RepeatOrProve({ recipe, version, asItIs, last }: RepeatOrProveProps) {
   const { chance, chanceIfRepeated } = asItIs;
   const isSurer = chanceIfRepeated !== null && Math.round(chanceIfRepeated * 100) > Math.round(chance * 100);
   const isAccepted = version.accepted !== null || version.signedOff !== null;
-  const accepts = wasBrewed && (isAccepted || chance >= SURE_ENOUGH);
+  const wasBrewed = last !== null;
+  // What the taster rejected is not accepted for its figures.
+  const isRejected = last?.verdict === 'off-aim';
+  const accepts = wasBrewed && !isRejected && (isAccepted || chance >= SURE_ENOUGH);
   return (
     <div className="mb-3 grid grid-cols-[1fr_auto] items-start gap-x-5 gap-y-2 border-y border-ink py-3">
       <div>
@@ -27,9 +30,11 @@ export function RepeatOrProve({ recipe, version, asItIs, wasBrewed }: RepeatOrPr
         <p className="text-small">
           Brewed again, <span className="reading font-semibold">{cupsWords(chance)}</span> such cups lie in
           the window
-          {!isAccepted && isSurer
-            ? `: accept it, or repeat it once for ${cupsWords(chanceIfRepeated)} if that comes out alike.`
-            : '.'}
+          {isRejected
+            ? ', but the last one was judged off aim: say above what was wrong, or brew it again.'
+            : !isAccepted && isSurer
+              ? `: accept it, or repeat it once for ${cupsWords(chanceIfRepeated)} if that comes out alike.`
+              : '.'}
         </p>
       </div>
       <div className="flex flex-col items-end gap-2">

@@ -20,7 +20,12 @@ export function StartingHints({ text, kit }: { text: LotFormText; kit: KitView }
   const { plan, reasons } = startingRecipe(facts, {
     forAim: ratioForAim(aim, ASSUMED_RETAINED.midGPerG),
   });
-  const moved = reasons.figures.filter(({ steps }) => steps.some(({ overruledBy }) => overruledBy === null));
+  const moved = reasons.figures.filter(
+    ({ figure, steps }) =>
+      steps.some(({ overruledBy }) => overruledBy === null) &&
+      // A drain time follows from the grind unless the house has a position on it.
+      (figure !== 'drawdownS' || steps.some(({ school }) => school !== undefined)),
+  );
   return (
     <aside aria-label="Starting recipe so far" aria-live="polite" className="text-small">
       <h2 className="heading mb-3">Starting recipe so far</h2>
