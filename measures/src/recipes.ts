@@ -22,8 +22,8 @@ export const REFERENCE_BREW: BrewModelInput = {
 export function randomBrew(seed: number): BrewModelInput {
   const random = seededRandom(seed);
   const between = (low: number, high: number) => low + random() * (high - low);
-  const doseG = between(10, 30);
-  const pourCount = 1 + Math.floor(random() * 4);
+  const doseG = between(10, 40);
+  const pourCount = 1 + Math.floor(random() * 5);
   const flowGps = between(4, 10);
   const amountG = (doseG * between(14.5, 17.5)) / pourCount;
   const everyS = amountG / flowGps + between(5, 40);
@@ -31,7 +31,7 @@ export function randomBrew(seed: number): BrewModelInput {
   return {
     ...REFERENCE_BREW,
     doseG,
-    grind: { d50Um: between(550, 1050) },
+    grind: { d50Um: between(450, 1200) },
     kettleC: between(88, 98),
     pours: Array.from({ length: pourCount }, (_, index) => ({ startS: index * everyS, amountG, flowGps })),
     agitation: random() < 0.5 ? [{ atS: between(5, 40), kind: 'swirl' }] : [],

@@ -1,7 +1,7 @@
 import { fillOf } from './hardware.js';
 import { densityKgM3, vapourPressurePa, viscosityPaS } from './properties.js';
 import type { BrewSetup } from './setup.js';
-import type { BrewState } from './state.js';
+import type { WaterState } from './state.js';
 
 /** Flows and transfers at one moment, kg/s unless named otherwise. */
 export interface Flows {
@@ -61,8 +61,9 @@ const AIR_HEAT_J_PER_M3K = 1 * 1007 * 0.9;
  *
  * Sources: Kozeny-Carman and Darcy (textbook, mem.); shapes of clogging, channels and gas assumed.
  */
-export function flowsOf(state: BrewState, setup: BrewSetup, into: Flows): Flows {
+export function flowsOf(state: WaterState, setup: BrewSetup, into: Flows): Flows {
   const { input, model, particles, doseKg } = setup;
+  const { bottomM2, slant } = setup.brewer;
   const { brewer, lot, paperPerM } = input;
   const density = densityKgM3(state.slurryC);
   const viscosity = viscosityPaS(state.slurryC);
@@ -74,10 +75,9 @@ export function flowsOf(state: BrewState, setup: BrewSetup, into: Flows): Flows 
   const bed = fillOf(brewer, bedM3);
   const water = fillOf(brewer, bedM3 + state.aboveKg / density);
   const headM = water.heightM - bed.heightM;
-  const slant = Math.sqrt(1 + brewer.wallSlope ** 2);
   const bedWallM2 = Math.PI * (brewer.bottomRadiusM + bed.radiusM) * bed.heightM * slant;
   const openWallM2 = Math.PI * (bed.radiusM + water.radiusM) * headM * slant;
-  const drainM2 = Math.PI * brewer.bottomRadiusM ** 2 + brewer.drainShare * bedWallM2;
+  const drainM2 = bottomM2 + brewer.drainShare * bedWallM2;
   const drainHeightM =
     (brewer.drainShare * bedWallM2 * bed.heightM * (brewer.bottomRadiusM + 2 * bed.radiusM)) /
     (3 * (brewer.bottomRadiusM + bed.radiusM)) /

@@ -55,3 +55,20 @@ export function fillOf(
   );
   return { radiusM, heightM: (radiusM - bottomRadiusM) / wallSlope };
 }
+
+/** Figures of a brewer that every step needs. */
+export interface BrewerFigures {
+  bottomM2: number;
+  /** Length of the wall per height. */
+  slant: number;
+  outsideM2: number;
+}
+
+export function figuresOf({ bottomRadiusM, wallSlope, heightM }: BrewerGeometry): BrewerFigures {
+  const slant = Math.sqrt(1 + wallSlope ** 2);
+  return {
+    bottomM2: Math.PI * bottomRadiusM ** 2,
+    slant,
+    outsideM2: Math.PI * (2 * bottomRadiusM + heightM * wallSlope) * heightM * slant,
+  };
+}

@@ -1,9 +1,26 @@
+import type { BrewConstants } from './constants.js';
+import type { Particles } from './particles.js';
 import type { BrewSetup } from './setup.js';
-import { POOLS, type BrewState } from './state.js';
+import { CLASSES, POOLS, type BrewState } from './state.js';
 
 /** Share of the bed whose solubles the water does not reach: channelled past, or still clumped. */
 export function unreachedShare({ channels }: BrewSetup, { clumped }: Pick<BrewState, 'clumped'>): number {
   return Math.min(1, channels + clumped);
+}
+
+/** Rates of the pools of every class at the reference temperature, in still water and full grains, 1/s. */
+export function restingRates(
+  { poolRatesPerS }: Particles,
+  lotRate: number,
+  model: BrewConstants,
+): Float64Array[] {
+  return Array.from({ length: CLASSES }, (_, kind) =>
+    Float64Array.from({ length: POOLS }, (_, pool) =>
+      pool === 0
+        ? lotRate * model.fastRatePerS * (model.fastFactors[kind] ?? 0)
+        : lotRate * (model.diffusionFactors[kind] ?? 0) * (poolRatesPerS[pool - 1] ?? 0),
+    ),
+  );
 }
 
 /**
@@ -13,7 +30,7 @@ export function unreachedShare({ channels }: BrewSetup, { clumped }: Pick<BrewSt
  */
 export function classRates(
   rates: Float64Array,
-  { model, particles, input }: BrewSetup,
+  { model, restingRatesPerS }: BrewSetup,
   {
     kind,
     slurryC,
@@ -26,11 +43,9 @@ export function classRates(
     (-(model.activationJPerMol[kind] ?? 0) / model.gasConstantJPerMolK) *
       (1 / (slurryC + 273.15) - 1 / model.activationReferenceK),
   );
-  const common = input.lot.rate * warmth * filling;
-  rates[0] =
-    model.fastRatePerS * (model.fastFactors[kind] ?? 0) * (1 + model.fastAgitationGain * agitation) * common;
-  const diffusion = (model.diffusionFactors[kind] ?? 0) * common;
-  for (let pool = 1; pool < POOLS; pool++) {
-    rates[pool] = (particles.poolRatesPerS[pool - 1] ?? 0) * diffusion;
-  }
+  const common = warmth * filling;
+  const resting = restingRatesPerS[kind];
+  if (!resting) return;
+  rates[0] = (resting[0] ?? 0) * (1 + model.fastAgitationGain * agitation) * common;
+  for (let pool = 1; pool < POOLS; pool++) rates[pool] = (resting[pool] ?? 0) * common;
 }

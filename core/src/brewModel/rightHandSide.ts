@@ -1,5 +1,5 @@
 import { flowsOf, noFlows } from './flows.js';
-import { heatRates } from './heat.js';
+import { heatRates, noHeat } from './heat.js';
 import { classRates, unreachedShare } from './release.js';
 import type { BrewSetup } from './setup.js';
 import { CLASSES, initialState, POOLS, poolIndex, type BrewState } from './state.js';
@@ -58,6 +58,7 @@ export function derivative(
   const { cells } = model;
   const state = initialState(setup);
   const scratch = noFlows();
+  const warming = noHeat();
   const rates = new Float64Array(POOLS);
   const midShares = particles.poolShares[1] ?? [];
   const firstSolute = SCALARS.length;
@@ -67,7 +68,7 @@ export function derivative(
   return (numbers, inflow, change) => {
     readState(state, numbers);
     const flows = flowsOf(state, setup, scratch);
-    const heat = heatRates(state, setup, flows, inflow);
+    const heat = heatRates(state, setup, flows, inflow, warming);
     const intoBed = flows.intoBedPerS * state.aboveKg;
     const pastBed = flows.pastBedPerS * state.aboveKg;
     const scalars: Record<(typeof SCALARS)[number], number> = {

@@ -1,8 +1,10 @@
 import { boilingPointC } from '../water/boilingPoint.js';
 import { airPressurePa } from '../water/standardAtmosphere.js';
 import { BREW_MODEL, type BrewConstants } from './constants.js';
+import { figuresOf, type BrewerFigures } from './hardware.js';
 import { inflowsOf, type Inflow } from './inflow.js';
 import { particlesOf, type Particles } from './particles.js';
+import { restingRates } from './release.js';
 import type { BrewModelInput } from './types.js';
 
 /** What holds through a whole brew. */
@@ -10,6 +12,8 @@ export interface BrewSetup {
   input: BrewModelInput;
   model: BrewConstants;
   particles: Particles;
+  /** Of each class, per pool. */
+  restingRatesPerS: readonly Float64Array[];
   inflows: readonly Inflow[];
   boilingC: number;
   doseKg: number;
@@ -19,6 +23,7 @@ export interface BrewSetup {
   residualSaturation: number;
   /** Share of the bed that water channels past. */
   channels: number;
+  brewer: BrewerFigures;
 }
 
 /**
@@ -36,6 +41,7 @@ export function setupOf(
     input,
     model,
     particles,
+    restingRatesPerS: restingRates(particles, input.lot.rate, model),
     inflows: inflowsOf(input),
     boilingC: boilingPointC({ elevationM: input.elevationM }),
     doseKg,
@@ -46,6 +52,7 @@ export function setupOf(
       (model.envelopeM3PerKg * (1 + model.swelling) - 1 / model.solidKgPerM3) *
       model.heldWaterKgPerM3,
     residualSaturation: Math.min(model.residualSaturationMax, model.residualSaturation * input.lot.retained),
+    brewer: figuresOf(input.brewer),
     channels: model.channelMax / (1 + Math.pow(particles.d32M / model.channelSizeM, 4)),
   };
 }

@@ -1,3 +1,4 @@
+import { leftOfAdded } from './decay.js';
 import type { Flows } from './flows.js';
 import { classRates, unreachedShare } from './release.js';
 import type { BrewSetup } from './setup.js';
@@ -59,8 +60,8 @@ export function moveSolutes(
   // Water passes each face of the cells evenly changed from what enters the bed to what leaves it.
   const entering = stepS * moved.fromAbove;
   const perCell = (stepS * (moved.throughBed - moved.fromAbove)) / cells;
-  const leaving = stepS * (flows.intoBedPerS + flows.pastBedPerS);
   const past = stepS * moved.pastBed;
+  const leaving = entering + past;
 
   for (let kind = 0; kind < CLASSES; kind++) {
     classRates(rates, setup, { kind, slurryC, agitation, filling: flows.filling });
@@ -124,7 +125,7 @@ export function moveSolutes(
     }
     const aboveConcentration =
       ((aboveSolute[kind] ?? 0) + exchange * ownSum) /
-      (aboveKg * (1 + leaving) + exchange * (cells - aboveSum) + 1e-12);
+      (aboveKg + leaving + exchange * (cells - aboveSum) + 1e-12);
 
     let upstream = aboveConcentration;
     let exchanged = 0;
@@ -150,7 +151,7 @@ export function moveSolutes(
       upstream = concentration;
       at += PER_CELL;
     }
-    aboveSolute[kind] = (aboveSolute[kind] ?? 0) - leaving * aboveKg * aboveConcentration - exchanged;
+    aboveSolute[kind] = (aboveSolute[kind] ?? 0) - leaving * aboveConcentration - exchanged;
     cupSolute[kind] =
       (cupSolute[kind] ?? 0) + (entering + perCell * cells) * upstream + past * aboveConcentration;
   }
@@ -158,5 +159,5 @@ export function moveSolutes(
 
 /** Backward Euler: the share of a store that leaves it in a step at this rate times the step. */
 function reached(rateTimesStep: number): number {
-  return rateTimesStep / (1 + rateTimesStep);
+  return rateTimesStep * leftOfAdded(rateTimesStep);
 }

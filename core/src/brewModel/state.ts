@@ -5,9 +5,8 @@ export const CLASSES = 3;
 /** Release pools per class: the fast one and four that diffuse. */
 export const POOLS = 5;
 
-/** Everything that changes during a brew, SI units. Changed in place by the stepper, which alone may do so. */
-export interface BrewState {
-  atS: number;
+/** Water, heat and all that moves with them, SI units. */
+export interface WaterState {
   /** Water above the bed, in its pores and inside its grains, kg. */
   aboveKg: number;
   poresKg: number;
@@ -22,6 +21,11 @@ export interface BrewState {
   /** 0 dry to 1 swollen. */
   swelling: number;
   clumped: number;
+}
+
+/** Everything that changes during a brew, SI units. Changed in place by the stepper, which alone may do so. */
+export interface BrewState extends WaterState {
+  atS: number;
   /** Solutes, kg: above the bed per class; in the pores per class and cell; in the cup per class. */
   aboveSolute: Float64Array;
   poreSolute: Float64Array;
@@ -74,6 +78,39 @@ export function initialState({ input, model, particles, doseKg }: BrewSetup): Br
     grainSolute: grainSoluteAtStart.slice(),
     grainSoluteAtStart,
   };
+}
+
+export function noWater(): WaterState {
+  return {
+    aboveKg: 0,
+    poresKg: 0,
+    grainsKg: 0,
+    finesOnPaperKg: 0,
+    gasKg: 0,
+    agitation: 0,
+    slurryC: 0,
+    brewerC: 0,
+    cupWaterKg: 0,
+    evaporatedKg: 0,
+    swelling: 0,
+    clumped: 0,
+  };
+}
+
+/** Written out: a copy by its keys takes longer than the step it serves. */
+export function copyWater(from: WaterState, to: WaterState): void {
+  to.aboveKg = from.aboveKg;
+  to.poresKg = from.poresKg;
+  to.grainsKg = from.grainsKg;
+  to.finesOnPaperKg = from.finesOnPaperKg;
+  to.gasKg = from.gasKg;
+  to.agitation = from.agitation;
+  to.slurryC = from.slurryC;
+  to.brewerC = from.brewerC;
+  to.cupWaterKg = from.cupWaterKg;
+  to.evaporatedKg = from.evaporatedKg;
+  to.swelling = from.swelling;
+  to.clumped = from.clumped;
 }
 
 export function poolIndex(cell: number, kind: number, pool: number): number {

@@ -1,74 +1,102 @@
-import { flowsOf, noFlows } from './flows.js';
-import { heatRates } from './heat.js';
+import { left, leftOfAdded, meanOfAdded } from './decay.js';
+import { flowsOf, noFlows, type Flows } from './flows.js';
+import { heatRates, noHeat } from './heat.js';
 import type { BrewSetup } from './setup.js';
 import { moveSolutes, type MovedWater } from './solutes.js';
-import type { BrewState } from './state.js';
+import { copyWater, noWater, type BrewState, type WaterState } from './state.js';
 
-/** What left the brewer during a step, kg/s, and the level at its start. */
+/** What left the brewer during a step, kg/s, and the level in its middle. */
 export interface StepOutcome {
   outflowKgPerS: number;
   levelM: number;
 }
 
+/** Water reaching the bed during a step, and how warm it is there. */
+interface Stream {
+  inflowKgPerS: number;
+  inflowC: number;
+}
+
 // Reused, since steps never run side by side.
-const scratch = noFlows();
+const flows = noFlows();
+const heat = noHeat();
+const middle = noWater();
+const moved: MovedWater = { fromAbove: 0, absorbed: 0, throughBed: 0, pastBed: 0 };
 
 /**
- * One semi-implicit step of the whole brew: conservative, and positive whatever the step. Water and heat go
- * first, then the solutes class by class by backward Euler through the cells of the bed.
+ * One step of the whole brew: conservative, and positive whatever the step. Water and heat go by the midpoint
+ * rule: half a step with the rates of its start shows the rates of its middle, and the whole step takes those. The
+ * solutes follow class by class by backward Euler through the cells of the bed.
  *
  * @param stepS - length of the step, s
- * @param inflowKgPerS - water reaching the bed during the step, at `inflowC`
  */
 export function step(
   state: BrewState,
   setup: BrewSetup,
-  { stepS, inflowKgPerS, inflowC }: { stepS: number; inflowKgPerS: number; inflowC: number },
+  { stepS, inflowKgPerS, inflowC }: { stepS: number } & Stream,
 ): StepOutcome {
-  const { model } = setup;
-  const flows = flowsOf(state, setup, scratch);
-  const { slurryC, agitation } = state;
-  const heat = heatRates(state, setup, flows, { inflowKgPerS, inflowC });
-
-  const aboveKg =
-    (state.aboveKg + stepS * inflowKgPerS) /
-    (1 + stepS * (flows.intoBedPerS + flows.pastBedPerS + flows.evaporationPerS));
-  const fromAbove = flows.intoBedPerS * aboveKg;
-  const pastBed = flows.pastBedPerS * aboveKg;
-  const evaporated = flows.evaporationPerS * aboveKg;
-  const available = state.poresKg / stepS + fromAbove;
-  // Grains never hold more than they can, however long the step.
-  const absorbing = Math.min(flows.absorption, (setup.grainsFullKg - state.grainsKg) / stepS);
-  const wanted = absorbing + flows.throughBed;
-  const granted = wanted > available ? available / wanted : 1;
-  const moved: MovedWater = {
-    fromAbove,
-    absorbed: absorbing * granted,
-    throughBed: flows.throughBed * granted,
-    pastBed,
-  };
-
-  state.aboveKg = aboveKg;
-  state.poresKg += stepS * (moved.fromAbove - moved.absorbed - moved.throughBed);
-  state.grainsKg += stepS * moved.absorbed;
-  state.finesOnPaperKg += stepS * flows.finesToPaper;
-  state.cupWaterKg += stepS * (moved.throughBed + moved.pastBed);
-  state.evaporatedKg += stepS * evaporated;
-  state.brewerC = noFartherThan(heat.brewerTowardsC, state.brewerC, stepS * heat.brewerKPerS);
-  state.slurryC += (stepS * heat.slurryKPerS) / (1 + stepS * heat.relaxationPerS);
-  state.gasKg /= 1 + stepS * model.gasReleasePerS * flows.filling;
-  state.agitation =
-    (state.agitation + (stepS * model.agitationPerGps * inflowKgPerS * 1000) / model.agitationDecayS) /
-    (1 + stepS / model.agitationDecayS);
-  state.swelling += ((flows.filling - state.swelling) * stepS) / (model.swellingTimeS + stepS);
-  state.clumped /= 1 + stepS * model.clumpBreaking * state.agitation;
-
+  const stream = { inflowKgPerS, inflowC };
+  copyWater(state, middle);
+  flowsOf(state, setup, flows);
+  moveWater(middle, setup, { stepS: stepS / 2, stream, flows, at: state });
+  flowsOf(middle, setup, flows);
+  const { slurryC, agitation } = middle;
+  moveWater(state, setup, { stepS, stream, flows, at: middle });
   moveSolutes(state, setup, { stepS, flows, moved, slurryC, agitation });
   state.atS += stepS;
   return { outflowKgPerS: moved.throughBed + moved.pastBed, levelM: flows.levelM };
 }
 
-/** A step towards a balance that never goes past it: a brewer of foil follows the slurry within the step. */
-function noFartherThan(balance: number, from: number, by: number): number {
-  return Math.abs(by) < Math.abs(balance - from) ? from + by : balance;
+/**
+ * Water, heat, gas and agitation through a step.
+ *
+ * Leaves what it moved in `moved`.
+ *
+ * @param flows - the flows at the state `at`, which may be the one that is moved
+ */
+function moveWater(
+  state: WaterState,
+  setup: BrewSetup,
+  { stepS, stream, flows, at }: { stepS: number; stream: Stream; flows: Flows; at: WaterState },
+): void {
+  const { model } = setup;
+  heatRates(at, setup, flows, stream, heat);
+  const { agitation, slurryC, brewerC } = at;
+
+  const emptying = stepS * (flows.intoBedPerS + flows.pastBedPerS + flows.evaporationPerS);
+  const added = stepS * stream.inflowKgPerS;
+  const meanAboveKg = state.aboveKg * leftOfAdded(emptying) + added * meanOfAdded(emptying);
+  const fromAbove = flows.intoBedPerS * meanAboveKg;
+  const pastBed = flows.pastBedPerS * meanAboveKg;
+  const available = state.poresKg / stepS + fromAbove;
+  // Grains never hold more than they can, however long the step.
+  const absorbing = Math.min(flows.absorption, (setup.grainsFullKg - state.grainsKg) / stepS);
+  const wanted = absorbing + flows.throughBed;
+  const granted = wanted > available ? available / wanted : 1;
+  const absorbed = absorbing * granted;
+  const throughBed = flows.throughBed * granted;
+
+  state.aboveKg = state.aboveKg * left(emptying) + added * leftOfAdded(emptying);
+  state.poresKg += stepS * (fromAbove - absorbed - throughBed);
+  state.grainsKg += stepS * absorbed;
+  state.finesOnPaperKg += stepS * flows.finesToPaper;
+  state.cupWaterKg += stepS * (throughBed + pastBed);
+  state.evaporatedKg += stepS * flows.evaporationPerS * meanAboveKg;
+  // Each temperature nears its balance from where it stands, at the rate that the middle of the step has.
+  const relaxing = stepS * heat.relaxationPerS;
+  state.slurryC += leftOfAdded(relaxing) * (stepS * heat.slurryKPerS + relaxing * (slurryC - state.slurryC));
+  const brewerKPerS = heat.brewerKPerS + heat.brewerRelaxationPerS * (brewerC - state.brewerC);
+  state.brewerC += leftOfAdded(stepS * heat.brewerRelaxationPerS) * stepS * brewerKPerS;
+  state.gasKg *= left(stepS * model.gasReleasePerS * flows.filling);
+  const calming = stepS / model.agitationDecayS;
+  state.agitation =
+    state.agitation * left(calming) +
+    (stepS * model.agitationPerGps * stream.inflowKgPerS * 1000 * leftOfAdded(calming)) /
+      model.agitationDecayS;
+  state.swelling += (flows.filling - state.swelling) * (1 - left(stepS / model.swellingTimeS));
+  state.clumped *= left(stepS * model.clumpBreaking * agitation);
+  moved.fromAbove = fromAbove;
+  moved.absorbed = absorbed;
+  moved.throughBed = throughBed;
+  moved.pastBed = pastBed;
 }

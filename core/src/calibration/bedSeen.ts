@@ -169,14 +169,20 @@ function showsAtS(brew: BrewConditions, factors: LearnedFactors, atS: number, po
       ...asked,
       pours: brew.pours.filter(({ startS }) => startS < atS),
       lot: lotFactorsOf(factors, roastAgeDays),
-      stepS: 0.5,
       longestS: LONGEST_S,
     }),
   );
   const row = series.atS.findIndex(
     (each, index) => each > pouredS && (series.aboveBedG[index] ?? 0) < WET_BED_G,
   );
-  return row === -1 ? LONGEST_S : (series.atS[row] ?? LONGEST_S);
+  if (row === -1) return LONGEST_S;
+  const [fromG, toG] = [series.aboveBedG[row - 1] ?? 0, series.aboveBedG[row] ?? 0];
+  const [fromS, toS] = [series.atS[row - 1] ?? 0, series.atS[row] ?? 0];
+  // Inside the step by a straight line, never before the pour was over.
+  return Math.max(
+    pouredS,
+    toS - ((WET_BED_G - toG) / Math.max(WET_BED_G - toG, fromG - toG)) * (toS - fromS),
+  );
 }
 
 /** Keeps how the flow hangs together with the other factors. */
