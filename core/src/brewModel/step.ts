@@ -3,7 +3,7 @@ import { flowsOf, noFlows, type Flows } from './flows.js';
 import { heatRates, noHeat } from './heat.js';
 import type { BrewSetup } from './setup.js';
 import { moveSolutes, type MovedWater } from './solutes.js';
-import { copyWater, noWater, type BrewState, type WaterState } from './state.js';
+import { copyWater, stateWith, type BrewState, type WaterState } from './state.js';
 
 /** What left the brewer during a step, kg/s, and the level in its middle. */
 export interface StepOutcome {
@@ -20,7 +20,7 @@ interface Stream {
 // Reused, since steps never run side by side.
 const flows = noFlows();
 const heat = noHeat();
-const middle = noWater();
+const middle: WaterState = stateWith(0, new Float64Array(0));
 const moved: MovedWater = { fromAbove: 0, absorbed: 0, throughBed: 0, pastBed: 0 };
 
 /**
