@@ -28,6 +28,10 @@ export type Agitation = (typeof AGITATIONS)[number];
 /** Something done to the bed. */
 export type Agitating = Exclude<Agitation, 'none'>;
 
+/** Where a stream goes: held in the middle, led around once, or wound over all of the bed. */
+export const POUR_PATTERNS = ['centre', 'circle', 'spiral'] as const;
+export type PourPattern = (typeof POUR_PATTERNS)[number];
+
 export const TASTING_STAGES = ['hot', 'warm', 'cool'] as const;
 export type TastingStage = (typeof TASTING_STAGES)[number];
 

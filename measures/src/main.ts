@@ -5,7 +5,7 @@ import { brewsToTarget } from './brewsToTarget/brewsToTarget.js';
 import { starts } from './brewsToTarget/starts.js';
 import { heavyTasks } from './heavyTasks.js';
 import { liveWarnings } from './liveWarnings/liveWarnings.js';
-import { practiceFacts } from './practiceFacts.js';
+import { practiceFacts } from './fit/practiceFacts.js';
 
 /** Progress goes to the error stream, so that the figures alone can be kept in a file. */
 const progress = (line: string) => {
@@ -15,7 +15,7 @@ const progress = (line: string) => {
 const SECTIONS = {
   speed: brewSpeed,
   accuracy,
-  facts: practiceFacts,
+  facts: () => practiceFacts(progress),
   tasks: heavyTasks,
   warnings: () => liveWarnings(progress),
   starts: () => starts(progress),

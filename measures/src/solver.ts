@@ -1,8 +1,8 @@
 import {
   derivative,
-  inflowAt,
   initialState,
   readState,
+  streamAt,
   writeState,
   type BrewSetup,
 } from '@vendu/core/brewModel';
@@ -18,7 +18,7 @@ export interface SolvedBrew {
 function scaleOf(index: number): number {
   if (index === 6 || index === 7) return 1;
   if (index === 5 || index === 10 || index === 11) return 1e-2;
-  return index < 12 ? 1e-3 : 1e-5;
+  return index < 13 ? 1e-3 : 1e-5;
 }
 
 /**
@@ -59,7 +59,7 @@ export function solveBrew(
       numbers = writeState(state);
     }
     if (toS === undefined) break;
-    const inflow = inflowAt(setup, fromS);
+    const stream = streamAt(setup, fromS);
     const solver = new OdexSolver(numbers.length);
     solver.relativeTolerance = tolerance;
     solver.absoluteTolerance = numbers.map((_, at) => tolerance * scaleOf(at));
@@ -69,7 +69,7 @@ export function solveBrew(
     if (looks) solver.denseComponents = [0];
     const solved = solver.solve(
       (_, y) => {
-        rates(y, inflow, change);
+        rates(y, stream, change);
         return change.slice();
       },
       fromS,

@@ -25,6 +25,7 @@ export const POUR_RANGES = {
   amountG: { low: 0, high: 5000, unit: 'g' },
   flowGps: { low: 0, high: 100, unit: 'g/s' },
   kettleC: BREW_RANGES.kettleC,
+  fallM: { low: 0.005, high: 1, unit: 'm' },
 } satisfies Record<string, Range>;
 
 export const LOT_RANGES = {
@@ -42,6 +43,7 @@ export const BREWER_RANGES = {
   wallSlope: { low: 0, high: 3, unit: '' },
   heightM: { low: 0.01, high: 1, unit: 'm' },
   outletAreaM2: { low: 1e-7, high: 0.1, unit: 'm²' },
+  bottomShare: { low: 0.01, high: 1, unit: '' },
   drainShare: { low: 0, high: 1, unit: '' },
   openShare: { low: 0, high: 1, unit: '' },
   heatCapacityJPerK: { low: 1, high: 10_000, unit: 'J/K' },

@@ -70,14 +70,25 @@ export function flowsOf(state: WaterState, setup: BrewSetup, into: Flows): Flows
   const slurryK = state.slurryC + 273.15;
   const filling = state.grainsKg / setup.grainsFullKg;
 
-  const voids = model.voidsSwollen + model.voidsExtraDry * (1 - state.swelling);
+  const voids = setup.voidsSwollen + model.voidsExtraDry * (1 - state.swelling);
   const bedM3 = (doseKg * model.envelopeM3PerKg * (1 + model.swelling * filling)) / (1 - voids);
-  const bed = fillOf(brewer, bedM3);
-  const water = fillOf(brewer, bedM3 + state.aboveKg / density);
+  const gasRatio =
+    ((((model.gasReleasePerS * state.gasKg + model.coreGasPerS * state.coreGasKg) * filling) /
+      model.carbonDioxideKgPerMol) *
+      model.gasConstantJPerMolK *
+      slurryK *
+      model.bubbleS) /
+    setup.airPa /
+    (voids * bedM3);
+  const gasShare = gasRatio / (1 + gasRatio / model.gasShareMax);
+  // Gas in the pores lifts the bed: the rise of a bloom.
+  const risenM3 = bedM3 * (1 + model.gasLifts * gasShare * voids);
+  const bed = fillOf(brewer, risenM3);
+  const water = fillOf(brewer, risenM3 + state.aboveKg / density);
   const headM = water.heightM - bed.heightM;
   const bedWallM2 = Math.PI * (brewer.bottomRadiusM + bed.radiusM) * bed.heightM * slant;
   const openWallM2 = Math.PI * (bed.radiusM + water.radiusM) * headM * slant;
-  const drainM2 = bottomM2 + brewer.drainShare * bedWallM2;
+  const drainM2 = bottomM2 * brewer.bottomShare + brewer.drainShare * bedWallM2;
   const drainHeightM =
     (brewer.drainShare * bedWallM2 * bed.heightM * (brewer.bottomRadiusM + 2 * bed.radiusM)) /
     (3 * (brewer.bottomRadiusM + bed.radiusM)) /
@@ -87,14 +98,6 @@ export function flowsOf(state: WaterState, setup: BrewSetup, into: Flows): Flows
   const capacityKg = voids * bedM3 * density;
   const saturation = state.poresKg / capacityKg;
   const mobile = clamp01((saturation - setup.residualSaturation) / (1 - setup.residualSaturation));
-  const gasRatio =
-    (((model.gasReleasePerS * state.gasKg * filling) / model.carbonDioxideKgPerMol) *
-      model.gasConstantJPerMolK *
-      slurryK *
-      model.bubbleS) /
-    setup.airPa /
-    (voids * bedM3);
-  const gasShare = gasRatio / (1 + gasRatio / model.gasShareMax);
 
   const permeabilityM2 =
     (model.permeabilityFactor * lot.permeability * particles.d32M ** 2 * cube(voids)) /

@@ -4,6 +4,22 @@ import type { BrewerShape } from '../vocabulary.js';
 const CONE_SLOPE = Math.tan(Math.PI / 6);
 const hole = (diameterM: number) => (Math.PI * diameterM ** 2) / 4;
 
+/** How far around a hole the water under a paper finds its way to it, m (ass.). */
+const OUTLET_REACH_M = 0.006;
+
+/** Share of a bottom that drains: what lies around its outlets, for on the rest the paper lies tight. */
+export function bottomShareOf({
+  outletCount,
+  outletRadiusM,
+  bottomRadiusM,
+}: {
+  outletCount: number;
+  outletRadiusM: number;
+  bottomRadiusM: number;
+}): number {
+  return Math.min(1, (outletCount * (outletRadiusM + OUTLET_REACH_M) ** 2) / bottomRadiusM ** 2);
+}
+
 /**
  * Brewers of the three classes. Radii, slopes and heights assumed; drained and open shares calibrated on
  * brews of common practice (the open share prior-dominated, the carafe's assumed).
@@ -14,7 +30,8 @@ export const BREWER_CLASSES: Record<BrewerShape, BrewerGeometry> = {
     wallSlope: CONE_SLOPE,
     heightM: 0.085,
     outletAreaM2: hole(0.018),
-    drainShare: 0.526,
+    bottomShare: 1,
+    drainShare: 0.498,
     openShare: 0.0774,
     heatCapacityJPerK: 150,
     preheatC: 75,
@@ -24,7 +41,8 @@ export const BREWER_CLASSES: Record<BrewerShape, BrewerGeometry> = {
     wallSlope: 0.45,
     heightM: 0.065,
     outletAreaM2: 3 * hole(0.0056),
-    drainShare: 0.2705,
+    bottomShare: bottomShareOf({ outletCount: 3, outletRadiusM: 0.0028, bottomRadiusM: 0.025 }),
+    drainShare: 0.6233,
     openShare: 0.1183,
     heatCapacityJPerK: 150,
     preheatC: 75,
@@ -34,7 +52,8 @@ export const BREWER_CLASSES: Record<BrewerShape, BrewerGeometry> = {
     wallSlope: CONE_SLOPE,
     heightM: 0.12,
     outletAreaM2: hole(0.03),
-    drainShare: 0.703,
+    bottomShare: 1,
+    drainShare: 0.6692,
     openShare: 0.04,
     heatCapacityJPerK: 250,
     preheatC: 75,
@@ -42,7 +61,7 @@ export const BREWER_CLASSES: Record<BrewerShape, BrewerGeometry> = {
 };
 
 /** Resistance of wet papers, 1/m (calibrated; posterior spread 25-37 %). */
-export const PAPER_PER_M = { ordinary: 1.776e8, fast: 1.203e8, thick: 7.204e8 } as const;
+export const PAPER_PER_M = { ordinary: 2.028e8, fast: 1.091e8, thick: 6.615e8 } as const;
 
 /** Radius and height to which a volume fills a frustum; `wallSlope` may be 0. */
 export function fillOf(

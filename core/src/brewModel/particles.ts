@@ -6,6 +6,8 @@ export interface Particles {
   finesShare: number;
   /** Diameter of the same surface per volume, m. */
   d32M: number;
+  /** Spread of the sizes without the fines: standard deviation of their logarithm. */
+  spreadLn: number;
   /** Per class: share in the fast pool and in four diffusing pools (two sizes, two modes each). Sums to 1. */
   poolShares: readonly (readonly number[])[];
   /** Rate of each diffusing pool at 90 C, 1/s. */
@@ -61,12 +63,21 @@ export function particlesOf(grind: Grind | GrindBlend, model: BrewConstants = BR
   return {
     finesShare: fines / total,
     d32M: total / (fines / model.finesM + coarsePerM),
+    spreadLn: spreadOf(sizes),
     poolShares: model.shellFactors.map((factor) => poolShares(halves, model.cellM * factor)),
     poolRatesPerS: halves.flatMap((half) => {
       const first = 4 * Math.PI ** 2 * model.diffusionM2PerS * meanInverseSquare(half, model.cellM);
       return [first, 4 * first];
     }),
   };
+}
+
+function spreadOf(sizes: readonly Size[]): number {
+  const volume = sizes.reduce((sum, size) => sum + size.volume, 0);
+  const mean = (of: (ln: number) => number) =>
+    sizes.reduce((sum, size) => sum + size.volume * of(Math.log(size.sizeM)), 0) / volume;
+  const middle = mean((ln) => ln);
+  return Math.sqrt(mean((ln) => (ln - middle) ** 2));
 }
 
 /** Sizes sorted and cut at half their volume; the size at the cut is in both. */

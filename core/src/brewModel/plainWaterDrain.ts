@@ -67,7 +67,7 @@ function plainFlowM3PerS({
   const { gravityMPerS2, dischargeCoefficient } = BREW_MODEL;
   const density = densityKgM3(waterC);
   const { radiusM, heightM } = fillOf(brewer, volumeM3);
-  const baseM2 = Math.PI * bottomRadiusM ** 2;
+  const baseM2 = brewer.bottomShare * Math.PI * bottomRadiusM ** 2;
   const wallM2 = drainShare * Math.PI * (bottomRadiusM + radiusM) * heightM * Math.sqrt(1 + wallSlope ** 2);
   // Depth of water above the wall, averaged over it.
   const wallDepthM = heightM * (1 - (bottomRadiusM + 2 * radiusM) / (3 * (bottomRadiusM + radiusM)));

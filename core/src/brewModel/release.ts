@@ -3,9 +3,12 @@ import type { Particles } from './particles.js';
 import type { BrewSetup } from './setup.js';
 import { CLASSES, POOLS, type BrewState } from './state.js';
 
-/** Share of the bed whose solubles the water does not reach: channelled past, or still clumped. */
-export function unreachedShare({ channels }: BrewSetup, { clumped }: Pick<BrewState, 'clumped'>): number {
-  return Math.min(1, channels + clumped);
+/** Share of the bed whose solubles the water does not reach: channelled past, not poured on, or still clumped. */
+export function unreachedShare(
+  { channels, uneven }: BrewSetup,
+  { clumped }: Pick<BrewState, 'clumped'>,
+): number {
+  return Math.min(1, channels + uneven + clumped);
 }
 
 /** Rates of the pools of every class at the reference temperature, in still water and full grains, 1/s. */

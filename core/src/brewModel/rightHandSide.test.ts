@@ -1,11 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { BREWER_CLASSES, PAPER_PER_M } from './hardware.js';
 import { derivative, readState, stateSize, writeState } from './rightHandSide.js';
-import { inflowAt } from './runBrew.js';
+
+import { streamAt } from './runBrew.js';
 import { setupOf } from './setup.js';
 import { DEFAULT_LOT } from './simulateBrew.js';
 import { initialState } from './state.js';
 import { step } from './step.js';
+import { NO_STREAM } from './stream.js';
 
 const setup = setupOf({
   doseG: 15,
@@ -23,7 +25,7 @@ const setup = setupOf({
 /** A state in the middle of the pour, reached by the stepper. */
 function midPour() {
   const state = initialState(setup);
-  for (let at = 0; at < 120; at++) step(state, setup, { stepS: 0.25, ...inflowAt(setup, state.atS) });
+  for (let at = 0; at < 120; at++) step(state, setup, { stepS: 0.25, stream: streamAt(setup, state.atS) });
   return state;
 }
 
@@ -38,11 +40,11 @@ describe('the equations as a plain derivative', () => {
   it('is what the stepper does in a step so short that its scheme no longer shows', () => {
     const state = midPour();
     const before = writeState(state);
-    const inflow = inflowAt(setup, state.atS);
+    const stream = streamAt(setup, state.atS);
     const change = new Float64Array(before.length);
-    derivative(setup)(before, inflow, change);
+    derivative(setup)(before, stream, change);
     const stepS = 1e-5;
-    step(state, setup, { stepS, ...inflow });
+    step(state, setup, { stepS, stream });
     writeState(state).forEach((after, index) => {
       const slope = (after - (before[index] ?? 0)) / stepS;
       expect(Math.abs(slope - (change[index] ?? 0))).toBeLessThan(1e-3 * Math.abs(slope) + 1e-8);
@@ -52,7 +54,7 @@ describe('the equations as a plain derivative', () => {
   it('makes no water and no solute', () => {
     const before = writeState(midPour());
     const change = new Float64Array(before.length);
-    derivative(setup)(before, { inflowKgPerS: 0.005, inflowC: 94.5 }, change);
+    derivative(setup)(before, { ...NO_STREAM, inflowKgPerS: 0.005, inflowC: 94.5 }, change);
     const rates = readState(initialState(setup), change);
     const water = rates.aboveKg + rates.poresKg + rates.grainsKg + rates.cupWaterKg + rates.evaporatedKg;
     expect(water).toBeCloseTo(0.005, 12);

@@ -2,6 +2,7 @@ import { flowsOf, noFlows } from './flows.js';
 import { heatRates, noHeat } from './heat.js';
 import { classRates, unreachedShare } from './release.js';
 import type { BrewSetup } from './setup.js';
+import { stirredPerS, type Stream } from './stream.js';
 import { CLASSES, initialState, POOLS, poolIndex, type BrewState } from './state.js';
 
 const SCALARS = [
@@ -17,6 +18,7 @@ const SCALARS = [
   'evaporatedKg',
   'swelling',
   'clumped',
+  'coreGasKg',
 ] as const satisfies readonly (keyof BrewState)[];
 const SOLUTES = ['aboveSolute', 'poreSolute', 'cupSolute', 'grainSolute'] as const;
 
@@ -49,11 +51,7 @@ export function readState(state: BrewState, numbers: ArrayLike<number>): BrewSta
  */
 export function derivative(
   setup: BrewSetup,
-): (
-  numbers: ArrayLike<number>,
-  inflow: { inflowKgPerS: number; inflowC: number },
-  change: number[] | Float64Array,
-) => void {
+): (numbers: ArrayLike<number>, stream: Stream, change: number[] | Float64Array) => void {
   const { model, particles } = setup;
   const { cells } = model;
   const state = initialState(setup);
@@ -65,26 +63,26 @@ export function derivative(
   const poreAt = firstSolute + CLASSES;
   const cupAt = poreAt + CLASSES * cells;
   const grainAt = cupAt + CLASSES;
-  return (numbers, inflow, change) => {
+  return (numbers, stream, change) => {
     readState(state, numbers);
     const flows = flowsOf(state, setup, scratch);
-    const heat = heatRates(state, setup, flows, inflow, warming);
+    const heat = heatRates(state, setup, flows, stream, warming);
     const intoBed = flows.intoBedPerS * state.aboveKg;
     const pastBed = flows.pastBedPerS * state.aboveKg;
     const scalars: Record<(typeof SCALARS)[number], number> = {
-      aboveKg: inflow.inflowKgPerS - intoBed - pastBed - flows.evaporationPerS * state.aboveKg,
+      aboveKg: stream.inflowKgPerS - intoBed - pastBed - flows.evaporationPerS * state.aboveKg,
       poresKg: intoBed - flows.absorption - flows.throughBed,
       grainsKg: flows.absorption,
       finesOnPaperKg: flows.finesToPaper,
       gasKg: -model.gasReleasePerS * state.gasKg * flows.filling,
-      agitation:
-        (model.agitationPerGps * inflow.inflowKgPerS * 1000 - state.agitation) / model.agitationDecayS,
+      agitation: stirredPerS(stream, flows) - state.agitation / model.agitationDecayS,
       slurryC: heat.slurryKPerS,
       brewerC: heat.brewerKPerS,
       cupWaterKg: flows.throughBed + pastBed,
       evaporatedKg: flows.evaporationPerS * state.aboveKg,
       swelling: (flows.filling - state.swelling) / model.swellingTimeS,
       clumped: -model.clumpBreaking * state.agitation * state.clumped,
+      coreGasKg: -model.coreGasPerS * state.coreGasKg * flows.filling,
     };
     for (const [index, name] of SCALARS.entries()) change[index] = scalars[name];
 

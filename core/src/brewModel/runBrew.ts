@@ -3,6 +3,7 @@ import type { BrewSetup } from './setup.js';
 import { inflowTemperatureC } from './setup.js';
 import { initialState, sum, type BrewState } from './state.js';
 import { step, type StepOutcome } from './step.js';
+import { streamOf, together, type Stream } from './stream.js';
 
 /** What is in a cup, kg. */
 interface Cup {
@@ -44,7 +45,7 @@ export function runBrew(setup: BrewSetup, { stepS, longestS, onGrid }: RunOption
   const events = eventsOf(setup);
   const pouredByS = Math.max(...inflows.map(({ endS }) => endS));
   let nextEvent = 0;
-  let inflow = inflowAt(setup, 0);
+  let stream = streamAt(setup, 0);
   let agitated = 0;
   let drawdownS: number | null = null;
   let liftedCup: Cup | null = null;
@@ -69,15 +70,14 @@ export function runBrew(setup: BrewSetup, { stepS, longestS, onGrid }: RunOption
     // Water changes at events only.
     if ((events[nextEvent] ?? Infinity) <= state.atS + ALMOST_S) {
       while ((events[nextEvent] ?? Infinity) <= state.atS + ALMOST_S) nextEvent += 1;
-      inflow = inflowAt(setup, state.atS);
+      stream = streamAt(setup, state.atS);
     }
     const eventS = events[nextEvent] ?? Infinity;
     const untilS = eventS < gridS - ALMOST_S ? eventS : gridS;
     const lengthS = untilS - state.atS;
     const { atS, aboveKg: aboveBefore } = state;
-    const { inflowKgPerS, inflowC } = inflow;
-    const outcome = step(state, setup, { stepS: lengthS, inflowKgPerS, inflowC });
-    pouredKg += lengthS * inflowKgPerS;
+    const outcome = step(state, setup, { stepS: lengthS, stream });
+    pouredKg += lengthS * stream.inflowKgPerS;
     maxLevelM = Math.max(maxLevelM, outcome.levelM);
     if (liftedCup === null) cupHeat.add(atS, lengthS * outcome.outflowKgPerS, state.slurryC);
     if (drawdownS === null && atS >= pouredByS - ALMOST_S && state.aboveKg < model.drainedKg) {
@@ -109,16 +109,13 @@ function eventsOf({ input, inflows }: BrewSetup): number[] {
   ].sort((a, b) => a - b);
 }
 
-/** Water reaching the bed at a moment; streams that overlap add up and mix. */
-export function inflowAt(setup: BrewSetup, atS: number): { inflowKgPerS: number; inflowC: number } {
-  let inflowKgPerS = 0;
-  let warmth = 0;
-  for (const inflow of setup.inflows) {
-    if (atS < inflow.startS - ALMOST_S || atS >= inflow.endS - ALMOST_S) continue;
-    inflowKgPerS += inflow.kgPerS;
-    warmth += inflow.kgPerS * inflowTemperatureC(inflow, setup);
-  }
-  return { inflowKgPerS, inflowC: inflowKgPerS > 0 ? warmth / inflowKgPerS : 0 };
+/** Water reaching the bed at a moment. */
+export function streamAt(setup: BrewSetup, atS: number): Stream {
+  return together(
+    setup.inflows
+      .filter(({ startS, endS }) => atS >= startS - ALMOST_S && atS < endS - ALMOST_S)
+      .map((inflow) => streamOf(inflow, inflowTemperatureC(inflow, setup), setup.model)),
+  );
 }
 
 function cupOf(state: BrewState): Cup {

@@ -2,10 +2,13 @@ import { boilingPointC } from '../water/boilingPoint.js';
 import { airPressurePa } from '../water/standardAtmosphere.js';
 import { BREW_MODEL, type BrewConstants } from './constants.js';
 import { figuresOf, type BrewerFigures } from './hardware.js';
-import { inflowsOf, type Inflow } from './inflow.js';
-import { particlesOf, type Particles } from './particles.js';
+import { inflowsOf, unevenShare, type Inflow } from './inflow.js';
+import { DEFAULT_SPREAD, particlesOf, type Particles } from './particles.js';
 import { restingRates } from './release.js';
 import type { BrewModelInput } from './types.js';
+
+/** The tightest packing of round grains of many sizes (textbook, mem.). */
+const LEAST_VOIDS = 0.2;
 
 /** What holds through a whole brew. */
 export interface BrewSetup {
@@ -23,6 +26,10 @@ export interface BrewSetup {
   residualSaturation: number;
   /** Share of the bed that water channels past. */
   channels: number;
+  /** Share of it that the pours do not reach. */
+  uneven: number;
+  /** Voids of the swollen bed of this grind. */
+  voidsSwollen: number;
   brewer: BrewerFigures;
 }
 
@@ -42,7 +49,7 @@ export function setupOf(
     model,
     particles,
     restingRatesPerS: restingRates(particles, input.lot.rate, model),
-    inflows: inflowsOf(input),
+    inflows: inflowsOf(input, model),
     boilingC: boilingPointC({ elevationM: input.elevationM }),
     doseKg,
     airPa: airPressurePa({ elevationM: input.elevationM }),
@@ -51,7 +58,17 @@ export function setupOf(
       doseKg *
       (model.envelopeM3PerKg * (1 + model.swelling) - 1 / model.solidKgPerM3) *
       model.heldWaterKgPerM3,
-    residualSaturation: Math.min(model.residualSaturationMax, model.residualSaturation * input.lot.retained),
+    residualSaturation: Math.min(
+      model.residualSaturationMax,
+      model.residualSaturation *
+        input.lot.retained *
+        Math.pow(model.retentionSizeM / particles.d32M, model.retentionPower),
+    ),
+    uneven: unevenShare(input, model),
+    voidsSwollen: Math.max(
+      LEAST_VOIDS,
+      model.voidsSwollen - model.voidsPerSpread * (particles.spreadLn - Math.log(DEFAULT_SPREAD)),
+    ),
     brewer: figuresOf(input.brewer),
     channels: model.channelMax / (1 + Math.pow(particles.d32M / model.channelSizeM, 4)),
   };

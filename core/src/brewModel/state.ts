@@ -12,7 +12,9 @@ export interface WaterState {
   poresKg: number;
   grainsKg: number;
   finesOnPaperKg: number;
+  /** Gas in opened cells and in the cores of the grains, kg. */
   gasKg: number;
+  coreGasKg: number;
   agitation: number;
   slurryC: number;
   brewerC: number;
@@ -54,12 +56,14 @@ export function initialState({ input, model, particles, doseKg }: BrewSetup): Br
     }
   }
   const state = stateWith(CLASSES * cells, grainSoluteAtStart);
-  state.gasKg =
+  const gasKg =
     doseKg *
     1e-3 *
     lot.co2MgPerG *
     Math.exp(-lot.ageDays / model.gasAgeingDays) *
     (1 - model.gasLossByGrinding);
+  state.gasKg = gasKg * (1 - model.coreGasShare);
+  state.coreGasKg = gasKg * model.coreGasShare;
   state.slurryC = ambientC;
   state.brewerC = brewer.preheatC;
   state.clumped = model.clumpedAtStart;
@@ -75,6 +79,7 @@ export function stateWith(poreSlots: number, grainSoluteAtStart: Float64Array): 
     grainsKg: 0,
     finesOnPaperKg: 0,
     gasKg: 0,
+    coreGasKg: 0,
     agitation: 0,
     slurryC: 0,
     brewerC: 0,
@@ -97,6 +102,7 @@ export function copyWater(from: WaterState, to: WaterState): void {
   to.grainsKg = from.grainsKg;
   to.finesOnPaperKg = from.finesOnPaperKg;
   to.gasKg = from.gasKg;
+  to.coreGasKg = from.coreGasKg;
   to.agitation = from.agitation;
   to.slurryC = from.slurryC;
   to.brewerC = from.brewerC;

@@ -3,18 +3,13 @@ import { flowsOf, noFlows, type Flows } from './flows.js';
 import { heatRates, noHeat } from './heat.js';
 import type { BrewSetup } from './setup.js';
 import { moveSolutes, type MovedWater } from './solutes.js';
+import { stirredPerS, type Stream } from './stream.js';
 import { copyWater, stateWith, type BrewState, type WaterState } from './state.js';
 
 /** What left the brewer during a step, kg/s, and the level in its middle. */
 export interface StepOutcome {
   outflowKgPerS: number;
   levelM: number;
-}
-
-/** Water reaching the bed during a step, and how warm it is there. */
-interface Stream {
-  inflowKgPerS: number;
-  inflowC: number;
 }
 
 // Reused, since steps never run side by side.
@@ -33,9 +28,8 @@ const moved: MovedWater = { fromAbove: 0, absorbed: 0, throughBed: 0, pastBed: 0
 export function step(
   state: BrewState,
   setup: BrewSetup,
-  { stepS, inflowKgPerS, inflowC }: { stepS: number } & Stream,
+  { stepS, stream }: { stepS: number; stream: Stream },
 ): StepOutcome {
-  const stream = { inflowKgPerS, inflowC };
   copyWater(state, middle);
   flowsOf(state, setup, flows);
   moveWater(middle, setup, { stepS: stepS / 2, stream, flows, at: state });
@@ -88,11 +82,10 @@ function moveWater(
   const brewerKPerS = heat.brewerKPerS + heat.brewerRelaxationPerS * (brewerC - state.brewerC);
   state.brewerC += leftOfAdded(stepS * heat.brewerRelaxationPerS) * stepS * brewerKPerS;
   state.gasKg *= left(stepS * model.gasReleasePerS * flows.filling);
+  state.coreGasKg *= left(stepS * model.coreGasPerS * flows.filling);
   const calming = stepS / model.agitationDecayS;
   state.agitation =
-    state.agitation * left(calming) +
-    (stepS * model.agitationPerGps * stream.inflowKgPerS * 1000 * leftOfAdded(calming)) /
-      model.agitationDecayS;
+    state.agitation * left(calming) + stepS * stirredPerS(stream, flows) * leftOfAdded(calming);
   state.swelling += (flows.filling - state.swelling) * (1 - left(stepS / model.swellingTimeS));
   state.clumped *= left(stepS * model.clumpBreaking * agitation);
   moved.fromAbove = fromAbove;

@@ -1,4 +1,4 @@
-import type { Agitating } from '../vocabulary.js';
+import type { Agitating, PourPattern } from '../vocabulary.js';
 
 /** A brewer as a frustum with drained walls, in SI units. */
 export interface BrewerGeometry {
@@ -7,6 +7,8 @@ export interface BrewerGeometry {
   wallSlope: number;
   heightM: number;
   outletAreaM2: number;
+  /** Share of the bottom through which it drains: the paper lies on the rest. */
+  bottomShare: number;
   /** Share of the wall beside the bed through which it drains. */
   drainShare: number;
   /** Share of the wall above the bed that is open to water running past. */
@@ -46,6 +48,10 @@ export interface ModelPour {
   flowGps: number;
   /** Where this pour's water was set apart from the plan's kettle. */
   kettleC?: number;
+  /** Height from which the stream falls on the bed, m; 0.1 where nobody says. */
+  fallM?: number;
+  /** Where the stream goes; a spiral where nobody says. */
+  pattern?: PourPattern;
 }
 
 /** A chilled metal ball under the outlet while the first part of the beverage runs over it. */

@@ -1,5 +1,5 @@
 import { SCHOOLS } from '../schools/schools.js';
-import { AGITATIONS } from '../vocabulary.js';
+import { AGITATIONS, POUR_PATTERNS } from '../vocabulary.js';
 import { choice, fields, list, nullable, oneOf, optional } from './shape.js';
 
 // Shapes that several public functions share.
@@ -17,6 +17,7 @@ export const BREWER = fields({
   wallSlope: 'number',
   heightM: 'number',
   outletAreaM2: 'number',
+  bottomShare: 'number',
   drainShare: 'number',
   openShare: 'number',
   heatCapacityJPerK: 'number',
@@ -52,7 +53,7 @@ const CONDITION_FIELDS = {
   doseG: 'number',
   grind: oneOf(BLEND, GRIND),
   kettleC: 'number',
-  pours: list(fields(POUR)),
+  pours: list(fields({ ...POUR, fallM: optional('number'), pattern: optional(choice(POUR_PATTERNS)) })),
   agitation: list(fields({ atS: 'number', kind: choice(AGITATIONS.filter((kind) => kind !== 'none')) })),
   brewer: BREWER,
   paperPerM: 'number',

@@ -4,6 +4,7 @@ import { flowsOf, noFlows } from '../brewModel/flows.js';
 import { inflowTemperatureC, setupOf } from '../brewModel/setup.js';
 import { initialState, sum } from '../brewModel/state.js';
 import { step } from '../brewModel/step.js';
+import { streamOf } from '../brewModel/stream.js';
 import { lotFactorsOf, type BrewConditions, type LearnedFactors } from '../calibration/conditions.js';
 import { success, type Result } from '../result.js';
 import type { Agitating } from '../vocabulary.js';
@@ -84,8 +85,9 @@ export function simulatedBrewer({
       const steps = Math.ceil(lengthS / STEP_S);
       const inflowKgPerS = Math.max(0, pouredG - takenG) / 1000 / lengthS;
       const inflowC = inflowTemperatureC({ kettleC }, setup);
+      const stream = streamOf({ kgPerS: inflowKgPerS, fallM: setup.model.fallM }, inflowC, setup.model);
       for (let count = 0; count < steps; count++) {
-        const outcome = step(state, setup, { stepS: lengthS / steps, inflowKgPerS, inflowC });
+        const outcome = step(state, setup, { stepS: lengthS / steps, stream });
         outflowGps = outcome.outflowKgPerS * 1000;
       }
       state.atS = toS;

@@ -1,4 +1,4 @@
-import { BREWER_CLASSES } from '../brewModel/hardware.js';
+import { BREWER_CLASSES, bottomShareOf } from '../brewModel/hardware.js';
 import type { BrewerGeometry } from '../brewModel/types.js';
 import { waterDensityKgM3 } from '../water/density.js';
 import type { BrewerShape } from '../vocabulary.js';
@@ -33,6 +33,7 @@ export function brewerGeometry({
     heightM,
     wallSlope: Math.max(0, topDiameterMm / 2000 - bottomRadiusM) / heightM,
     outletAreaM2: outletCount * Math.PI * (outletDiameterMm / 2000) ** 2,
+    bottomShare: bottomShareOf({ outletCount, outletRadiusM: outletDiameterMm / 2000, bottomRadiusM }),
   };
 }
 

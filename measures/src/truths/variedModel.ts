@@ -21,15 +21,15 @@ import type { SyntheticLab, SyntheticLot, TrueBrew } from './truth.js';
 /** Relative spread (logarithm) of the fitted constants: how well the calibration brews pinned them. */
 const FITTED: Partial<Record<keyof BrewConstants, number>> = {
   permeabilityFactor: 0.28,
-  finesMigration: 0.55,
-  finesAgitationGain: 0.63,
-  diffusionM2PerS: 0.24,
-  cellM: 0.26,
-  fastRatePerS: 0.34,
-  finesExponent: 0.32,
-  exchangePerS: 0.59,
-  voidsExtraDry: 0.26,
-  swellingTimeS: 0.46,
+  finesMigration: 0.46,
+  finesAgitationGain: 0.5,
+  diffusionM2PerS: 0.22,
+  cellM: 0.23,
+  fastRatePerS: 0.4,
+  finesExponent: 0.26,
+  exchangePerS: 0.6,
+  voidsExtraDry: 0.25,
+  swellingTimeS: 0.45,
 };
 /** Constants that were never fitted, each off by 15 %; bed geometry by 2 %. */
 const ASSUMED: (keyof BrewConstants)[] = [
@@ -48,7 +48,14 @@ const ASSUMED: (keyof BrewConstants)[] = [
   'gasReleasePerS',
   'bubbleS',
   'finesShareAtReference',
+  'clumpBreaking',
+  'streamPower',
+  'retentionPower',
+  'voidsPerSpread',
+  'coreGasPerS',
 ];
+/** What a pour misses of the bed, all patterns alike. */
+const MISSED = 0.28;
 const GEOMETRY: (keyof BrewConstants)[] = ['envelopeM3PerKg', 'voidsSwollen'];
 /**
  * The constants were fitted together, so their errors cancel in part; drawn one by one they would scatter the
@@ -76,12 +83,16 @@ export function variedLab(seed: number): SyntheticLab {
   for (const [name, spread] of Object.entries(FITTED)) vary(name as keyof BrewConstants, spread * TOGETHER);
   for (const name of ASSUMED) vary(name, 0.15);
   for (const name of GEOMETRY) vary(name, 0.02);
+  const missed = off(MISSED * TOGETHER);
+  varied.unevenBy = Object.fromEntries(
+    Object.entries(BREW_MODEL.unevenBy).map(([pattern, share]) => [pattern, share * missed]),
+  );
   const lab: VariedLab = {
     constants: varied as unknown as BrewConstants,
     particlesFrom: random() < 0.5 ? particlesOf : linearDrivingForce,
     grinderOff: off(0.06),
-    drainOff: { cone: off(0.2 * TOGETHER), 'flat-bottom': off(0.38 * TOGETHER) },
-    paperOff: { cone: off(0.33 * TOGETHER), 'flat-bottom': off(0.37 * TOGETHER) },
+    drainOff: { cone: off(0.16 * TOGETHER), 'flat-bottom': off(0.23 * TOGETHER) },
+    paperOff: { cone: off(0.28 * TOGETHER), 'flat-bottom': off(0.33 * TOGETHER) },
   };
   return { lot: (lotSeed) => variedLot(lab, lotSeed) };
 }
