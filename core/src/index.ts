@@ -174,6 +174,7 @@ export {
   type BrewKit,
   type LearnedFactors,
 } from './calibration/conditions.js';
+export { cupsTogether, type SplitCup } from './calibration/cupsAsEvidence.js';
 export { recordedBrew, type BrewRecord } from './calibration/recordedBrew.js';
 export { type Disagreement } from './calibration/disagreements.js';
 export { type DrainTest, type MeasuredPaper } from './calibration/drainTest.js';

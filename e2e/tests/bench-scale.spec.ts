@@ -408,4 +408,35 @@ test('a split brew: cups called every fifteen seconds, changed by a key and writ
       [null, null],
       [null, null],
     ]);
+  // Read one by one, the cups are evidence of the lot: as far as they go from the first on, then all of them.
+  for (const [cup, [grams, percent]] of [
+    ['30', '4'],
+    ['48', '2'],
+    ['60', '1'],
+  ].entries()) {
+    for (const [what, value] of [
+      ['mass', grams],
+      ['strength', percent],
+    ] as const) {
+      const field = page.getByLabel(`Cup ${cup + 1}, ${what}`);
+      await field.fill(value ?? '');
+      await field.press('Enter');
+    }
+  }
+  await expect(page.getByText(/as from a brewer lifted off at/)).toBeVisible();
+  for (const [what, value] of [
+    ['mass', '42'],
+    ['strength', '0.5'],
+  ] as const) {
+    await page.getByLabel(`Cup 4, ${what}`).fill(value);
+    await page.getByLabel(`Cup 4, ${what}`).press('Enter');
+  }
+  // (30 x 4 + 48 x 2 + 60 x 1 + 42 x 0.5) / 180.
+  await expect(page.getByText(/All cups together 1.65 %: the lot’s forecasts learn from them/)).toBeVisible();
+  await expect
+    .poll(async () => {
+      const kept = (await (await page.request.get(`/api/brews/${brew.id}`)).json()) as BrewView;
+      return kept.cups.map(({ tdsPercent }) => tdsPercent);
+    })
+    .toEqual([4, 2, 1, 0.5]);
 });

@@ -148,6 +148,11 @@ describe('a brew off the bench', () => {
       { place: 1, startS: 0, endS: 30, beverageG: 40, tdsPercent: 3.1, haze: 'hazy' },
       { place: 2, startS: 30, endS: 60, beverageG: null },
     ]);
+    // What the lot learns from them goes with the brew wherever it is listed.
+    expect(kept.cups).toEqual([
+      { endS: 30, beverageG: 40, tdsPercent: 3.1 },
+      { endS: 60, beverageG: null, tdsPercent: null },
+    ]);
     const overlap = await put([cup(0, 30), cup(20, 60)]).expect(422);
     expect(problemOf(overlap).errors).toMatchObject([
       { field: 'fractions.1.startS', allowed: '30 s or later' },

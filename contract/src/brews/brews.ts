@@ -9,6 +9,7 @@ import {
   type BrewResult,
   type Intensity,
   type ReadingSource,
+  type SplitCup,
   type StepDone,
   type TastingStage,
   type Trace,
@@ -221,6 +222,8 @@ export interface BrewListItem {
   roastAgeDays: number;
   /** The beverage as it ran through, every few seconds; empty where no scale stood under the server. */
   outflow: TracePoint[];
+  /** The cups of a split brew, in the order in which they were changed; empty where it was not split. */
+  cups: SplitCup[];
 }
 
 export interface BrewView extends BrewListItem {

@@ -57,6 +57,51 @@ describe('a recorded brew as evidence', () => {
     expect(recordedBrew({ ...record, steps: [], outflow: [] }, CONE_KIT).trace).toBeUndefined();
   });
 
+  it('counts cups read one by one as the one cup that they make, each a reading of its own', () => {
+    const cups = [
+      { endS: 60, beverageG: 40, tdsPercent: 3.2 },
+      { endS: 110, beverageG: 80, tdsPercent: 1.4 },
+      { endS: 190, beverageG: 100, tdsPercent: 0.6 },
+    ];
+    const split = { ...record, beverageG: null, tdsPercent: null, steps: [], cups };
+    const all = recordedBrew(split, CONE_KIT);
+    // By hand: (40 x 3.2 + 80 x 1.4 + 100 x 0.6) / 220; 0.018 over each, shared out by mass.
+    expect(all.tdsPercent).toBeCloseTo(300 / 220, 9);
+    expect(all.beverageG).toBe(220);
+    expect(all.brew.liftAtS).toBeUndefined();
+    expect(all.standard?.tdsPercent).toBeCloseTo((0.018_03 * Math.hypot(40, 80, 100)) / 220, 5);
+    expect(all.trace).toEqual([
+      { atS: 60, beverageG: 40 },
+      { atS: 110, beverageG: 120 },
+      { atS: 190, beverageG: 220 },
+    ]);
+    const two = recordedBrew(
+      { ...split, cups: cups.map((cup, at) => (at === 2 ? { ...cup, tdsPercent: null } : cup)) },
+      CONE_KIT,
+    );
+    expect(two.tdsPercent).toBeCloseTo(240 / 120, 9);
+    expect(two.brew.liftAtS).toBe(110);
+    expect(two.trace).toHaveLength(3);
+    const none = recordedBrew(
+      { ...split, cups: cups.map((cup) => ({ ...cup, tdsPercent: null })) },
+      CONE_KIT,
+    );
+    expect(none.tdsPercent).toBeNull();
+  });
+
+  it('prefers the mixed cup to its parts, where it was read', () => {
+    const cups = [{ endS: 60, beverageG: 40, tdsPercent: 3.2 }];
+    expect(recordedBrew({ ...record, steps: [], cups }, CONE_KIT).tdsPercent).toBe(1.35);
+  });
+
+  it('adds nothing to cups that were kept apart, and ends where a lifted brewer was read', () => {
+    const cups = [{ endS: 170, beverageG: 200, tdsPercent: 1.5 }];
+    const lifted = { ...record.plan, lifts: true, bypassG: 20 };
+    const { brew } = recordedBrew({ ...record, plan: lifted, tdsPercent: null, steps: [], cups }, CONE_KIT);
+    expect(brew.bypassG).toBeUndefined();
+    expect(brew.liftAtS).toBe(170);
+  });
+
   it('says nothing of the draining when the brewer was lifted', () => {
     const lifted = { ...record, plan: { ...record.plan, lifts: true }, steps: marked };
     expect(recordedBrew(lifted, CONE_KIT).drawdownS).toBeNull();

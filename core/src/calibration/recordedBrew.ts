@@ -1,6 +1,7 @@
 import { planAgainstActual } from '../bench/planAgainstActual.js';
 import { brewAsDone, type BrewDone } from './brewAsDone.js';
-import type { BrewKit } from './conditions.js';
+import type { BrewConditions, BrewKit } from './conditions.js';
+import { cupsTogether, type SplitCup } from './cupsAsEvidence.js';
 import type { MeasuredBrew, TracePoint } from './evidence.js';
 
 /** A brew as the record keeps it. A figure nobody took is `null`. */
@@ -11,21 +12,41 @@ export interface BrewRecord extends BrewDone {
   tdsComparablePercent?: number;
   /** The beverage as it ran through, where a scale stood under the server. */
   outflow?: readonly TracePoint[];
+  /** The cups of a split brew, in the order in which they were changed. */
+  cups?: readonly SplitCup[];
 }
 
-/** A recorded brew as evidence of its lot. */
+/**
+ * A recorded brew as evidence of its lot. A split brew that nobody mixed and read counts by its cups, together: all of
+ * it, or as a brewer lifted off when the last cup that was read was taken away.
+ */
 export function recordedBrew(record: BrewRecord, kit: BrewKit): MeasuredBrew {
-  const { plan, tdsPercent, beverageG, tdsComparablePercent, outflow = [] } = record;
+  const { plan, tdsPercent, beverageG, tdsComparablePercent, outflow = [], cups = [] } = record;
+  const split = cupsTogether(cups);
+  const trace = outflow.length > 0 ? outflow : split.trace;
+  const cup =
+    tdsPercent === null && split.read
+      ? { ...split.read, brew: ofCups(brewAsDone(record, kit), split.read, plan.lifts === true) }
+      : { tdsPercent, beverageG, comparablePercent: tdsComparablePercent, brew: brewAsDone(record, kit) };
   const drawdown = planAgainstActual({ plan, done: record.steps }).find(
     ({ step }) => step.kind === 'drawdown',
   );
   return {
-    brew: brewAsDone(record, kit),
+    brew: cup.brew,
     // A brewer lifted off says nothing of when it would have drained.
     drawdownS: plan.lifts ? null : (drawdown?.doneS ?? null),
-    tdsPercent,
-    beverageG,
-    ...(outflow.length > 0 ? { trace: outflow } : {}),
-    ...(tdsComparablePercent === undefined ? {} : { standard: { tdsPercent: tdsComparablePercent } }),
+    tdsPercent: cup.tdsPercent,
+    beverageG: cup.beverageG,
+    ...(trace.length > 0 ? { trace } : {}),
+    ...(cup.comparablePercent === undefined ? {} : { standard: { tdsPercent: cup.comparablePercent } }),
   };
+}
+
+/** Nothing is added to cups that are tasted one by one, and what was taken away before the end is a part. */
+function ofCups(
+  { bypassG: _, ...brew }: BrewConditions,
+  { isWhole, untilS }: { isWhole: boolean; untilS: number },
+  lifts: boolean,
+): BrewConditions {
+  return isWhole && !lifts ? brew : { ...brew, liftAtS: untilS };
 }

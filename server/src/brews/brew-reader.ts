@@ -10,6 +10,7 @@ import { RecipeVersionModel } from '../recipes/recipe-version.model.js';
 import { BrewModel } from './brew.model.js';
 import { brewListItem, resultOf, type WeighedBrew } from './brew-views.js';
 import { ReadingModel } from './reading.model.js';
+import { FractionModel } from './fraction.model.js';
 import { TraceModel } from './trace.model.js';
 
 /** What a list of brews needs loaded with each. */
@@ -46,11 +47,20 @@ export class BrewReader {
       where: { brewId: rows.map(({ id }): number => id), outflow: { [Op.not]: null } },
       attributes: ['brewId', 'outflow'],
     });
+    const fractions = await FractionModel.findAll({
+      where: { brewId: rows.map(({ id }): number => id) },
+      order: ['place'],
+    });
     const outflowOf = new Map(curves.map(({ brewId, outflow }) => [brewId, outflow]));
     const trails = new Map<number, BrewListItem[]>(lotIds.map((id) => [id, []]));
     for (const row of rows) {
       const trail = trails.get(row.lotId);
-      trail?.push(brewListItem(row, trail.length + 1, outflowOf.get(row.id) ?? null));
+      trail?.push(
+        brewListItem(row, trail.length + 1, {
+          outflow: outflowOf.get(row.id) ?? null,
+          cups: fractions.filter(({ brewId }) => brewId === row.id),
+        }),
+      );
     }
     return trails;
   }

@@ -10,6 +10,7 @@ import {
 } from '@vendu/core';
 import type { BrewListItem } from '@vendu/contract';
 import type { BrewModel } from './brew.model.js';
+import type { FractionModel } from './fraction.model.js';
 
 /** What the figures of a brew are worked out from. */
 export type WeighedBrew = Pick<BrewModel, 'doseG' | 'waterG' | 'beverageG' | 'plan' | 'steps'> & {
@@ -47,7 +48,11 @@ export function resultOf(brew: WeighedBrew): BrewResult | null {
 }
 
 /** Needs `readings`, `version`, `roastBatch` and `brewer` loaded. */
-export function brewListItem(brew: BrewModel, number: number, outflow: Trace | null): BrewListItem {
+export function brewListItem(
+  brew: BrewModel,
+  number: number,
+  { outflow, cups }: { outflow: Trace | null; cups: readonly FractionModel[] },
+): BrewListItem {
   return {
     id: brew.id,
     number,
@@ -67,6 +72,7 @@ export function brewListItem(brew: BrewModel, number: number, outflow: Trace | n
     isSimulated: brew.isSimulated || brew.readings.some(({ source }) => source === 'simulated'),
     roastAgeDays: roastAgeAtBrew(brew),
     outflow: outflow ? pointsOf(outflow, brew) : [],
+    cups: cups.map(({ endS, beverageG, tdsPercent }) => ({ endS, beverageG, tdsPercent })),
   };
 }
 

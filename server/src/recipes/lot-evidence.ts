@@ -15,7 +15,8 @@ export async function evidenceOf(
   calibrate: Calibrate,
 ): Promise<LotEvidence | null> {
   const measured = brews
-    .filter(({ result, isSetAside, isSimulated }) => result !== null && !isSetAside && !isSimulated)
+    .filter(({ isSetAside, isSimulated }) => !isSetAside && !isSimulated)
+    .filter(({ result, cups }) => result !== null || cups.some(({ tdsPercent }) => tdsPercent !== null))
     .slice(-MOST_BREWS)
     .map(({ result, ...brew }) =>
       recordedBrew(

@@ -11,6 +11,7 @@ export function brewRecordOf({
   result,
   roastAgeDays,
   outflow,
+  cups,
 }: BrewListItem): BrewRecord {
   return {
     plan,
@@ -22,6 +23,7 @@ export function brewRecordOf({
     ...(result ? { tdsComparablePercent: result.strength.comparablePercent } : {}),
     roastAgeDays,
     outflow,
+    cups,
   };
 }
 

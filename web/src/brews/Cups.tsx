@@ -8,6 +8,7 @@ import { CLOCK, GRAMS, PERCENT_FINE, within } from '../ui/quantities';
 import { SavedMark } from '../app/SavedMark';
 import { useSaved } from '../app/useSaved';
 import { usePutFractionsMutation } from './brewsApi';
+import { CupsTogether } from './CupsTogether';
 import { WideTable } from '../ui/WideTable';
 
 const HEAD = 'border-b border-ink pb-1 pr-3 text-left text-tiny font-medium text-quiet';
@@ -150,6 +151,7 @@ export function Cups({ brew }: { brew: BrewView }) {
           {brew.beverageG !== null && `, ${brew.beverageG} g weighed as a whole`}
         </span>
       </div>
+      <CupsTogether cups={cups} isRead={brew.result !== null} />
       {Object.keys(errors).length === 0 && <TroubleNotice trouble={trouble} />}
       <SavedMark saved={saved} what="the cups" />
       <Notice>Taste the whole brew too: it may show what no cup does.</Notice>

@@ -1,11 +1,12 @@
 // @vitest-environment jsdom
-import { screen } from '@testing-library/react';
+import { render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
 import { brewView } from '../testing/fixtures';
 import { problem, renderPart, standInServer } from '../testing/renderPart';
 import { BrewRecord } from './BrewRecord';
 import { Cups, isSplit } from './Cups';
+import { CupsTogether } from './CupsTogether';
 import { DoneSteps } from './DoneSteps';
 import { WeighForm } from './WeighForm';
 
@@ -51,6 +52,24 @@ describe('the cups of a split brew', () => {
     expect(await screen.findByText(/Cup 2 cannot begin/)).toBeTruthy();
     expect(screen.getByLabelText('Cup 3, notes')).toHaveProperty('value', 'tea-like');
     expect(localStorage.getItem('vendu.draft.brew.21.cups')).toContain('tea-like');
+  });
+
+  it('say what they make together, and what the forecasts learn from them', () => {
+    const cups = [
+      { endS: 30, beverageG: 40, tdsPercent: 3 },
+      { endS: 75, beverageG: 60, tdsPercent: 1 },
+      { endS: 158, beverageG: 100, tdsPercent: null },
+    ];
+    const { rerender } = render(<CupsTogether cups={cups} isRead={false} />);
+    // By hand: (40 x 3 + 60 x 1) / 100.
+    expect(screen.getByText(/The cups up to 1:15/).textContent).toContain('1.80 %');
+    expect(screen.getByText(/as from a brewer lifted off at 1:15/)).toBeTruthy();
+    rerender(<CupsTogether cups={cups.map((cup) => ({ ...cup, tdsPercent: 1 }))} isRead={false} />);
+    expect(screen.getByText(/All cups/).textContent).toContain('as from one cup');
+    rerender(<CupsTogether cups={cups} isRead />);
+    expect(screen.getByText(/the mixed cup, which was read too/)).toBeTruthy();
+    rerender(<CupsTogether cups={cups.slice(2)} isRead={false} />);
+    expect(screen.queryByText(/forecasts learn/)).toBeNull();
   });
 
   it('are asked for only where a brew was split', () => {

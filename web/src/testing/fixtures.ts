@@ -117,6 +117,7 @@ export function brewItem(changes: Partial<BrewListItem> = {}): BrewListItem {
     verdict: null,
     isSetAside: false,
     outflow: [],
+    cups: [],
     isSimulated: false,
     roastAgeDays: 9,
     ...changes,
