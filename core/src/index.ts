@@ -170,6 +170,7 @@ export { normalDraw, seededRandom } from './random/seededRandom.js';
 export { type Knowledge, type LotCalibration } from './calibration/calibrateLot.js';
 export {
   conditionsOfPlan,
+  FACTORS,
   type BrewConditions,
   type BrewKit,
   type LearnedFactors,

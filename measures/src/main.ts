@@ -1,7 +1,8 @@
 import { cpus } from 'node:os';
 import { accuracy } from './accuracy.js';
 import { brewSpeed } from './brewSpeed.js';
-import { brewsToTarget } from './brewsToTarget/brewsToTarget.js';
+import { ablation, brewsToTarget } from './brewsToTarget/brewsToTarget.js';
+import { houseShare } from './brewsToTarget/houseShare.js';
 import { starts } from './brewsToTarget/starts.js';
 import { heavyTasks } from './heavyTasks.js';
 import { liveWarnings } from './liveWarnings/liveWarnings.js';
@@ -20,6 +21,8 @@ const SECTIONS = {
   warnings: () => liveWarnings(progress),
   starts: () => starts(progress),
   brews: () => brewsToTarget(progress),
+  ablation: () => ablation(progress),
+  house: houseShare,
 };
 type Section = keyof typeof SECTIONS;
 

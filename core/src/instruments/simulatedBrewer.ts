@@ -40,7 +40,7 @@ export interface SimulatedBrewer {
  * How the bed of a stand-in differs from its lot: its resistance to flow, in times the lot's. Sizes so that a usual
  * recipe stalls in the one and runs through the other (assumed).
  */
-const SIMULATED_BEDS = { usual: 1, clogging: 3, 'fast-draining': 0.3 } as const;
+const SIMULATED_BEDS = { usual: 1, clogging: 3, 'fast-draining': 0.15 } as const;
 export const SIMULATED_BED_NAMES = Object.keys(SIMULATED_BEDS);
 export type SimulatedBed = keyof typeof SIMULATED_BEDS;
 

@@ -3,7 +3,8 @@ import { Piscina } from 'piscina';
 import { fixed, table } from '../report.js';
 import type { TruthName } from '../truths/truth.js';
 import { pairedPValue } from './paired.js';
-import { ARMS, type LotOutcome, type Miss } from './study.js';
+import { ALL_ARMS } from './arms.js';
+import { ARMS, type Arm, type LotOutcome, type Miss } from './study.js';
 import { LOTS_A_LAB } from './task.js';
 import type { LabTask } from './worker.js';
 
@@ -21,11 +22,50 @@ interface ArmOutcomes {
 const STUDIED = ['house', 'middle'] as const;
 type StudiedAim = (typeof STUDIED)[number];
 
+/** So many labs, of ten lots each. */
+const LABS = 30;
+
 /** The measure of the whole product, on the page's own path, against two truths. */
-export async function brewsToTarget(
+export async function brewsToTarget(progress: (line: string) => void, labs = LABS): Promise<string> {
+  const arms = ALL_ARMS.slice(0, ARMS.length);
+  const studied = await studyOf(arms, labs, progress);
+  return [
+    '## Brews to target',
+    '',
+    `${labs * LOTS_A_LAB} synthetic lots against each truth, ${LOTS_A_LAB} in each of ${labs} labs, fixed seeds. Each begins with the starting recipe that the lot page gives and goes the page's own way with all its levers: once for a house's window (1.20 to 1.40 %, 18.5 to 21.5 points), once for its middle alone (±0.05 %, ±0.5 points). A brew is inside when its plan, brewed without any error, lies in the window. Finished is a recipe when the arm takes it: the page by its own chance, the others at the first measured cup inside. Every arm sees the same lots, the same hand (2 % of grind, 1 K, 0.1 g of dose, 1.5 g and 1.5 s a pour, 3 % of paper) and the same instruments (three readings of 0.02 % with 0.012 % in common, a third worse than the page believes, 1 g of beverage, 4 s of drain time). In brackets: the chance that the difference from the lot page is luck (exact paired test).`,
+    '',
+    ...studied.flatMap(({ title, made }) => [
+      `### ${title}`,
+      '',
+      countTable(made),
+      '',
+      ...chanceLine(made[0]),
+      missTable(made),
+      '',
+    ]),
+  ].join('\n');
+}
+
+/** The same page with one part of it taken away at a time. */
+export async function ablation(progress: (line: string) => void, labs = LABS / 2): Promise<string> {
+  const [wholePage] = ALL_ARMS;
+  const arms = [...(wholePage ? [wholePage] : []), ...ALL_ARMS.slice(ARMS.length)];
+  const studied = await studyOf(arms, labs, progress);
+  return [
+    '## What each part of it is worth',
+    '',
+    `The lot page with one part taken away, on ${labs * LOTS_A_LAB} of the same lots; in brackets the chance that the difference is luck.`,
+    '',
+    ...studied.flatMap(({ title, made }) => [`### ${title}`, '', countTable(made), '']),
+  ].join('\n');
+}
+
+/** Every arm on every lot of both truths. */
+async function studyOf(
+  arms: readonly Arm[],
+  labs: number,
   progress: (line: string) => void,
-  { labs = 30, arms = ARMS.map((_, index) => index) }: { labs?: number; arms?: readonly number[] } = {},
-): Promise<string> {
+): Promise<{ title: string; made: ArmOutcomes[] }[]> {
   const pool = new Piscina({
     filename: new URL('./worker.js', import.meta.url).href,
     maxThreads: availableParallelism(),
@@ -39,31 +79,25 @@ export async function brewsToTarget(
     }));
     return (await Promise.all(tasks.map((task) => pool.run(task) as Promise<LotOutcome[]>))).flat();
   };
-  const sections: string[] = [];
+  const studied: { title: string; made: ArmOutcomes[] }[] = [];
   for (const { truth, title } of TRUTHS) {
     const made: ArmOutcomes[] = [];
-    for (const armIndex of arms) {
+    for (const arm of arms) {
       const startMs = performance.now();
-      const name = ARMS[armIndex]?.name ?? '';
+      const armIndex = ALL_ARMS.indexOf(arm);
       made.push({
-        name,
+        name: arm.name,
         outcomes: {
           house: await outcomesOf(armIndex, truth, 'house'),
           middle: await outcomesOf(armIndex, truth, 'middle'),
         },
       });
-      progress(`${title}: ${name}, ${fixed((performance.now() - startMs) / 1000, 0)} s`);
+      progress(`${title}: ${arm.name}, ${fixed((performance.now() - startMs) / 1000, 0)} s`);
     }
-    sections.push(`### ${title}`, '', countTable(made), '', ...chanceLine(made[0]), missTable(made), '');
+    studied.push({ title, made });
   }
   await pool.destroy();
-  return [
-    '## Brews to target',
-    '',
-    `${labs * LOTS_A_LAB} synthetic lots against each truth, ${LOTS_A_LAB} in each of ${labs} labs, fixed seeds. Each begins with the starting recipe that the lot page gives and goes the page's own way with all its levers: once for a house's window (1.20 to 1.40 %, 18.5 to 21.5 points), once for its middle alone (±0.05 %, ±0.5 points). A brew is inside when its plan, brewed without any error, lies in the window. Finished is a recipe when the arm takes it: the page by its own chance, the others at the first measured cup inside. Every arm sees the same lots, the same hand (2 % of grind, 1 K, 0.1 g of dose, 1.5 g and 1.5 s a pour, 3 % of paper) and the same instruments (three readings of 0.02 % with 0.012 % in common, a third worse than the page believes, 1 g of beverage, 4 s of drain time). In brackets: the chance that the difference from the lot page is luck (exact paired test).`,
-    '',
-    ...sections,
-  ].join('\n');
+  return studied;
 }
 
 interface Figure {

@@ -6,6 +6,7 @@ import {
   type BrewPlan,
   type CalibratedForecast,
   type Lever,
+  type LotCalibration,
   type LotPrior,
   type MeasuredBrew,
 } from '@vendu/core';
@@ -67,15 +68,21 @@ export const proportional = byMeasuredCup(({ aim }, history) => {
   });
 });
 
+/** What is learned of a lot from its brews; a part of it may be taken away, to see what it is worth. */
+export type Learning = (brews: MeasuredBrew[], prior: LotPrior) => LotCalibration;
+
+const learned: Learning = (brews, prior) => valueOf(calibrateLot({ brews, prior }));
+
 /** What the lot page does: the calibration, the first change proposed, and its own word for when to stop. */
 export function page({
   levers = LEVERS,
   pairs = true,
   trace = false,
-}: { levers?: readonly Lever[]; pairs?: boolean; trace?: boolean } = {}): Strategy {
+  learning = learned,
+}: { levers?: readonly Lever[]; pairs?: boolean; trace?: boolean; learning?: Learning } = {}): Strategy {
   return ({ lot, targets }, history) => {
     const brews = trace ? history.measured : history.measured.map((brew) => ({ ...brew, trace: [] }));
-    const calibration = valueOf(calibrateLot({ brews, prior: history.prior }));
+    const calibration = learning(brews, history.prior);
     const { plan, cup } = lastOf(history);
     const advice = valueOf(
       proposeChange({

@@ -1,5 +1,6 @@
 import type { TruthName } from '../truths/truth.js';
-import { ARMS, labOutcomes, type LotOutcome } from './study.js';
+import { ALL_ARMS } from './arms.js';
+import { labOutcomes, type LotOutcome } from './study.js';
 import { AIMS, type AimName } from './task.js';
 
 /** One lab by one arm against one truth: what the pool hands out. */
@@ -11,7 +12,7 @@ export interface LabTask {
 }
 
 export default function dialInLab({ armIndex, labIndex, truth, aim }: LabTask): LotOutcome[] {
-  const arm = ARMS[armIndex];
+  const arm = ALL_ARMS[armIndex];
   if (!arm) throw new RangeError(`no arm ${armIndex}`);
   return labOutcomes(arm, truth, labIndex, AIMS[aim]);
 }

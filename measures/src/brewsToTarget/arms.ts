@@ -1,0 +1,5 @@
+import { ABLATIONS } from './ablation.js';
+import { ARMS, type Arm } from './study.js';
+
+/** Every arm there is, by the number under which a worker knows it. */
+export const ALL_ARMS: readonly Arm[] = [...ARMS, ...ABLATIONS];
