@@ -121,6 +121,7 @@ export { ratioForAim, type RatioForAim } from './startingRecipe/ratioForAim.js';
 export { type KitNote, type WaterFacts } from './startingRecipe/kitNotes.js';
 export { type SchoolNote } from './startingRecipe/schoolNotes.js';
 export {
+  earlierLots,
   similarLots,
   type FinishedLot,
   type LotCharacter,

@@ -9,7 +9,7 @@ import { modelledBrew } from '../calibration/modelled.js';
 import { valueOf } from '../result.js';
 import type { StartingFacts } from './facts.js';
 import { fittedStart } from './fittedStart.js';
-import { similarLots, type FinishedLot, type LotCharacter } from './similarLots.js';
+import { earlierLots, similarLots, type FinishedLot, type LotCharacter } from './similarLots.js';
 
 const FACTS: StartingFacts = {
   process: 'washed',
@@ -28,7 +28,7 @@ const start = (more: Partial<Parameters<typeof fittedStart>[0]> = {}) =>
     houseWindow: CLASSIC_WINDOW,
     aim: null,
     reach: REACH,
-    similar: [],
+    earlierLots: [],
     ...more,
   });
 
@@ -127,18 +127,24 @@ describe('the starting recipe with the grind set by the model', () => {
     expect(start().reasons.grindFit.atGrindersEnd).toBe(false);
   });
 
-  it('is a rough range, and learns from similar lots of the house', () => {
+  it('is a rough range, and learns from all of the house’s earlier lots, most from those in the same kind of brewer', () => {
     expect(start().forecast.isRough).toBe(true);
     const { plan } = start();
     const brew = conditionsOfPlan({ plan, kit: CONE_KIT, roastAgeDays: 10 });
     // Four lots that gave little: the house's lots, or its kit, extract less than the model thinks.
     const thin = { brew, drawdownS: 170, tdsPercent: 1.1, beverageG: 225 };
     const { evidence } = valueOf(calibrateLot({ brews: [thin, thin] }));
-    const similar = similarLots(
-      CHARACTER,
-      [1, 2, 3, 4].map((id) => finished(id, { evidence })),
-    );
-    expect(start({ similar }).plan.grindUm).toBeLessThan(plan.grindUm);
+    const grindAfter = (change: Partial<FinishedLot>) => {
+      const lots = [1, 2, 3, 4].map((id) => finished(id, { evidence, ...change }));
+      return start({ earlierLots: earlierLots(CHARACTER, lots) }).plan.grindUm;
+    };
+    const same = grindAfter({});
+    expect(same).toBeLessThan(plan.grindUm);
+    expect(grindAfter({ process: 'anaerobic', elevation: null, roastLevel: null })).toBe(same);
+    const other = grindAfter({ brewerShape: 'flat-bottom' });
+    expect(other).toBeLessThan(plan.grindUm);
+    expect(other).toBeGreaterThan(same);
+    expect(grindAfter({ evidence: null })).toBe(plan.grindUm);
   });
 });
 

@@ -3,7 +3,7 @@ import { calibrateLot, type LotCalibration } from '../calibration/calibrateLot.j
 import { conditionsOfPlan, type BrewKit } from '../calibration/conditions.js';
 import { forecastBrew, type CalibratedForecast } from '../calibration/forecastBrew.js';
 import { modelledBrew } from '../calibration/modelled.js';
-import { lotPrior } from '../calibration/priors.js';
+import { lotPrior, type EarlierLot } from '../calibration/priors.js';
 import type { ExtractionWindow } from '../extraction/extractionMap.js';
 import { retainedWaterGPerG } from '../extraction/retainedWater.js';
 import { planWaterG, pourEndS, type BrewPlan } from '../plan/plan.js';
@@ -13,7 +13,6 @@ import type { StartingFacts } from './facts.js';
 import { aimOf } from '../aim/aimOf.js';
 import { fitGrind, type GrindFit } from './fitGrind.js';
 import { ratioForAim } from './ratioForAim.js';
-import type { SimilarLot } from './similarLots.js';
 import { startingRecipe, type StartingReasons, type StartingRecipe } from './startingRecipe.js';
 
 export interface FittedStart extends StartingRecipe {
@@ -25,11 +24,11 @@ export interface FittedStart extends StartingRecipe {
 /**
  * The first recipe for a lot: the ratio is the one at which strength and yield can both be on aim, rules and schools
  * move it and the rest of the house recipe, then the model sets the grind for the yield, from what process, elevation
- * and roast say of the lot and from what lots like it turned out to be. The drain time follows.
+ * and roast say of the lot and from what the house's earlier lots turned out to be. The drain time follows.
  *
  * @param aim - what this recipe aims at; `null` for what its school of aims makes of the house's window
  * @param reach - finest and coarsest size of the grinder, um
- * @param similar - finished lots of the house, as `similarLots` chose them
+ * @param earlierLots - what the house's finished lots say, as the function of that name has it
  */
 export function fittedStart({
   facts,
@@ -38,7 +37,7 @@ export function fittedStart({
   houseWindow,
   aim,
   reach,
-  similar,
+  earlierLots,
 }: {
   facts: StartingFacts;
   switchedOff: readonly string[];
@@ -46,13 +45,13 @@ export function fittedStart({
   houseWindow: ExtractionWindow;
   aim: Aim | null;
   reach: { finestUm: number; coarsestUm: number };
-  similar: readonly SimilarLot[];
+  earlierLots: readonly EarlierLot[];
 }): FittedStart {
   const prior = lotPrior({
     process: facts.process,
     ...(facts.elevation ? { elevationM: (facts.elevation.fromM + facts.elevation.toM) / 2 } : {}),
     ...(facts.roastLevel ? { roastLevel: facts.roastLevel } : {}),
-    earlierLots: similar.flatMap(({ evidence, likeness }) => (evidence ? [{ evidence, likeness }] : [])),
+    earlierLots,
   });
   const calibration = valueOf(calibrateLot({ brews: [], prior }));
   const { roastAgeDays } = facts;

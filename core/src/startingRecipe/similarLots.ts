@@ -1,4 +1,4 @@
-import type { LotEvidence } from '../calibration/priors.js';
+import type { EarlierLot, LotEvidence } from '../calibration/priors.js';
 import type { ElevationRange } from '../quantity/elevation.js';
 import type { BrewPlan } from '../plan/plan.js';
 import { ROAST_LEVELS, type BrewerShape, type Process, type RoastLevel } from '../vocabulary.js';
@@ -54,6 +54,22 @@ export function similarLots(lot: LotCharacter, finished: readonly FinishedLot[])
     .filter(({ likeness }) => likeness >= LEAST_LIKE)
     .sort((a, b) => b.likeness - a.likeness || a.lotId - b.lotId)
     .slice(0, MOST_SHOWN);
+}
+
+/** Of a lot brewed with another kind of brewer, where most of the flow differs, this much says something of the house (assumed). */
+const OTHER_BREWER = 0.5;
+
+/**
+ * What the house's finished lots say of the next: all of them, like it or not, for what kit and water do to every lot is
+ * learned from each. What process, elevation and roast did to them was taken off before.
+ */
+export function earlierLots(
+  lot: Pick<LotCharacter, 'brewerShape'>,
+  finished: readonly Pick<FinishedLot, 'brewerShape' | 'evidence'>[],
+): EarlierLot[] {
+  return finished.flatMap(({ evidence, brewerShape }) =>
+    evidence ? [{ evidence, likeness: brewerShape === lot.brewerShape ? 1 : OTHER_BREWER }] : [],
+  );
 }
 
 function likenessOf(lot: LotCharacter, other: LotCharacter): { likeness: number; because: string[] } {

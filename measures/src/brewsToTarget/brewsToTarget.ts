@@ -47,7 +47,7 @@ export async function brewsToTarget(progress: (line: string) => void, labs = LAB
 }
 
 /** The same page with one part of it taken away at a time. */
-export async function ablation(progress: (line: string) => void, labs = LABS / 2): Promise<string> {
+export async function ablation(progress: (line: string) => void, labs = LABS / 3): Promise<string> {
   const [wholePage] = ALL_ARMS;
   const arms = [...(wholePage ? [wholePage] : []), ...ALL_ARMS.slice(ARMS.length)];
   const studied = await studyOf(arms, labs, progress);

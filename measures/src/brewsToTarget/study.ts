@@ -3,11 +3,13 @@ import {
   forecastBrew,
   conditionsOfPlan,
   lotPrior,
+  earlierLots,
   valueOf,
   type Aim,
   type CalibratedForecast,
-  type EarlierLot,
+  type FinishedLot,
   type LotPrior,
+  type EarlierLot,
 } from '@vendu/core';
 import type { TruthName } from '../truths/truth.js';
 import { brewByHand } from '../truths/hand.js';
@@ -20,7 +22,7 @@ import { handOf, isInside, LOTS_A_LAB, taskOf, trueCup, type Task } from './task
 export interface Arm {
   name: string;
   strategy: Strategy;
-  /** Whether what the lab's earlier lots taught is believed of the next. */
+  /** Whether what the lab's earlier lots taught is believed of the next, from its starting recipe on. */
   remembers?: boolean;
 }
 
@@ -66,34 +68,32 @@ const MOST_BREWS = 5;
 
 /** One lab's lots in order, each dialled in by one arm. */
 export function labOutcomes(arm: Arm, truth: TruthName, labIndex: number, aim: Aim): LotOutcome[] {
-  const finished: (Omit<EarlierLot, 'likeness'> & { shape: string })[] = [];
+  const finished: Pick<FinishedLot, 'brewerShape' | 'evidence'>[] = [];
   return Array.from({ length: LOTS_A_LAB }, (_, index) => {
-    const task = taskOf(truth, labIndex * LOTS_A_LAB + index, aim);
-    const prior = priorOf(
-      task,
-      arm.remembers
-        ? finished.map(({ evidence, shape }) => ({ evidence, likeness: shape === task.lot.shape ? 1 : 0.5 }))
-        : [],
-    );
+    const seed = labIndex * LOTS_A_LAB + index;
+    const { shape: brewerShape } = taskOf(truth, seed, aim).lot;
+    const earlier = arm.remembers ? earlierLots({ brewerShape }, finished) : [];
+    const task = taskOf(truth, seed, aim, earlier);
+    const prior = priorOf(task, earlier);
     const { outcome, history } = dialIn(arm.strategy, task, prior);
     if (arm.remembers) {
       // What was learned of this lot by itself, whatever was believed before.
       const { evidence } = valueOf(
         calibrateLot({ brews: history.measured.map((brew) => ({ ...brew, trace: [] })) }),
       );
-      finished.push({ evidence, shape: task.lot.shape });
+      finished.push({ brewerShape, evidence });
     }
     return outcome;
   });
 }
 
-function priorOf({ lot }: Task, earlierLots: EarlierLot[]): LotPrior {
+function priorOf({ lot }: Task, earlier: readonly EarlierLot[]): LotPrior {
   const { process, elevationM, roastLevel } = lot.facts;
   return lotPrior({
     process,
     ...(elevationM === null ? {} : { elevationM }),
     ...(roastLevel === null ? {} : { roastLevel }),
-    earlierLots,
+    earlierLots: earlier,
   });
 }
 

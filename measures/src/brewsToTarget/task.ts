@@ -9,6 +9,7 @@ import {
   USUAL_SCHOOLS,
   type Aim,
   type BrewPlan,
+  type EarlierLot,
   type Targets,
 } from '@vendu/core';
 import { layeredLab } from '../truths/layers/layeredLab.js';
@@ -39,7 +40,13 @@ export interface Task {
   start: BrewPlan;
 }
 
-export function taskOf(truth: TruthName, seed: number, aim: Aim = AIMS.house): Task {
+/** @param earlierLots - what the laboratory's finished lots say of this one */
+export function taskOf(
+  truth: TruthName,
+  seed: number,
+  aim: Aim = AIMS.house,
+  earlierLots: readonly EarlierLot[] = [],
+): Task {
   const lot = LABS[truth](Math.floor(seed / LOTS_A_LAB)).lot(seed);
   const { facts, kit, shape } = lot;
   const { elevationM } = facts;
@@ -57,7 +64,7 @@ export function taskOf(truth: TruthName, seed: number, aim: Aim = AIMS.house): T
     houseWindow: { ...aim },
     aim: null,
     reach: LIMITS,
-    similar: [],
+    earlierLots,
   });
   return { seed, lot, aim, targets: targetsOf(aim), start };
 }

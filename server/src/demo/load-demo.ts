@@ -160,7 +160,7 @@ async function loadLot(lot: DemoLot, ground: Ground): Promise<void> {
     houseWindow: HOUSE,
     aim: null,
     reach: { finestUm: Math.min(...sizes), coarsestUm: Math.max(...sizes) },
-    similar: [],
+    earlierLots: [],
   });
   let version = await RecipeVersionModel.create({
     recipeId: recipe.id,

@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import { Sequelize } from 'sequelize-typescript';
-import { lotPrior, type LotEvidence, type LotPrior, type RoastLevel } from '@vendu/core';
+import { earlierLots, lotPrior, type LotEvidence, type LotPrior, type RoastLevel } from '@vendu/core';
 import type {
   NewVersionDto,
   OutdatedCard,
@@ -31,7 +31,7 @@ import { RecipeVersionModel } from './recipe-version.model.js';
 import { RecipeModel } from './recipe.model.js';
 import { evidenceOf, keepEvidence } from './lot-evidence.js';
 import { publicationView, recipeListItem, versionView } from './recipe-views.js';
-import { readSimilarLots } from './similar-lots.js';
+import { readFinishedLots } from './finished-lots.js';
 import { elevationOf } from './starting-facts.js';
 import { refuseUnknownKit } from './unknown-kit.js';
 
@@ -167,19 +167,12 @@ export class RecipesService {
   /** What is believed of a recipe's lot before its own brews. */
   private async priorOf({ lot, brewer }: RecipeModel, roastLevel: RoastLevel | null): Promise<LotPrior> {
     const elevation = elevationOf(lot);
-    const similar = await readSimilarLots(this.sequelize, {
-      lotId: lot.id,
-      process: lot.process,
-      elevation,
-      roastLevel,
-      variety: lot.variety,
-      brewerShape: brewer.shape,
-    });
+    const finished = await readFinishedLots(this.sequelize, lot.id);
     return lotPrior({
       process: lot.process,
       ...(elevation ? { elevationM: (elevation.fromM + elevation.toM) / 2 } : {}),
       ...(roastLevel ? { roastLevel } : {}),
-      earlierLots: similar.flatMap(({ evidence, likeness }) => (evidence ? [{ evidence, likeness }] : [])),
+      earlierLots: earlierLots({ brewerShape: brewer.shape }, finished),
     });
   }
 

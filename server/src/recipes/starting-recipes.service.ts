@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import { Sequelize } from 'sequelize-typescript';
-import type { BrewPlan } from '@vendu/core';
+import { earlierLots, similarLots, type BrewPlan } from '@vendu/core';
 import type { NewRecipeDto, StartingPreview } from '@vendu/contract';
 import { Computation } from '../computation/computation.js';
 import { KitService } from '../kit/kit.service.js';
@@ -15,7 +15,7 @@ import { plainPlan, refusePlanFaults } from './plan-refusals.js';
 import { RecipeVersionModel } from './recipe-version.model.js';
 import { RecipeModel } from './recipe.model.js';
 import { settingFor } from './recipe-views.js';
-import { readSimilarLots } from './similar-lots.js';
+import { readFinishedLots } from './finished-lots.js';
 import { startingFacts } from './starting-facts.js';
 import { refuseUnknownKit } from './unknown-kit.js';
 
@@ -126,14 +126,17 @@ export class StartingRecipesService {
       schools: schools ?? house.schools,
       labElevationM: house.elevationM,
     });
-    const similar = await readSimilarLots(this.sequelize, {
-      lotId,
-      process: lot.process,
-      elevation: facts.elevation,
-      roastLevel: facts.roastLevel,
-      variety: lot.variety,
-      brewerShape: brewer.shape,
-    });
+    const finished = await readFinishedLots(this.sequelize, lotId);
+    const similar = similarLots(
+      {
+        process: lot.process,
+        elevation: facts.elevation,
+        roastLevel: facts.roastLevel,
+        variety: lot.variety,
+        brewerShape: brewer.shape,
+      },
+      finished,
+    );
     const sizes = grinder.points.map(({ grindUm }) => grindUm);
     const started = await this.computation.run('fittedStart', {
       facts,
@@ -142,7 +145,7 @@ export class StartingRecipesService {
       houseWindow: house.window,
       aim: aim && { ...aim },
       reach: { finestUm: Math.min(...sizes), coarsestUm: Math.max(...sizes) },
-      similar,
+      earlierLots: earlierLots({ brewerShape: brewer.shape }, finished),
     });
     return { started, similar, grinder };
   }

@@ -1,16 +1,6 @@
 import { QueryTypes } from 'sequelize';
 import type { Sequelize } from 'sequelize-typescript';
-import {
-  similarLots,
-  type BrewerShape,
-  type BrewPlan,
-  type FinishedLot,
-  type LotCharacter,
-  type LotEvidence,
-  type Process,
-  type RoastLevel,
-  type SimilarLot,
-} from '@vendu/core';
+import type { BrewerShape, BrewPlan, FinishedLot, LotEvidence, Process, RoastLevel } from '@vendu/core';
 import { parsedJson } from '../database/raw-row.js';
 import { elevationOf } from './starting-facts.js';
 
@@ -31,11 +21,8 @@ interface FinishedRow {
 /** Newest finished recipes looked through; older ones tell little of today's house. */
 const LOOKED_THROUGH = 500;
 
-/** The lab's finished lots most like a lot: those whose recipe was accepted. */
-export async function readSimilarLots(
-  sequelize: Sequelize,
-  lot: LotCharacter & { lotId: number },
-): Promise<SimilarLot[]> {
+/** The lab's finished lots but for one: those whose recipe was accepted, newest first. */
+export async function readFinishedLots(sequelize: Sequelize, butLotId: number): Promise<FinishedLot[]> {
   const rows = await sequelize.query<FinishedRow>(
     `SELECT lots.id AS lotId, lots.name, lots.process, lots.elevation_from_m AS elevationFromM,
       lots.elevation_to_m AS elevationToM, lots.variety, lots.evidence, brewers.shape AS brewerShape,
@@ -50,16 +37,13 @@ export async function readSimilarLots(
       AND ended.number = (SELECT MAX(v.number) FROM recipe_versions AS v
         WHERE v.recipe_id = recipes.id AND v.accepted_at IS NOT NULL)
     ORDER BY ended.accepted_at DESC LIMIT ${LOOKED_THROUGH}`,
-    { type: QueryTypes.SELECT, replacements: { lotId: lot.lotId } },
+    { type: QueryTypes.SELECT, replacements: { lotId: butLotId } },
   );
-  const finished = rows.map(
-    ({ elevationFromM, elevationToM, startPlan, plan, evidence, ...row }): FinishedLot => ({
-      ...row,
-      elevation: elevationOf({ elevationFromM, elevationToM }),
-      startGrindUm: parsedJson<BrewPlan>(startPlan).grindUm,
-      plan: parsedJson<BrewPlan>(plan),
-      evidence: evidence === null ? null : parsedJson<LotEvidence>(evidence),
-    }),
-  );
-  return similarLots(lot, finished);
+  return rows.map(({ elevationFromM, elevationToM, startPlan, plan, evidence, ...row }): FinishedLot => ({
+    ...row,
+    elevation: elevationOf({ elevationFromM, elevationToM }),
+    startGrindUm: parsedJson<BrewPlan>(startPlan).grindUm,
+    plan: parsedJson<BrewPlan>(plan),
+    evidence: evidence === null ? null : parsedJson<LotEvidence>(evidence),
+  }));
 }
