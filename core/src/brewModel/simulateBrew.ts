@@ -48,8 +48,8 @@ const NOTHING_YET: BrewMoment = {
  * water, a layered bed, a clogging paper and three classes of solubles.
  *
  * A forecast without a measured brew of the lot is a rough range: an unknown brewer or paper can be off by
- * 90 s. Do not recommend grinds below 450 micrometres from it; roast age and the manner of pouring move it
- * too little, and the split into classes is qualitative.
+ * 90 s. Do not recommend grinds below 450 micrometres from it; how much roast age and the manner of pouring move
+ * it is assumed in size, and the split into classes is qualitative.
  *
  * @param input.stepS - 1 s unless asked for otherwise
  * @param input.longestS - when to give up on a brew that does not drain

@@ -203,7 +203,7 @@ const HOPELESS = 0.1;
 const BY_DISTANCE = 0.2;
 
 /**
- * Of pours and agitation the model knows the direction badly: it does not move them on its own word, only where taste
+ * Of pours and agitation the model knows the direction and not the size: it does not move them on its own word, only where taste
  * or the house's first lever asks for it.
  */
 const BADLY_MODELLED: readonly Lever[] = ['pours', 'agitation'];
