@@ -210,12 +210,13 @@ describe('the starting recipe looked at first', () => {
       elevationToM: 2000,
       roastLevel: 'light',
     });
-    const { similar } = (
+    const { similar, earlierLots } = (
       await app.barista
         .post(`/api/lots/${lot.id}/starting-recipe`)
         .send({ brewerId: 1, grinderId: 1 })
         .expect(200)
     ).body as StartingPreview;
+    expect(earlierLots).toBeGreaterThan(0);
     const [ridge] = similar;
     expect(ridge).toMatchObject({ name: 'Umuseke Ridge' });
     expect(ridge?.because).toEqual(

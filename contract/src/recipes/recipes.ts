@@ -147,6 +147,8 @@ export interface StartingPreview {
   reasons: StartingReasons;
   /** Rough ranges: the lot was never brewed. */
   forecast: CalibratedForecast;
+  /** Finished lots of the house whose brews the forecast learns from, like this one or not. */
+  earlierLots: number;
   similar: SimilarLotView[];
   grinderSetting: number | null;
   grinderNote: string;

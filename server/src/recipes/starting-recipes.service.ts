@@ -31,9 +31,10 @@ export class StartingRecipesService {
 
   /** The starting recipe as it would be, before anybody keeps it. */
   async preview(lotId: number, asked: NewRecipeDto): Promise<StartingPreview> {
-    const { started, similar, grinder } = await this.compose(lotId, asked);
+    const { started, similar, earlier, grinder } = await this.compose(lotId, asked);
     return {
       ...started,
+      earlierLots: earlier.length,
       ...settingFor(started.plan, grinder),
       similar: similar.map(({ lotId, name, likeness, because, startGrindUm, plan }) => ({
         lotId,
@@ -137,6 +138,7 @@ export class StartingRecipesService {
       },
       finished,
     );
+    const earlier = earlierLots({ brewerShape: brewer.shape }, finished);
     const sizes = grinder.points.map(({ grindUm }) => grindUm);
     const started = await this.computation.run('fittedStart', {
       facts,
@@ -145,8 +147,8 @@ export class StartingRecipesService {
       houseWindow: house.window,
       aim: aim && { ...aim },
       reach: { finestUm: Math.min(...sizes), coarsestUm: Math.max(...sizes) },
-      earlierLots: earlierLots({ brewerShape: brewer.shape }, finished),
+      earlierLots: earlier,
     });
-    return { started, similar, grinder };
+    return { started, similar, earlier, grinder };
   }
 }

@@ -183,6 +183,7 @@ function PreviewSheet({
         <section>
           <h2 className="heading mb-2">What the model expects</h2>
           <RoughForecast forecast={forecast} aim={aim} />
+          <LearnedFrom earlierLots={preview.earlierLots} />
         </section>
         <section>
           <h2 className="heading mb-2">Where similar lots ended</h2>
@@ -199,6 +200,17 @@ function PreviewSheet({
         <ReasonList reasons={reasons} onSwitch={onSwitch} />
       </section>
     </div>
+  );
+}
+
+/** What the house's finished lots have taught of its kit is in the forecast of every next one. */
+function LearnedFrom({ earlierLots }: { earlierLots: number }) {
+  if (earlierLots === 0) return null;
+  return (
+    <p className="caption mt-1">
+      Learned from the brews of {earlierLots === 1 ? 'one finished lot' : `${earlierLots} finished lots`} of
+      the house.
+    </p>
   );
 }
 
