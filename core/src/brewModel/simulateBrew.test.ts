@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { BREWER_CLASSES, PAPER_PER_M } from './hardware.js';
+import { PAPER_PER_M } from './hardware.js';
 import { particlesOf } from './particles.js';
 import { momentsOf } from './series.js';
 import { DEFAULT_LOT, simulateBrew } from './simulateBrew.js';
