@@ -28,6 +28,7 @@ export { type DiscriminationMethod } from './statistics/discrimination.js';
 export { type FriedmanResult } from './statistics/friedman.js';
 export { type IndividualsChart, type RunRule } from './statistics/individualsChart.js';
 
+export { MODEL_VERSION } from './brewModel/constants.js';
 export { BREWER_CLASSES, PAPER_PER_M } from './brewModel/hardware.js';
 
 export { momentsOf } from './brewModel/series.js';

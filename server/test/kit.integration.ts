@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { USUAL_SCHOOLS } from '@vendu/core';
+import { MODEL_VERSION, USUAL_SCHOOLS } from '@vendu/core';
 import type { KitView, RecipeView, StartingPreview, Problem } from '@vendu/contract';
+import { LotModel } from '../src/lots/lot.model.js';
 import { startTestApplication, takeInLot, type TestApplication } from './support/application.js';
 
 let app: TestApplication;
@@ -223,4 +224,18 @@ describe('the starting recipe looked at first', () => {
       expect.arrayContaining(['same process', 'same kind of brewer', 'same roast level']),
     );
   });
+
+  it('believes nothing that another version of the model learned, and learns it again at the start', async () => {
+    const lot = await takeInLot(app.barista);
+    const learnedFrom = async () => {
+      const path = `/api/lots/${lot.id}/starting-recipe`;
+      const response = await app.barista.post(path).send({ brewerId: 1, grinderId: 1 }).expect(200);
+      return (response.body as StartingPreview).earlierLots;
+    };
+    const before = await learnedFrom();
+    await LotModel.update({ evidenceModel: '2' }, { where: { evidenceModel: MODEL_VERSION } });
+    expect(await learnedFrom()).toBe(0);
+    await app.restart();
+    await expect.poll(learnedFrom, { timeout: 60_000 }).toBe(before);
+  }, 90_000);
 });

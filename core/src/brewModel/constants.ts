@@ -116,6 +116,9 @@ export const BREW_MODEL = {
   ballEffectiveness: 0.6,
 } as const;
 
+/** What was learned by another version of the model has to be learned again. */
+export const MODEL_VERSION: string = BREW_MODEL.version;
+
 type Widened<T> = T extends number
   ? number
   : T extends string

@@ -2,6 +2,7 @@ import { Injectable, Logger, type OnApplicationBootstrap, type OnModuleDestroy }
 import { Sequelize } from 'sequelize-typescript';
 import { refreshLotProgress } from '../lots/lot-progress.js';
 import { PublicationsService } from '../publications/publications.service.js';
+import { LotEvidenceService } from '../recipes/lot-evidence.service.js';
 import { RunningBrewsService } from '../running-brews/running-brews.service.js';
 import { Writing } from '../writing/writing.js';
 
@@ -17,6 +18,7 @@ export class CareService implements OnApplicationBootstrap, OnModuleDestroy {
     private readonly sequelize: Sequelize,
     private readonly publications: PublicationsService,
     private readonly runningBrews: RunningBrewsService,
+    private readonly evidence: LotEvidenceService,
     private readonly writing: Writing,
   ) {}
 
@@ -25,6 +27,10 @@ export class CareService implements OnApplicationBootstrap, OnModuleDestroy {
       await refreshLotProgress(this.sequelize);
       await this.publications.fillMissingCards();
       await this.sweep();
+    });
+    // Beside the first requests, which do without what is not learned yet: a lot takes a second.
+    void this.attempt(async () => {
+      await this.evidence.relearnOutdated();
     });
   }
 

@@ -29,6 +29,8 @@ export class LotModel extends Model {
   @Column(DataType.DATE) declare stockAt: Date | null;
   /** What its brews taught, kept when its recipe is accepted, for the house's next lots. */
   @Column(DataType.JSON) declare evidence: LotEvidence | null;
+  /** Version of the brew model that it was learned with. */
+  @Column(DataType.STRING) declare evidenceModel: string | null;
   // From here on computed from the records by `refreshLotProgress`, for the list to be filtered and sorted by.
   @Column(DataType.STRING) declare stage: LotStage;
   @Column(DataType.INTEGER) declare brewCount: number;

@@ -1,6 +1,14 @@
 import { QueryTypes } from 'sequelize';
 import type { Sequelize } from 'sequelize-typescript';
-import type { BrewerShape, BrewPlan, FinishedLot, LotEvidence, Process, RoastLevel } from '@vendu/core';
+import {
+  MODEL_VERSION,
+  type BrewerShape,
+  type BrewPlan,
+  type FinishedLot,
+  type LotEvidence,
+  type Process,
+  type RoastLevel,
+} from '@vendu/core';
 import { parsedJson } from '../database/raw-row.js';
 import { elevationOf } from './starting-facts.js';
 
@@ -25,7 +33,7 @@ const LOOKED_THROUGH = 500;
 export async function readFinishedLots(sequelize: Sequelize, butLotId: number): Promise<FinishedLot[]> {
   const rows = await sequelize.query<FinishedRow>(
     `SELECT lots.id AS lotId, lots.name, lots.process, lots.elevation_from_m AS elevationFromM,
-      lots.elevation_to_m AS elevationToM, lots.variety, lots.evidence, brewers.shape AS brewerShape,
+      lots.elevation_to_m AS elevationToM, lots.variety, IF(lots.evidence_model = :model, lots.evidence, NULL) AS evidence, brewers.shape AS brewerShape,
       (SELECT level FROM roast_batches WHERE roast_batches.lot_id = lots.id ORDER BY roasted_on DESC, id DESC LIMIT 1) AS roastLevel,
       first.plan AS startPlan, ended.plan
     FROM recipe_versions AS ended
@@ -37,7 +45,7 @@ export async function readFinishedLots(sequelize: Sequelize, butLotId: number): 
       AND ended.number = (SELECT MAX(v.number) FROM recipe_versions AS v
         WHERE v.recipe_id = recipes.id AND v.accepted_at IS NOT NULL)
     ORDER BY ended.accepted_at DESC LIMIT ${LOOKED_THROUGH}`,
-    { type: QueryTypes.SELECT, replacements: { lotId: butLotId } },
+    { type: QueryTypes.SELECT, replacements: { lotId: butLotId, model: MODEL_VERSION } },
   );
   return rows.map(({ elevationFromM, elevationToM, startPlan, plan, evidence, ...row }): FinishedLot => ({
     ...row,

@@ -1,4 +1,4 @@
-import { type calibrateLot, recordedBrew, type BrewKit, type LotEvidence } from '@vendu/core';
+import { type calibrateLot, MODEL_VERSION, recordedBrew, type BrewKit, type LotEvidence } from '@vendu/core';
 import type { BrewListItem } from '@vendu/contract';
 import { LotModel } from '../lots/lot.model.js';
 
@@ -34,7 +34,7 @@ export async function evidenceOf(
   return calibrated.ok ? calibrated.value.evidence : null;
 }
 
-/** Keeps what a lot's brews taught with the lot, for the starting recipes of lots to come. */
+/** Keeps what a lot's brews taught with the lot, for the lots to come, and by which version of the model. */
 export async function keepEvidence(lotId: number, evidence: LotEvidence | null): Promise<void> {
-  await LotModel.update({ evidence }, { where: { id: lotId } });
+  await LotModel.update({ evidence, evidenceModel: MODEL_VERSION }, { where: { id: lotId } });
 }

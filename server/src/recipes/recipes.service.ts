@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import { Sequelize } from 'sequelize-typescript';
-import { earlierLots, lotPrior, type LotEvidence, type LotPrior, type RoastLevel } from '@vendu/core';
+import { earlierLots, lotPrior, type LotPrior, type RoastLevel } from '@vendu/core';
 import type {
   NewVersionDto,
   OutdatedCard,
@@ -10,7 +10,6 @@ import type {
   RecipeView,
 } from '@vendu/contract';
 import { BrewReader } from '../brews/brew-reader.js';
-import { Computation } from '../computation/computation.js';
 import { BrewerModel } from '../kit/brewer.model.js';
 import { KitService } from '../kit/kit.service.js';
 import { KettleModel } from '../kit/kettle.model.js';
@@ -29,7 +28,8 @@ import { Writing } from '../writing/writing.js';
 import { plainPlan, refusePlanFaults } from './plan-refusals.js';
 import { RecipeVersionModel } from './recipe-version.model.js';
 import { RecipeModel } from './recipe.model.js';
-import { evidenceOf, keepEvidence } from './lot-evidence.js';
+import { keepEvidence } from './lot-evidence.js';
+import { LotEvidenceService } from './lot-evidence.service.js';
 import { publicationView, recipeListItem, versionView } from './recipe-views.js';
 import { readFinishedLots } from './finished-lots.js';
 import { elevationOf } from './starting-facts.js';
@@ -43,7 +43,7 @@ export class RecipesService {
     private readonly sequelize: Sequelize,
     private readonly kit: KitService,
     private readonly brews: BrewReader,
-    private readonly computation: Computation,
+    private readonly evidence: LotEvidenceService,
     private readonly writing: Writing,
   ) {}
 
@@ -208,7 +208,7 @@ export class RecipesService {
   async setAccepted(versionId: number, isAccepted: boolean, person: PersonModel): Promise<RecipeView> {
     const { recipeId } = await version(versionId);
     // Learned before its turn, since it takes a while: what is measured meanwhile teaches at the next acceptance.
-    const evidence = isAccepted ? await this.evidenceOf(recipeId) : undefined;
+    const evidence = isAccepted ? await this.evidence.ofRecipe(await recipe(recipeId)) : undefined;
     return this.change(recipeId, async ({ lotId }) => {
       const row = await version(versionId);
       if (!isAccepted && row.signedOffAt !== null) {
@@ -257,20 +257,6 @@ export class RecipesService {
       request,
     );
     return this.read(id);
-  }
-
-  private async evidenceOf(recipeId: number): Promise<LotEvidence | null> {
-    const { lotId, brewerId, paperId } = await recipe(recipeId);
-    const [brewer, paper, trail] = await Promise.all([
-      this.kit.brewer(brewerId),
-      this.kit.paper(paperId),
-      this.brews.ofLot(lotId),
-    ]);
-    return evidenceOf(
-      trail.filter((brew) => brew.recipeId === recipeId),
-      await this.kit.brewKit(brewer, paper),
-      (input) => this.computation.run('calibrateLot', input),
-    );
   }
 }
 

@@ -3,6 +3,7 @@ import { kitAndLots } from './0002-kit-and-lots.js';
 import { bench } from './0004-bench.js';
 import { instruments } from './0005-instruments.js';
 import { recipeKitAndSearch } from './0003-recipe-kit-and-search.js';
+import { evidenceModel } from './0008-evidence-model.js';
 import { outflow } from './0007-outflow.js';
 import { safeGround } from './0006-safe-ground.js';
 import { firstTables } from './0001-first-tables.js';
@@ -16,4 +17,5 @@ export const MIGRATIONS: readonly Migration[] = [
   instruments,
   safeGround,
   outflow,
+  evidenceModel,
 ];

@@ -11,6 +11,7 @@ const LANDED = {
   '0005-instruments': '27651d6c8efd76c9',
   '0006-safe-ground': '6b8b1cb2efabddb2',
   '0007-outflow': '7a88317c212d5c85',
+  '0008-evidence-model': '45fb65ce41949698',
 };
 
 describe('the steps of the schema', () => {
