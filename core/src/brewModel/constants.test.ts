@@ -1,0 +1,13 @@
+import { createHash } from 'node:crypto';
+import { expect, it } from 'vitest';
+import { BREW_MODEL, MODEL_VERSION } from './constants.js';
+import { BREWER_CLASSES, PAPER_PER_M } from './hardware.js';
+
+/** Of each version that may have learned something somewhere; a new one adds its own. */
+const VERSIONS: Record<string, string> = { '3': '93d9c17ab9c039b5' };
+
+it('is another version as soon as a constant is another: what was learned by the old one is learned again', () => {
+  const { version: _, ...constants } = BREW_MODEL;
+  const all = JSON.stringify({ constants, BREWER_CLASSES, PAPER_PER_M });
+  expect(createHash('sha256').update(all).digest('hex').slice(0, 16)).toBe(VERSIONS[MODEL_VERSION]);
+});
