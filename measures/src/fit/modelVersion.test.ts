@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import { expect, it } from 'vitest';
-import { BREW_MODEL, MODEL_VERSION } from './constants.js';
-import { BREWER_CLASSES, PAPER_PER_M } from './hardware.js';
+import { BREWER_CLASSES, MODEL_VERSION, PAPER_PER_M } from '@vendu/core';
+import { BREW_MODEL } from '@vendu/core/brewModel';
 
 /** Of each version that may have learned something somewhere; a new one adds its own. */
 const VERSIONS: Record<string, string> = { '3': '93d9c17ab9c039b5' };
