@@ -20,7 +20,7 @@ export const DEFAULT_LOT: LotFactors = {
   ageDays: 14,
 };
 
-/** How finely a brew is stepped for display, s: 95 of 100 brews are within 0.3 s and 0.02 points of a much finer step. */
+/** How finely a brew is stepped for display, s: 95 of 100 brews are within 0.6 s and 0.02 points of a much finer step. */
 const DISPLAY_STEP_S = 1;
 /** When a brew that does not drain is given up, s. */
 const LONGEST_S = 1200;

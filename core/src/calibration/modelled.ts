@@ -4,7 +4,7 @@ import { sum } from '../brewModel/state.js';
 import { lotFactorsOf, medianUm, type BrewConditions, type LearnedFactors } from './conditions.js';
 import type { Output } from './discrepancy.js';
 
-/** Two seconds are within 0.8 s and 0.06 points of a much finer step (95 of 100 brews), and a fit takes a hundred brews. */
+/** Two seconds are within 1.2 s and 0.04 points of a much finer step (95 of 100 brews), and a fit takes a hundred brews. */
 const FIT_STEP_S = 2;
 /** Water that drains at once, less than a drop, has no logarithm: nothing is told apart below this. */
 const LEAST_DRAIN_S = 0.5;
