@@ -55,7 +55,11 @@ test('the lab’s own pages', async ({ page }) => {
     // These are worked out after the page is there.
     if (name === 'starting-recipe')
       await page.getByRole('heading', { name: 'Why each figure is what it is' }).waitFor();
-    if (name === 'lot') await page.getByText(/ of 100/).first().waitFor();
+    if (name === 'lot')
+      await page
+        .getByText(/ of 100/)
+        .first()
+        .waitFor();
     if (name === 'brew') await page.getByRole('heading', { name: 'Forecast and result' }).waitFor();
     await shoot(page, name);
   }
