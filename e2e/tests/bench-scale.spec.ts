@@ -239,7 +239,7 @@ test('water that runs through is seen early, moves the forecast and is told', as
   const beforeS = await drainsS();
   await page.keyboard.press('b');
   await expect.poll(drainsS).toBeLessThan(beforeS - 10);
-  // the bed runs six times as fast as the plan's forecast has it: sure enough to be said of a lot never brewed.
+  // The bed is six times as open as the plan's forecast has it: sure enough to be said of a lot never brewed.
   await expect(page.getByRole('alert')).toContainText('Early.');
 });
 

@@ -21,7 +21,7 @@ const moved: MovedWater = { fromAbove: 0, absorbed: 0, throughBed: 0, pastBed: 0
 /**
  * One step of the whole brew: conservative, and positive whatever the step. Water and heat go by the midpoint
  * rule: half a step with the rates of its start shows the rates of its middle, and the whole step takes those. The
- * solutes follow class by class by backward Euler through the cells of the bed.
+ * solutes follow class by class implicitly through the cells of the bed.
  *
  * @param stepS - length of the step, s
  */

@@ -99,7 +99,7 @@ function thinned(trace: readonly TracePoint[]): TracePoint[] {
   );
 }
 
-const RANGES = {
+export const EVIDENCE_RANGES = {
   drawdownS: { low: 10, high: 3600, unit: 's' },
   tdsPercent: { low: 0.05, high: 10, unit: '%' },
   beverageG: { low: 1, high: 5000, unit: 'g' },
@@ -108,8 +108,8 @@ const STANDARD_RANGES = {
   drawdownS: { low: 0, high: 600, unit: 's' },
   tdsPercent: { low: 0, high: 1, unit: '%' },
   beverageG: { low: 0, high: 200, unit: 'g' },
-} satisfies Record<keyof typeof RANGES, Range>;
-const TRACE_RANGES = {
+} satisfies Record<keyof typeof EVIDENCE_RANGES, Range>;
+export const TRACE_RANGES = {
   atS: { low: 0, high: 3600, unit: 's' },
   beverageG: { low: -50, high: 5000, unit: 'g' },
 } satisfies Record<keyof TracePoint, Range>;
@@ -125,7 +125,7 @@ export function evidenceFault(brews: readonly MeasuredBrew[]): BrewInputFailure 
           tdsPercent: measured.tdsPercent ?? undefined,
           beverageG: measured.beverageG ?? undefined,
         },
-        RANGES,
+        EVIDENCE_RANGES,
       ) ??
       (measured.standard ? firstOutOfRange(measured.standard, STANDARD_RANGES) : null) ??
       traceFault(measured.trace ?? []);

@@ -98,7 +98,9 @@ function traced(brew: BrewConditions, factors: LearnedFactors, timesS: readonly 
         }),
   });
   const cupKg = run.cup.waterKg + run.cup.soluteKg;
-  while (traceG.length < timesS.length) traceG.push(cupKg * 1000);
+  // What ran out after a brewer was lifted is in no cup of it, but ran out.
+  const allKg = run.state.cupWaterKg + sum(run.state.cupSolute);
+  while (traceG.length < timesS.length) traceG.push(allKg * 1000);
   return { run, cupKg, traceG };
 }
 

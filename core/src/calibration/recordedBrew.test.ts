@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { CONE_KIT, PLAN } from '../testing/brews.js';
 import { benchSteps } from '../bench/benchSteps.js';
+import { evidenceFault } from './evidence.js';
+import { modelledBrew } from './modelled.js';
 import { recordedBrew } from './recordedBrew.js';
 
 const record = {
@@ -87,6 +89,24 @@ describe('a recorded brew as evidence', () => {
       CONE_KIT,
     );
     expect(none.tdsPercent).toBeNull();
+  });
+
+  it('leaves out a sip and what is as strong as no brew: the lot’s other brews stay evidence', () => {
+    const cup = { endS: 45, beverageG: 20, tdsPercent: 12 };
+    const split = { ...record, beverageG: null, tdsPercent: null, steps: [] };
+    for (const cups of [[cup], [{ ...cup, beverageG: 0.4, tdsPercent: 8 }], [{ ...cup, endS: 5000 }]]) {
+      const brew = recordedBrew({ ...split, cups }, CONE_KIT);
+      expect(brew.tdsPercent).toBeNull();
+      expect(evidenceFault([brew])).toBeNull();
+    }
+  });
+
+  it('runs on past a lift in what a scale under the server sees', () => {
+    const brew = recordedBrew({ ...record, steps: [] }, CONE_KIT).brew;
+    const even = { solubility: 1, rate: 1, flow: 1, retained: 1, steepness: 1 };
+    const [whole, lifted] = [brew, { ...brew, liftAtS: 100 }].map((each) => modelledBrew(each, even, [600]));
+    expect(lifted?.traceG[0]).toBeCloseTo(whole?.traceG[0] ?? NaN, 6);
+    expect(lifted?.beverageG).toBeLessThan((whole?.beverageG ?? NaN) - 20);
   });
 
   it('prefers the mixed cup to its parts, where it was read', () => {

@@ -145,6 +145,9 @@ describe('the starting recipe with the grind set by the model', () => {
     expect(other).toBeLessThan(plan.grindUm);
     expect(other).toBeGreaterThan(same);
     expect(grindAfter({ evidence: null })).toBe(plan.grindUm);
+    // Two accepted recipes of one lot teach once, as the one in the same kind of brewer.
+    const twice = [finished(1, { evidence, brewerShape: 'flat-bottom' }), finished(1, { evidence })];
+    expect(earlierLots(CHARACTER, twice)).toEqual([{ evidence, likeness: 1 }]);
   });
 });
 

@@ -65,11 +65,15 @@ const OTHER_BREWER = 0.5;
  */
 export function earlierLots(
   lot: Pick<LotCharacter, 'brewerShape'>,
-  finished: readonly Pick<FinishedLot, 'brewerShape' | 'evidence'>[],
+  finished: readonly Pick<FinishedLot, 'lotId' | 'brewerShape' | 'evidence'>[],
 ): EarlierLot[] {
-  return finished.flatMap(({ evidence, brewerShape }) =>
-    evidence ? [{ evidence, likeness: brewerShape === lot.brewerShape ? 1 : OTHER_BREWER }] : [],
-  );
+  // A lot with two accepted recipes is there twice, and has taught once.
+  const byLot = new Map<number, EarlierLot>();
+  for (const { lotId, evidence, brewerShape } of finished) {
+    const likeness = brewerShape === lot.brewerShape ? 1 : OTHER_BREWER;
+    if (evidence && likeness > (byLot.get(lotId)?.likeness ?? 0)) byLot.set(lotId, { evidence, likeness });
+  }
+  return [...byLot.values()];
 }
 
 function likenessOf(lot: LotCharacter, other: LotCharacter): { likeness: number; because: string[] } {

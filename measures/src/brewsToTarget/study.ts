@@ -68,7 +68,7 @@ const MOST_BREWS = 5;
 
 /** One lab's lots in order, each dialled in by one arm. */
 export function labOutcomes(arm: Arm, truth: TruthName, labIndex: number, aim: Aim): LotOutcome[] {
-  const finished: Pick<FinishedLot, 'brewerShape' | 'evidence'>[] = [];
+  const finished: Pick<FinishedLot, 'lotId' | 'brewerShape' | 'evidence'>[] = [];
   return Array.from({ length: LOTS_A_LAB }, (_, index) => {
     const seed = labIndex * LOTS_A_LAB + index;
     const { shape: brewerShape } = taskOf(truth, seed, aim).lot;
@@ -81,7 +81,7 @@ export function labOutcomes(arm: Arm, truth: TruthName, labIndex: number, aim: A
       const { evidence } = valueOf(
         calibrateLot({ brews: history.measured.map((brew) => ({ ...brew, trace: [] })) }),
       );
-      finished.push({ brewerShape, evidence });
+      finished.push({ lotId: seed, brewerShape, evidence });
     }
     return outcome;
   });

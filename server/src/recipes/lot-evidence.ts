@@ -1,4 +1,11 @@
-import { type calibrateLot, MODEL_VERSION, recordedBrew, type BrewKit, type LotEvidence } from '@vendu/core';
+import {
+  type calibrateLot,
+  cupsTogether,
+  MODEL_VERSION,
+  recordedBrew,
+  type BrewKit,
+  type LotEvidence,
+} from '@vendu/core';
 import type { BrewListItem } from '@vendu/contract';
 import { LotModel } from '../lots/lot.model.js';
 
@@ -16,7 +23,7 @@ export async function evidenceOf(
 ): Promise<LotEvidence | null> {
   const measured = brews
     .filter(({ isSetAside, isSimulated }) => !isSetAside && !isSimulated)
-    .filter(({ result, cups }) => result !== null || cups.some(({ tdsPercent }) => tdsPercent !== null))
+    .filter(({ result, cups }) => result !== null || cupsTogether(cups).read !== null)
     .slice(-MOST_BREWS)
     .map(({ result, ...brew }) =>
       recordedBrew(
