@@ -41,3 +41,29 @@ describe('a request whose answer is not known', () => {
     expect(kept()).not.toContain('secret-words');
   });
 });
+
+describe('a read that a write overtakes', () => {
+  it('is made again: no page shows what was there before the write', async () => {
+    let stored = 'old';
+    const reads: (() => void)[] = [];
+    vi.stubGlobal('fetch', async (request: Request) => {
+      const seen = request.method === 'GET' ? stored : (stored = 'new');
+      if (request.method === 'GET') await new Promise<void>((resolve) => reads.push(resolve));
+      return new Response(JSON.stringify(seen), { headers: { 'content-type': 'application/json' } });
+    });
+    const { read, write } = api.injectEndpoints({
+      endpoints: (build) => ({
+        read: build.query<string, null>({ query: () => 'thing' }),
+        write: build.mutation<string, null>({ query: () => ({ url: 'thing', method: 'PUT' }) }),
+      }),
+    }).endpoints;
+    const { dispatch } = createStore();
+    const reading = dispatch(read.initiate(null));
+    await expect.poll(() => reads.length).toBe(1);
+    await dispatch(write.initiate(null));
+    reads[0]?.();
+    await expect.poll(() => reads.length).toBe(2);
+    reads[1]?.();
+    expect((await reading).data).toBe('new');
+  });
+});

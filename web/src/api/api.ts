@@ -21,6 +21,22 @@ const askOnce: typeof ask = async (args, api, options) => {
   return answer;
 };
 
+let writesAnswered = 0;
+
+/** A read that a write overtook is made again: what it brings may be of before the write, and would be shown as of now. */
+const askInOrder: typeof ask = async (args, api, options) => {
+  if (typeof args !== 'string' && (args.method ?? 'GET') !== 'GET') {
+    const answer = await askOnce(args, api, options);
+    writesAnswered++;
+    return answer;
+  }
+  for (;;) {
+    const before = writesAnswered;
+    const answer = await ask(args, api, options);
+    if (writesAnswered === before || api.signal.aborted) return answer;
+  }
+};
+
 /** A refusal is an answer; a server that does not get to it is none. */
 function isAnswer({ status }: FetchBaseQueryError): boolean {
   return typeof status === 'number' && status < 500 && status !== 429;
@@ -29,7 +45,7 @@ function isAnswer({ status }: FetchBaseQueryError): boolean {
 /** The one API of the server; each feature adds its endpoints to it. */
 export const api = createApi({
   reducerPath: 'api',
-  baseQuery: askOnce,
+  baseQuery: askInOrder,
   tagTypes: ['Practice', 'Running', 'Session', 'Kit', 'Lot', 'Recipe', 'Brew', 'Published'],
   endpoints: () => ({}),
 });

@@ -1,4 +1,4 @@
-import { useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { Trouble } from '../api/problem';
 import { useDraft } from './draft';
 import { useRetry } from '../ui/useRetry';
@@ -43,9 +43,13 @@ export function useSaved<T>({
   const [state, setState] = useState<SavedState>(
     draft === null ? { kind: 'still' } : { kind: 'unsaved', trouble: null },
   );
-  // What was saved shows until the page has read it again.
+  // What was saved shows until the page has read it again: what it showed meanwhile is of before.
   const [taken, setTaken] = useState<{ value: T; over: string } | null>(null);
   const storedText = JSON.stringify(stored);
+  const shown = useRef(storedText);
+  useEffect(() => {
+    shown.current = storedText;
+  });
   const latest = useRef(draft);
   const queue = useRef(Promise.resolve());
 
@@ -66,7 +70,7 @@ export function useSaved<T>({
       setState({ kind: 'unsaved', trouble });
     } else if (isNewest) {
       latest.current = null;
-      setTaken({ value: sent, over: storedText });
+      setTaken({ value: sent, over: shown.current });
       keep(null);
       forget();
       setState({ kind: 'saved', atMs: Date.now() });
