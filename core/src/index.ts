@@ -104,6 +104,8 @@ export { keepLocked, LOCKS, type Lock, type LockReason } from './plan/keepLocked
 export { joinWithNext, moveDrawdown, movePourEnd, movePourStart, splitPour } from './plan/movePours.js';
 export { planChanges, type PlanChange } from './plan/planChanges.js';
 export { amountsFromTotalsG } from './plan/amountsFromTotals.js';
+export { pouringWords } from './plan/pouringWords.js';
+export { throughRegulator, type Fed } from './plan/regulator.js';
 export { planFaults, type PlanFault, type PlanFaultReason } from './plan/planFaults.js';
 export { planWarnings, USUAL, type PlanWarning } from './plan/planWarnings.js';
 export { staircase, staircaseTotalG, type StaircasePoint } from './plan/staircase.js';
@@ -210,7 +212,14 @@ export { type CurvePoint, type GrinderCurve, type MeasuredPoint } from './grind/
 export { type SievedGrind } from './grind/sieveGrind.js';
 export { type SettingRange } from './grind/translateSetting.js';
 export { brewerFaults, type BrewerFault } from './kit/brewerFaults.js';
-export { brewerGeometry, brimfulG, classMeasures, type BrewerMeasures } from './kit/brewerGeometry.js';
+export {
+  brewerGeometry,
+  brimfulG,
+  classMeasures,
+  type BrewerBuild,
+  type BrewerMeasures,
+  type PaperBuild,
+} from './kit/brewerGeometry.js';
 
 export { bedSeenIn, type BedSeen } from './calibration/bedSeen.js';
 export { brewAsDone, DEPARTURES, type BrewDone, type Departure } from './calibration/brewAsDone.js';

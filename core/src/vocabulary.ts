@@ -23,6 +23,17 @@ export type RoastLevel = (typeof ROAST_LEVELS)[number];
 export const BREWER_SHAPES = ['cone', 'flat-bottom', 'carafe'] as const;
 export type BrewerShape = (typeof BREWER_SHAPES)[number];
 
+/** How far ribs inside a brewer hold the paper off its wall. */
+export const RIBS = ['none', 'part-way', 'full'] as const;
+export type Ribs = (typeof RIBS)[number];
+
+export const WALL_MATERIALS = ['plastic', 'glass', 'ceramic', 'metal'] as const;
+export type WallMaterial = (typeof WALL_MATERIALS)[number];
+
+/** Pleats hold a paper off the wall by themselves. */
+export const PAPER_FOLDS = ['smooth', 'pleated'] as const;
+export type PaperFold = (typeof PAPER_FOLDS)[number];
+
 export const AGITATIONS = ['none', 'swirl', 'stir', 'needle'] as const;
 export type Agitation = (typeof AGITATIONS)[number];
 /** Something done to the bed. */

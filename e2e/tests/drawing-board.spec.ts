@@ -101,6 +101,39 @@ test('steps other than pours reach the bench and the card of changes', async ({ 
   await expect(page.getByRole('cell', { name: 'Lift the brewer' })).toBeVisible();
 });
 
+test('a regulator, a pattern and a height go from the board over the bench into the record', async ({
+  page,
+}) => {
+  await signIn(page, 'barista');
+  await openBoard(page, 'Evenly fed');
+  const regulator = page.getByLabel('Flow regulator');
+  await regulator.fill('0.9');
+  await page.keyboard.press('Enter');
+  await expect(
+    page.getByText(/the regulator has let .* through at .*; the drawdown must end later/),
+  ).toBeVisible();
+  await regulator.fill('3.5');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('through the regulator', { exact: true })).toBeVisible();
+  await expect(page.getByText(/must end later/)).toBeHidden();
+  await page.getByText('Pattern and height').click();
+  await expect(page.getByText('Under the flow regulator neither reaches the bed.')).toBeVisible();
+  await page.getByLabel('Pour 2, pattern').selectOption({ label: 'in the centre' });
+  await page.getByLabel('Pour 2, height').fill('4');
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: 'Save as version 2' }).click();
+  await expect(page.getByRole('heading', { name: /version 2/ })).toBeVisible();
+  await expect(page.getByText('regulator none → 3.5 g/s')).toBeVisible();
+  await page.reload();
+  await expect(regulator).toHaveValue('3.5');
+  await expect(page.getByText('Pour 2 in the centre from 4 cm')).toBeVisible();
+  await page.getByRole('link', { name: 'Brew version 2' }).click();
+  await expect(page.getByRole('button', { name: /Flow regulator on top, 3.5 g\/s/ })).toBeVisible();
+  await page.keyboard.press('Space');
+  await page.getByRole('button', { name: 'Swirl now' }).click();
+  await expect(page.getByText('in the centre from 4 cm')).toBeVisible();
+});
+
 test('the forecast follows a drag, and a brimful plan says what to do', async ({ page }) => {
   await signIn(page, 'barista');
   await openBoard(page, 'Live board');

@@ -42,6 +42,9 @@ test('a brewer is measured with a ruler, drawn, and refused where it is narrower
   ] as const) {
     await form.getByLabel(label, { exact: true }).fill(text);
   }
+  await form.getByLabel('Ribs inside').selectOption({ label: 'part way' });
+  await form.getByLabel('Wall', { exact: true }).selectOption({ label: 'metal' });
+  await form.getByLabel('Wall thickness').fill('0.8');
   await form.getByRole('button', { name: 'Save' }).click();
   await expect(form.getByText(/The top is narrower than the bottom of 70 mm/)).toBeVisible();
   await form.getByLabel('Top diameter, inside').fill('110');
@@ -50,6 +53,7 @@ test('a brewer is measured with a ruler, drawn, and refused where it is narrower
   await expect(
     page.getByRole('img', { name: /Capstan dripper in profile: 110 mm at the top/ }),
   ).toBeVisible();
+  await expect(page.getByText('0.8 mm of metal, ribs part way')).toBeVisible();
 });
 
 test('a zero check is written down and is then no longer due', async ({ page }) => {

@@ -90,6 +90,11 @@ async function expectOldRows(sequelize: Sequelize): Promise<void> {
     ['Old cone', 'White', 85],
     ['Old flask', 'Thick', 120],
   ]);
+  const unsaid = await rowsOf(
+    sequelize,
+    'SELECT ribs, wall_material, wall_mm, fold FROM brewers JOIN papers ON papers.id = paper_id',
+  );
+  expect(unsaid.flatMap((row) => Object.values(row)).filter((value) => value !== null)).toEqual([]);
   const [lot] = await rowsOf(
     sequelize,
     'SELECT stage, stock_at IS NOT NULL AS weighed, left_g + 0E0 AS leftG FROM lots',

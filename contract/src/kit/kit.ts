@@ -1,13 +1,15 @@
 import type {
+  BrewerBuild,
   BrewerGeometry,
   BrewerMeasures,
   BrewerShape,
   ExtractionWindow,
   MeasuredPoint,
+  PaperBuild,
   Schools,
 } from '@vendu/core';
 
-export interface PaperView extends Revised {
+export interface PaperView extends PaperBuild, Revised {
   name: string;
   /** Resistance of the wet paper, 1/m. */
   resistancePerM: number;
@@ -15,7 +17,7 @@ export interface PaperView extends Revised {
   rinseG: number;
 }
 
-export interface BrewerView extends BrewerMeasures, Revised {
+export interface BrewerView extends BrewerMeasures, BrewerBuild, Revised {
   name: string;
   shape: BrewerShape;
   /** The outlet in words, as `3 holes of 6 mm`. */
@@ -26,7 +28,7 @@ export interface BrewerView extends BrewerMeasures, Revised {
   usualDoseG: number;
   /** Water the house pours into it at most, g. */
   capacityG: number;
-  /** What the brew model needs of it. */
+  /** What the brew model needs of it with its usual paper. */
   geometry: BrewerGeometry;
   paperResistancePerM: number;
 }

@@ -2,12 +2,18 @@ import { Type } from 'class-transformer';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, ValidateIf, ValidateNested } from 'class-validator';
 import {
   BREWER_SHAPES,
+  PAPER_FOLDS,
+  RIBS,
   SCHOOLS,
+  WALL_MATERIALS,
   type Aim,
   type BrewerShape,
   type ExtractionWindow,
+  type PaperFold,
+  type Ribs,
   type SchoolPoint,
   type Schools,
+  type WallMaterial,
 } from '@vendu/core';
 import { IsPlainObject, NumberBetween, OneOf, TextUpTo } from '../validation/decorators.js';
 import {
@@ -37,6 +43,11 @@ export class PaperDto extends RevisedDto {
 
   @NumberBetween({ label: 'Rinse water', unit: 'g', min: 0, max: 2000, whole: true })
   rinseG!: number;
+
+  /** `null` where nobody looked. */
+  @ValidateIf(isGiven)
+  @OneOf({ label: 'Fold', values: PAPER_FOLDS })
+  fold: PaperFold | null = null;
 }
 
 export class BrewerDto extends RevisedDto {
@@ -60,6 +71,19 @@ export class BrewerDto extends RevisedDto {
 
   @NumberBetween({ label: 'Outlets', unit: '', min: 1, max: 60, whole: true })
   outletCount!: number;
+
+  /** `null` where nobody looked: as usual for its kind. */
+  @ValidateIf(isGiven)
+  @OneOf({ label: 'Ribs', values: RIBS })
+  ribs: Ribs | null = null;
+
+  @ValidateIf(isGiven)
+  @OneOf({ label: 'Wall', values: WALL_MATERIALS })
+  wallMaterial: WallMaterial | null = null;
+
+  @ValidateIf(isGiven)
+  @NumberBetween({ label: 'Wall thickness', unit: 'mm', min: 0.2, max: 20 })
+  wallMm: number | null = null;
 
   @id('Paper')
   paperId!: number;

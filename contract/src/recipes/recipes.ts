@@ -2,12 +2,14 @@ import { Type } from 'class-transformer';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, ValidateIf, ValidateNested } from 'class-validator';
 import {
   AGITATIONS,
+  POUR_PATTERNS,
   type Agitation,
   type Aim,
   type BrewPlan,
   type CalibratedForecast,
   type LotPrior,
   type Pour,
+  type PourPattern,
   type Schools,
   type StartingReasons,
 } from '@vendu/core';
@@ -38,6 +40,14 @@ export class PourDto implements Pour {
   @ValidateIf(isGiven)
   @NumberBetween({ label: 'Kettle', unit: '°C', min: 60, max: 100 })
   kettleC?: number;
+
+  @ValidateIf(isGiven)
+  @OneOf({ label: 'Pattern', values: POUR_PATTERNS })
+  pattern?: PourPattern;
+
+  @ValidateIf(isGiven)
+  @NumberBetween({ label: 'Height', unit: 'cm', min: 1, max: 60 })
+  heightCm?: number;
 }
 
 export class PlanDto implements BrewPlan {
@@ -68,6 +78,10 @@ export class PlanDto implements BrewPlan {
   @ValidateIf(isGiven)
   @NumberBetween({ label: 'Chilled ball until', unit: 's', min: 1, max: 600, whole: true })
   ballUntilS?: number;
+
+  @ValidateIf(isGiven)
+  @NumberBetween({ label: 'Regulator', unit: 'g/s', min: 0.5, max: 25 })
+  regulatorGps?: number;
 
   @ValidateIf(isGiven)
   @NumberBetween({ label: 'Bypass', unit: 'g', min: 1, max: 1000 })

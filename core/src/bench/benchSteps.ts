@@ -1,3 +1,4 @@
+import { pouringWords } from '../plan/pouringWords.js';
 import { pourEndS, pourKettlesC, runningTotalsG, type BrewPlan } from '../plan/plan.js';
 import type { Agitating } from '../vocabulary.js';
 
@@ -13,6 +14,8 @@ export type BenchStep =
       totalG: number;
       /** Set the kettle to this before the pour, C; `null` where it stays. */
       newKettleC: number | null;
+      /** Where the stream goes and from how high, in words; `null` where the plan does not mind. */
+      pouring: string | null;
     }
   | { kind: 'agitate'; how: Agitating; pourNumber: number; plannedS: number }
   | { kind: 'remove-ball'; plannedS: number }
@@ -36,6 +39,7 @@ export function benchSteps(plan: BrewPlan): BenchStep[] {
       amountG: pour.amountG,
       totalG: totals[index] ?? 0,
       newKettleC: changedKettleC(kettlesC, index),
+      pouring: pouringWords(pour),
     };
     if (pour.agitation === 'none') return [poured];
     return [

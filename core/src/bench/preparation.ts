@@ -7,6 +7,7 @@ export const PREPARATION_TASKS = [
   'grind',
   'level',
   'chill-ball',
+  'regulator',
   'water',
   'tare',
 ] as const;
@@ -15,7 +16,7 @@ export type PreparationTask = (typeof PREPARATION_TASKS)[number];
 /** One thing to have ready, with the figure it turns on. */
 export interface Preparation {
   task: PreparationTask;
-  /** In the unit of the task: g of rinse water, g of dose, C of kettle; `null` where there is none. */
+  /** In the unit of the task: g of rinse water, g of dose, C of kettle, g/s of a regulator; `null` where there is none. */
   figure: number | null;
 }
 
@@ -36,6 +37,7 @@ export function preparationOf({ plan, rinseG }: { plan: BrewPlan; rinseG: number
     { task: 'grind', figure: plan.grindUm },
     { task: 'level', figure: null },
     ...(plan.ballUntilS === undefined ? [] : [{ task: 'chill-ball', figure: null } as const]),
+    ...(plan.regulatorGps === undefined ? [] : [{ task: 'regulator', figure: plan.regulatorGps } as const]),
     { task: 'tare', figure: null },
   ];
 }

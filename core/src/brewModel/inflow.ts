@@ -1,3 +1,4 @@
+import { throughRegulator } from '../plan/regulator.js';
 import type { BrewConstants } from './constants.js';
 import type { ModelPour } from './types.js';
 
@@ -29,29 +30,20 @@ export function inflowsOf(
   }: { pours: readonly ModelPour[]; kettleC: number; regulatorGps?: number | undefined },
   model: BrewConstants,
 ): Inflow[] {
-  const poured = pours
-    .filter(isWater)
-    .map((pour) => ({
+  const water = pours.filter(isWater).sort((a, b) => a.startS - b.startS);
+  const fed = regulatorGps === undefined ? null : throughRegulator(water, regulatorGps);
+  return water.map((pour, index) => {
+    const { startS, endS } = fed?.[index] ?? {
       startS: pour.startS,
       endS: pour.startS + pour.amountG / pour.flowGps,
-      kgPerS: pour.flowGps / 1000,
+    };
+    return {
+      startS,
+      endS,
+      kgPerS: pour.amountG / 1000 / (endS - startS),
       kettleC: pour.kettleC ?? kettleC,
-      fallM: pour.fallM ?? model.fallM,
-    }))
-    .sort((a, b) => a.startS - b.startS);
-  if (regulatorGps === undefined) return poured;
-  return regulated(poured, regulatorGps / 1000).map((inflow) => ({ ...inflow, fallM: model.regulatorFallM }));
-}
-
-/** Each pour waits until the regulator has let the one before it through, then passes no faster than it may. */
-function regulated(poured: readonly Inflow[], mostKgPerS: number): Inflow[] {
-  let freeS = 0;
-  return poured.map((pour) => {
-    const amountKg = (pour.endS - pour.startS) * pour.kgPerS;
-    const startS = Math.max(pour.startS, freeS);
-    const endS = Math.max(pour.endS, startS + amountKg / mostKgPerS);
-    freeS = endS;
-    return { ...pour, startS, endS, kgPerS: amountKg / (endS - startS) };
+      fallM: fed ? model.regulatorFallM : (pour.fallM ?? model.fallM),
+    };
   });
 }
 

@@ -160,6 +160,7 @@ describe('a part of a brew, read as a cup of its own', () => {
     expect(likeness(brewAt(700), brewAt(700, { liftAtS: 60 }))).toBeLessThan(0.01);
     expect(likeness(brewAt(700, { liftAtS: 150 }), brewAt(700, { liftAtS: 160 }))).toBeGreaterThan(0.9);
     expect(likeness(brewAt(700), brewAt(700, { bypassG: 30 }))).toBeLessThan(0.2);
+    expect(likeness(brewAt(700), brewAt(700, { regulatorGps: 2 }))).toBeLessThan(0.5);
   });
 });
 

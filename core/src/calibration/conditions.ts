@@ -69,15 +69,18 @@ export function conditionsOfPlan({
     doseG: plan.doseG,
     grind: { d50Um: plan.grindUm },
     kettleC: plan.kettleC,
-    pours: plan.pours.map(({ startS, amountG, flowGps }, index) => ({
+    pours: plan.pours.map(({ startS, amountG, flowGps, pattern, heightCm }, index) => ({
       startS,
       amountG,
       flowGps,
       ...(kettlesC[index] === plan.kettleC ? {} : { kettleC: kettlesC[index] ?? plan.kettleC }),
+      ...(pattern === undefined ? {} : { pattern }),
+      ...(heightCm === undefined ? {} : { fallM: heightCm / 100 }),
     })),
     agitation: plan.pours.flatMap((pour) =>
       pour.agitation === 'none' ? [] : [{ atS: pourEndS(pour), kind: pour.agitation }],
     ),
+    ...(plan.regulatorGps === undefined ? {} : { regulatorGps: plan.regulatorGps }),
     ...(plan.lifts ? { liftAtS: plan.drawdownS } : {}),
     ...(plan.bypassG ? { bypassG: plan.bypassG } : {}),
     ...(plan.ballUntilS ? { chilledBall: { ...CHILLED_BALL, untilS: plan.ballUntilS } } : {}),

@@ -1,3 +1,5 @@
+import { BREW_MODEL } from '../brewModel/constants.js';
+import { inflowsOf, unevenShare, type Inflow } from '../brewModel/inflow.js';
 import { medianUm, type BrewConditions } from './conditions.js';
 
 /** What a brew is judged by. Drain time enters as its logarithm: the model errs by a share of it. */
@@ -20,6 +22,9 @@ const LIKE = {
   lnPaper: 0.5,
   liftAtS: 40,
   bypassPerDose: 1,
+  lnFall: 0.7,
+  missedShare: 0.05,
+  isRegulated: 0.8,
 };
 
 /** How much of that carries over to another brewer, where most of the flow differs (assumed). */
@@ -37,7 +42,7 @@ const PART = { most: 8, wholeAfterS: 40, overS: 60 };
 /** How far the model is off of one figure of a brew, as a standard deviation. */
 export function modelErrorOf(output: Output, brew: BrewConditions): number {
   if (brew.liftAtS === undefined || output === 'drawdown') return MODEL_ERROR[output];
-  const earlyS = pouredByS(brew) + PART.wholeAfterS - brew.liftAtS;
+  const earlyS = lastEndS(inflowsOf(brew, BREW_MODEL)) + PART.wholeAfterS - brew.liftAtS;
   return MODEL_ERROR[output] * (1 + (PART.most - 1) * Math.min(1, Math.max(0, earlyS / PART.overS)));
 }
 
@@ -61,23 +66,23 @@ export function likeness(a: BrewConditions, b: BrewConditions): number {
 
 function featuresOf(brew: BrewConditions): Record<keyof typeof LIKE, number> {
   const poured = brew.pours.filter(({ amountG }) => amountG > 0);
+  const inflows = inflowsOf(brew, BREW_MODEL);
   return {
     lnGrind: Math.log(medianUm(brew)),
     ratio: poured.reduce((sum, { amountG }) => sum + amountG, 0) / brew.doseG,
     kettleC: brew.kettleC,
-    pouredByS: pouredByS(brew),
+    pouredByS: lastEndS(inflows),
     pours: poured.length,
     lnPaper: Math.log(brew.paperPerM),
     liftAtS: Math.min(brew.liftAtS ?? NOT_LIFTED_S, NOT_LIFTED_S),
     bypassPerDose: (brew.bypassG ?? 0) / brew.doseG,
+    lnFall: inflows.reduce((sum, { fallM }) => sum + Math.log(fallM), 0) / Math.max(1, inflows.length),
+    missedShare: unevenShare(brew, BREW_MODEL),
+    isRegulated: brew.regulatorGps === undefined ? 0 : 1,
   };
 }
 
-function pouredByS({ pours }: BrewConditions): number {
-  return Math.max(
-    0,
-    ...pours
-      .filter(({ amountG, flowGps }) => amountG > 0 && flowGps > 0)
-      .map(({ startS, amountG, flowGps }) => startS + amountG / flowGps),
-  );
+/** When all water is on the bed, s. */
+function lastEndS(inflows: readonly Inflow[]): number {
+  return Math.max(0, ...inflows.map(({ endS }) => endS));
 }

@@ -2,11 +2,17 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { planFaults } from '../plan/planFaults.js';
 import { pourEndS, pourKettlesC, type BrewPlan, type Pour } from '../plan/plan.js';
-import { AGITATIONS, type Agitation } from '../vocabulary.js';
+import { AGITATIONS, POUR_PATTERNS, type Agitation, type PourPattern } from '../vocabulary.js';
 import { PLAN } from '../testing/brews.js';
 import { cardWords, type CardWords } from './cardWords.js';
 
 const figure = (text: string, pattern: RegExp) => Number(pattern.exec(text)?.[1]);
+
+const PATTERNS: Record<string, PourPattern> = {
+  'in the centre': 'centre',
+  'in circles': 'circle',
+  'in spirals': 'spiral',
+};
 
 /** Brews what the card says and nothing else: a reader who knows no plan. */
 function brewedFrom({ before, steps, after }: CardWords): Omit<BrewPlan, 'grindUm'> {
@@ -23,7 +29,18 @@ function brewedFrom({ before, steps, after }: CardWords): Omit<BrewPlan, 'grindU
     if (amount) {
       const [amountG, inS] = [Number(amount[1]), Number(amount[2])];
       const isBloom = words.includes('Bloom');
-      pours.push({ startS: atS, amountG, flowGps: amountG / inS, agitation: 'none', isBloom, kettleC });
+      const height = /from ([\d.]+) cm/.exec(words);
+      const pattern = Object.entries(PATTERNS).find(([told]) => words.includes(told))?.[1];
+      pours.push({
+        startS: atS,
+        amountG,
+        flowGps: amountG / inS,
+        agitation: 'none',
+        isBloom,
+        kettleC,
+        ...(pattern ? { pattern } : {}),
+        ...(height ? { heightCm: Number(height[1]) } : {}),
+      });
     }
     const how: Agitation | null = words.startsWith('Swirl')
       ? 'swirl'
@@ -38,6 +55,7 @@ function brewedFrom({ before, steps, after }: CardWords): Omit<BrewPlan, 'grindU
     if (words.endsWith('done.')) end = { atS, lifts: words.startsWith('Lift') };
   }
   const bypass = after.join(' ');
+  const regulator = /lets ([\d.]+) g a second through/.exec(all);
   return {
     doseG: figure(all, /Put ([\d.]+) g/),
     kettleC: startC,
@@ -45,6 +63,7 @@ function brewedFrom({ before, steps, after }: CardWords): Omit<BrewPlan, 'grindU
     drawdownS: end.atS,
     ...(end.lifts ? { lifts: true } : {}),
     ...(ballUntilS !== undefined && all.includes('Place the chilled ball') ? { ballUntilS } : {}),
+    ...(regulator ? { regulatorGps: Number(regulator[1]) } : {}),
     ...(bypass ? { bypassG: figure(bypass, /Add ([\d.]+) g/) } : {}),
   };
 }
@@ -60,6 +79,8 @@ const plans = fc
         flowGps: fc.integer({ min: 4, max: 10 }),
         agitation: fc.constantFrom(...AGITATIONS),
         kettleC: fc.option(fc.integer({ min: 80, max: 97 }), { nil: undefined }),
+        pattern: fc.option(fc.constantFrom(...POUR_PATTERNS), { nil: undefined }),
+        heightCm: fc.option(fc.integer({ min: 2, max: 30 }), { nil: undefined }),
       }),
       { minLength: 1, maxLength: 4 },
     ),
@@ -67,14 +88,17 @@ const plans = fc
     lifts: fc.boolean(),
     ballUntilS: fc.option(fc.integer({ min: 20, max: 90 }), { nil: undefined }),
     bypassG: fc.option(fc.integer({ min: 5, max: 60 }), { nil: undefined }),
+    regulatorGps: fc.option(fc.integer({ min: 2, max: 9 }), { nil: undefined }),
   })
-  .map(({ doseG, kettleC, bloomG, mains, hasBloom, lifts, ballUntilS, bypassG }): BrewPlan => {
+  .map(({ doseG, kettleC, bloomG, mains, hasBloom, lifts, ballUntilS, bypassG, regulatorGps }): BrewPlan => {
     const bloom: Pour = { startS: 0, amountG: bloomG, flowGps: 6, agitation: 'swirl', isBloom: true };
-    const pours = mains.map(({ kettleC: ownC, ...pour }, index): Pour => ({
+    const pours = mains.map(({ kettleC: ownC, pattern, heightCm, ...pour }, index): Pour => ({
       ...pour,
       startS: (hasBloom ? 40 : 0) + index * 40,
       isBloom: false,
       ...(ownC === undefined || (!hasBloom && index === 0) ? {} : { kettleC: ownC }),
+      ...(pattern === undefined ? {} : { pattern }),
+      ...(heightCm === undefined ? {} : { heightCm }),
     }));
     return {
       doseG,
@@ -85,6 +109,7 @@ const plans = fc
       ...(lifts ? { lifts } : {}),
       ...(ballUntilS === undefined ? {} : { ballUntilS }),
       ...(bypassG === undefined ? {} : { bypassG }),
+      ...(regulatorGps === undefined ? {} : { regulatorGps }),
     };
   })
   .filter((plan) => planFaults({ plan }).length === 0);

@@ -26,13 +26,18 @@ const AGITATING: Record<Agitating, string> = {
 
 /** The plan as a customer reads it; every figure that its brew turns on is said, temperatures in both scales. */
 export function cardWords(plan: BrewPlan): CardWords {
-  const { doseG, ballUntilS, bypassG } = plan;
+  const { doseG, ballUntilS, bypassG, regulatorGps } = plan;
   return {
     before: [
       `Heat the kettle to ${bothScales(firstKettleC(plan))}.`,
       'Rinse the paper and throw the rinse water away.',
       `Put ${doseG} g of ground coffee into the paper and shake the bed flat.`,
       ...(ballUntilS === undefined ? [] : ['Place the chilled ball under the outlet.']),
+      ...(regulatorGps === undefined
+        ? []
+        : [
+            `Put the flow regulator on the brewer: it lets ${regulatorGps} g a second through. All water goes into it.`,
+          ]),
       'Set the scale to zero.',
     ],
     steps: benchSteps(plan).map((step) => ({ atS: step.plannedS, words: stepSentence(step) })),
@@ -51,8 +56,8 @@ function stepSentence(step: BenchStep): string {
       return [
         ...(step.newKettleC === null ? [] : [`Set the kettle to ${bothScales(step.newKettleC)}.`]),
         step.isBloom
-          ? `Bloom: wet all grounds with ${step.amountG} g in ${pourSeconds(step)} s.`
-          : `Pour ${step.amountG} g in ${pourSeconds(step)} s, to ${step.totalG} g on the scale.`,
+          ? `Bloom: wet all grounds with ${step.amountG} g in ${pourSeconds(step)} s${asPoured(step)}.`
+          : `Pour ${step.amountG} g in ${pourSeconds(step)} s${asPoured(step)}, to ${step.totalG} g on the scale.`,
       ].join(' ');
     case 'agitate':
       return AGITATING[step.how];
@@ -61,6 +66,10 @@ function stepSentence(step: BenchStep): string {
     case 'drawdown':
       return step.lifts ? 'Lift the brewer off: done.' : 'The stream turns to drops: done.';
   }
+}
+
+function asPoured({ pouring }: Extract<BenchStep, { kind: 'pour' }>): string {
+  return pouring === null ? '' : `, ${pouring}`;
 }
 
 function pourSeconds({ plannedS, endS }: Extract<BenchStep, { kind: 'pour' }>): number {

@@ -43,10 +43,19 @@ export const PLAN = fields({
   kettleC: 'number',
   grindUm: 'number',
   drawdownS: 'number',
-  pours: list(fields({ ...POUR, agitation: choice(AGITATIONS), isBloom: 'yes or no' })),
+  pours: list(
+    fields({
+      ...POUR,
+      agitation: choice(AGITATIONS),
+      isBloom: 'yes or no',
+      pattern: optional(choice(POUR_PATTERNS)),
+      heightCm: optional('number'),
+    }),
+  ),
   lifts: optional('yes or no'),
   bypassG: optional('number'),
   ballUntilS: optional('number'),
+  regulatorGps: optional('number'),
 });
 
 const CONDITION_FIELDS = {

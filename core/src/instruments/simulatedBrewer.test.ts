@@ -30,6 +30,12 @@ function pourPlan(
   }
 }
 
+function brewerAt(untilS: number) {
+  const standIn = brewer();
+  pourPlan(standIn, { untilS });
+  return standIn.seen();
+}
+
 /** When the water above the bed has gone, s. */
 function drainedS(bed: SimulatedBed): number {
   const standIn = brewer(bed);
@@ -51,6 +57,16 @@ describe('the simulated brewer', () => {
     expect(seen.beverageG).toBeCloseTo(whole.series.beverageG[row] ?? NaN, 1);
     expect(seen.waterMm).toBeCloseTo((whole.series.levelM[row] ?? NaN) * 1000, 1);
     expect(seen.outflowGps).toBeCloseTo(whole.series.outflowGps[row] ?? NaN, 2);
+  });
+
+  it('feeds through a regulator what the model does, and holds the rest back', () => {
+    const under = { ...conditions, regulatorGps: 2 };
+    const standIn = valueOf(simulatedBrewer({ conditions: under, factors: FACTORS }));
+    pourPlan(standIn, { untilS: 110 });
+    const whole = valueOf(simulateBrew({ ...under, lot: lotFactorsOf(FACTORS), stepS: 0.1 }));
+    const row = whole.series.atS.findIndex((atS) => atS >= 110 - 1e-6);
+    expect(standIn.seen().beverageG).toBeCloseTo(whole.series.beverageG[row] ?? NaN, 0);
+    expect(standIn.seen().aboveBedG).toBeLessThan(brewerAt(110).aboveBedG - 20);
   });
 
   it('keeps all water: in the cup, in the air, above the bed and in it', () => {

@@ -56,7 +56,7 @@ const MOST_G = 10_000;
  * A brewer with coffee in it, by the brew model, that takes its water as it comes. A stand-in to try the bench and to
  * practise without coffee; nothing of it is a measurement.
  *
- * @param conditions - its pours only tell that it can be brewed; neither regulator nor lifting is followed
+ * @param conditions - its pours only tell that it can be brewed; lifting is not followed
  * @param factors - what the lot of the stand-in is like
  * @returns the brewer before the first drop, or which figure of the conditions cannot be
  */
@@ -78,14 +78,25 @@ export function simulatedBrewer({
   const flows = noFlows();
   let takenG = 0;
   let outflowGps = 0;
+  // What stands in a regulator on top, and how hot it was poured.
+  let held = { kg: 0, atC: input.kettleC };
+  const mostKgPerS = (input.regulatorGps ?? Infinity) / 1000;
+  const fallM = input.regulatorGps === undefined ? setup.model.fallM : setup.model.regulatorFallM;
   return success({
     pass({ toS, pouredG, kettleC = input.kettleC }) {
       if (!(toS - state.atS >= SHORTEST_S && toS < Infinity && Math.abs(pouredG) <= MOST_G)) return;
       const lengthS = Math.min(LONGEST_S, toS - state.atS);
       const steps = Math.ceil(lengthS / STEP_S);
-      const inflowKgPerS = Math.max(0, pouredG - takenG) / 1000 / lengthS;
-      const inflowC = inflowTemperatureC({ kettleC }, setup);
-      const stream = streamOf({ kgPerS: inflowKgPerS, fallM: setup.model.fallM }, inflowC, setup.model);
+      const pouredKg = Math.max(0, pouredG - takenG) / 1000;
+      const kg = held.kg + pouredKg;
+      held = { kg, atC: kg > 0 ? (held.kg * held.atC + pouredKg * kettleC) / kg : kettleC };
+      const kgPerS = Math.min(kg / lengthS, mostKgPerS);
+      held.kg = Math.max(0, kg - kgPerS * lengthS);
+      const stream = streamOf(
+        { kgPerS, fallM },
+        inflowTemperatureC({ kettleC: held.atC }, setup),
+        setup.model,
+      );
       for (let count = 0; count < steps; count++) {
         const outcome = step(state, setup, { stepS: lengthS / steps, stream });
         outflowGps = outcome.outflowKgPerS * 1000;

@@ -1,4 +1,4 @@
-import type { Agitation } from '../vocabulary.js';
+import type { Agitation, PourPattern } from '../vocabulary.js';
 
 /** One pour of a plan. */
 export interface Pour {
@@ -14,6 +14,10 @@ export interface Pour {
   isBloom: boolean;
   /** Where the kettle is set anew for this pour, C; it stays so for the pours after it. */
   kettleC?: number;
+  /** Where the stream goes; left out where nobody minds, which is a spiral. */
+  pattern?: PourPattern;
+  /** From how high it falls on the bed, cm; left out where nobody minds, which is about 10. */
+  heightCm?: number;
 }
 
 /**
@@ -32,6 +36,8 @@ export interface BrewPlan {
   lifts?: boolean;
   /** A chilled ball lies under the outlet from the start until this time, s. */
   ballUntilS?: number;
+  /** A flow regulator stands on the brewer and takes the pours: the most it lets through, g/s. */
+  regulatorGps?: number;
   /** Water added to the finished beverage, g. */
   bypassG?: number;
 }

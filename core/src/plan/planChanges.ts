@@ -1,5 +1,6 @@
 import { formatDuration } from '../quantity/duration.js';
 import { formatRatio } from '../quantity/ratio.js';
+import { pouringWords } from './pouringWords.js';
 import { planRatio, planWaterG, pourKettlesC, roundToTenth, runningTotalsG, type BrewPlan } from './plan.js';
 
 /** One figure that differs between two plans, with both readings ready for print. */
@@ -12,6 +13,8 @@ export interface PlanChange {
     | 'grind'
     | 'pours'
     | 'bloom'
+    | 'pouring'
+    | 'regulator'
     | 'agitation'
     | 'drawdown'
     | 'ball'
@@ -40,6 +43,11 @@ const FIGURES: { figure: PlanChange['figure']; print: (plan: BrewPlan) => string
   { figure: 'ratio', print: (plan) => formatRatio(planRatio(plan)) },
   { figure: 'bloom', print: printBloom },
   { figure: 'pours', print: printPours },
+  { figure: 'pouring', print: printPouring },
+  {
+    figure: 'regulator',
+    print: ({ regulatorGps }) => (regulatorGps === undefined ? 'none' : `${regulatorGps} g/s`),
+  },
   { figure: 'agitation', print: printAgitation },
   {
     figure: 'drawdown',
@@ -73,6 +81,13 @@ function printPours(plan: BrewPlan): string {
     .filter(({ pour }) => !pour.isBloom)
     .map(({ pour, totalG }) => `${totalG} g at ${formatDuration(pour.startS)}`)
     .join(', ');
+}
+
+function printPouring({ pours }: BrewPlan): string {
+  const told = pours.map(pouringWords);
+  const [first] = told;
+  if (told.every((words) => words === first)) return first ?? 'as usual';
+  return told.flatMap((words, index) => (words ? [`${words} at ${index + 1}`] : [])).join(', ');
 }
 
 function printAgitation({ pours }: BrewPlan): string {

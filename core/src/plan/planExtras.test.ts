@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { benchSteps } from '../bench/benchSteps.js';
+import { preparationOf } from '../bench/preparation.js';
 import { conditionsOfPlan } from '../calibration/conditions.js';
 import { forecastPlan } from '../forecast/forecastPlan.js';
 import { valueOf } from '../result.js';
@@ -7,6 +8,7 @@ import { CONE_KIT } from '../testing/brews.js';
 import { planAllWaterG, pourKettlesC, type BrewPlan } from './plan.js';
 import { planChanges } from './planChanges.js';
 import { planFaults } from './planFaults.js';
+import { throughRegulator } from './regulator.js';
 
 const pour = (startS: number, amountG: number) => ({
   startS,
@@ -95,6 +97,49 @@ describe('steps of a plan other than pours', () => {
       from: 'none',
       to: '20 g',
     });
+  });
+
+  it('where a pour goes and from how high is told at the bench, in what changed, and felt', () => {
+    const held = { ...PLAIN, pours: PLAIN.pours.map((each) => ({ ...each, pattern: 'centre' as const })) };
+    const high = {
+      ...PLAIN,
+      pours: PLAIN.pours.map((each, at) => (at === 0 ? { ...each, heightCm: 25 } : each)),
+    };
+    expect(benchSteps(held)[0]).toMatchObject({ pouring: 'in the centre' });
+    expect(benchSteps(high)[0]).toMatchObject({ pouring: 'from 25 cm' });
+    expect(planChanges({ from: PLAIN, to: held })).toEqual([
+      { figure: 'pouring', from: 'as usual', to: 'in the centre' },
+    ]);
+    expect(planChanges({ from: PLAIN, to: high })).toEqual([
+      { figure: 'pouring', from: 'as usual', to: 'from 25 cm at 1' },
+    ]);
+    const fell = { ...PLAIN, pours: PLAIN.pours.map((each) => ({ ...each, heightCm: 25 })) };
+    const [plain, centred, fallen] = [PLAIN, held, fell].map(
+      (plan) => valueOf(forecastPlan({ plan, kit: CONE_KIT })).yieldPercent,
+    );
+    expect(centred).toBeLessThan(plain ?? NaN);
+    expect(fallen).toBeGreaterThan(plain ?? NaN);
+  });
+
+  it('a regulator takes the pours and feeds them evenly, as late as it must', () => {
+    const plan = { ...PLAIN, regulatorGps: 2, drawdownS: 200 };
+    expect(throughRegulator(PLAIN.pours, 2)).toEqual([
+      { startS: 0, endS: 20 },
+      { startS: 40, endS: 90 },
+      { startS: 90, endS: 140 },
+    ]);
+    expect(planFaults({ plan })).toEqual([]);
+    expect(planFaults({ plan: { ...plan, drawdownS: 130 } })).toMatchObject([
+      { reason: 'regulator-too-slow', field: 'regulatorGps' },
+    ]);
+    expect(planChanges({ from: PLAIN, to: { ...PLAIN, regulatorGps: 2 } })).toEqual([
+      { figure: 'regulator', from: 'none', to: '2 g/s' },
+    ]);
+    expect(preparationOf({ plan, rinseG: 0 }).at(-2)).toEqual({ task: 'regulator', figure: 2 });
+    // The same dose and grind came out stronger under one (common practice).
+    const [plain, fed] = [PLAIN, plan].map((each) => valueOf(forecastPlan({ plan: each, kit: CONE_KIT })));
+    expect(fed?.tdsPercent).toBeGreaterThan((plain?.tdsPercent ?? NaN) + 0.02);
+    expect(fed?.drawdownS).toBeGreaterThan(140);
   });
 
   it('needles wet the bed: more of it extracts', () => {

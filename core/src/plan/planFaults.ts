@@ -1,5 +1,6 @@
 import { formatDuration } from '../quantity/duration.js';
-import { pourEndS, type BrewPlan } from './plan.js';
+import { planWaterG, pourEndS, type BrewPlan } from './plan.js';
+import { throughRegulator } from './regulator.js';
 
 export type PlanFaultReason =
   | 'no-pours'
@@ -9,6 +10,7 @@ export type PlanFaultReason =
   | 'bloom-not-first'
   | 'drawdown-before-last-pour'
   | 'kettle-above-boiling'
+  | 'regulator-too-slow'
   | 'ball-after-the-end';
 
 /** Why a plan cannot be brewed as written. `field` is the path in the plan, as in `pours.1.startS`. */
@@ -71,6 +73,14 @@ export function planFaults({ plan, boilingC }: { plan: BrewPlan; boilingC?: numb
       message: `The last pour ends at ${formatDuration(lastEndS)}; the drawdown must end later.`,
     });
   }
+  const throughS = plan.regulatorGps === undefined ? null : lastThroughS(pours, plan.regulatorGps);
+  if (throughS !== null && plan.drawdownS <= throughS && plan.drawdownS > lastEndS) {
+    faults.push({
+      reason: 'regulator-too-slow',
+      field: 'regulatorGps',
+      message: `At ${plan.regulatorGps} g/s the regulator has let ${planWaterG(plan)} g through at ${formatDuration(throughS)}; the drawdown must end later.`,
+    });
+  }
   if (plan.ballUntilS !== undefined && plan.ballUntilS >= plan.drawdownS) {
     faults.push({
       reason: 'ball-after-the-end',
@@ -79,6 +89,10 @@ export function planFaults({ plan, boilingC }: { plan: BrewPlan; boilingC?: numb
     });
   }
   return boilingC === undefined ? faults : [...faults, ...kettleFaults(plan, boilingC)];
+}
+
+function lastThroughS(pours: BrewPlan['pours'], regulatorGps: number): number {
+  return throughRegulator(pours, regulatorGps).at(-1)?.endS ?? 0;
 }
 
 function kettleFaults({ kettleC, pours }: BrewPlan, boilingC: number): PlanFault[] {

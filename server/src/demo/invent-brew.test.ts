@@ -24,7 +24,7 @@ describe('the demo’s brews', () => {
     const paper = brewer && PAPERS[brewer.paper];
     if (!paper) throw new Error(`${lot.facts.name} names a brewer or a paper that is not there`);
     const kit: BrewKit = {
-      brewer: brewerGeometry(brewer),
+      brewer: brewerGeometry(brewer, paper),
       paperPerM: paper.resistancePerM,
       ambientC: HOUSE.roomC,
       elevationM: HOUSE.elevationM,

@@ -17,9 +17,9 @@ export const HOUSE = {
 };
 
 export const PAPERS = [
-  { name: 'Tarn white, ordinary', resistancePerM: 1.776e8, rinseG: 100 },
-  { name: 'Gannet pleated, fast', resistancePerM: 1.203e8, rinseG: 100 },
-  { name: 'Fender folded, thick', resistancePerM: 7.204e8, rinseG: 300 },
+  { name: 'Tarn white, ordinary', resistancePerM: 1.776e8, rinseG: 100, fold: 'smooth' },
+  { name: 'Gannet pleated, fast', resistancePerM: 1.203e8, rinseG: 100, fold: 'pleated' },
+  { name: 'Fender folded, thick', resistancePerM: 7.204e8, rinseG: 300, fold: 'smooth' },
 ] as const;
 
 export const BREWERS = [
@@ -31,6 +31,9 @@ export const BREWERS = [
     heightMm: 85,
     outletDiameterMm: 19,
     outletCount: 1,
+    ribs: 'full',
+    wallMaterial: 'ceramic',
+    wallMm: 4,
     paper: 0,
     usualDoseG: 16,
     capacityG: 350,
@@ -43,6 +46,7 @@ export const BREWERS = [
     heightMm: 66,
     outletDiameterMm: 6,
     outletCount: 3,
+    ribs: 'none',
     paper: 1,
     usualDoseG: 17,
     capacityG: 320,
@@ -55,6 +59,9 @@ export const BREWERS = [
     heightMm: 120,
     outletDiameterMm: 19,
     outletCount: 1,
+    ribs: 'none',
+    wallMaterial: 'glass',
+    wallMm: 3,
     paper: 2,
     usualDoseG: 32,
     capacityG: 750,

@@ -1,6 +1,6 @@
 import { BelongsTo, Column, DataType, Model, Table } from 'sequelize-typescript';
 import type { NonAttribute } from 'sequelize';
-import type { BrewerShape } from '@vendu/core';
+import type { BrewerShape, Ribs, WallMaterial } from '@vendu/core';
 import { DecimalColumn } from '../database/decimal-column.js';
 import { PaperModel } from './paper.model.js';
 
@@ -14,6 +14,9 @@ export class BrewerModel extends Model {
   @DecimalColumn(5, 1) declare heightMm: number;
   @DecimalColumn(5, 1) declare outletDiameterMm: number;
   @Column(DataType.INTEGER) declare outletCount: number;
+  @Column(DataType.STRING) declare ribs: Ribs | null;
+  @Column(DataType.STRING) declare wallMaterial: WallMaterial | null;
+  @DecimalColumn(4, 1) declare wallMm: number | null;
   @Column(DataType.INTEGER) declare paperId: number;
   @DecimalColumn(5, 1) declare usualDoseG: number;
   @Column(DataType.INTEGER) declare capacityG: number;

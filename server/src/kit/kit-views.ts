@@ -17,8 +17,8 @@ import type { KettleModel } from './kettle.model.js';
 import type { PaperModel } from './paper.model.js';
 import type { WaterModel } from './water.model.js';
 
-export function paperView({ id, revision, name, resistancePerM, rinseG }: PaperModel): PaperView {
-  return { id, revision, name, resistancePerM, rinseG };
+export function paperView({ id, revision, name, resistancePerM, rinseG, fold }: PaperModel): PaperView {
+  return { id, revision, name, resistancePerM, rinseG, fold };
 }
 
 /** Needs `paper` loaded. */
@@ -30,6 +30,9 @@ export function brewerView(row: BrewerModel): BrewerView {
     heightMm: row.heightMm,
     outletDiameterMm: row.outletDiameterMm,
     outletCount: row.outletCount,
+    ribs: row.ribs,
+    wallMaterial: row.wallMaterial,
+    wallMm: row.wallMm,
   };
   return {
     id: row.id,
@@ -45,7 +48,7 @@ export function brewerView(row: BrewerModel): BrewerView {
     paperResistancePerM: row.paper.resistancePerM,
     usualDoseG: row.usualDoseG,
     capacityG: row.capacityG,
-    geometry: brewerGeometry(measures),
+    geometry: brewerGeometry(measures, row.paper),
   };
 }
 

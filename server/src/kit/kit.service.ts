@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import { UniqueConstraintError, type Model, type ModelStatic } from 'sequelize';
-import { brewerFaults, grinderCurve, type BrewKit } from '@vendu/core';
+import { brewerFaults, brewerGeometry, grinderCurve, type BrewKit } from '@vendu/core';
 import type {
   BrewerDto,
   BrewerView,
@@ -108,9 +108,14 @@ export class KitService {
   }
 
   /** What a brewer, a paper in it and the room are to the brew model. */
-  async brewKit(brewer: BrewerView, { resistancePerM }: PaperView): Promise<BrewKit> {
+  async brewKit(brewer: BrewerView, paper: PaperView): Promise<BrewKit> {
     const { roomC, elevationM } = await this.house();
-    return { brewer: brewer.geometry, paperPerM: resistancePerM, ambientC: roomC, elevationM };
+    return {
+      brewer: brewerGeometry(brewer, paper),
+      paperPerM: paper.resistancePerM,
+      ambientC: roomC,
+      elevationM,
+    };
   }
 
   async savePaper(id: number | null, paper: PaperDto, request: RequestKeyOf | null = null): Promise<KitView> {

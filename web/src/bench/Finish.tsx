@@ -117,6 +117,7 @@ const LEFT_OUT_WORDS: Record<PreparationTask, string> = {
   grind: 'grinder not set',
   level: 'bed not shaken flat',
   'chill-ball': 'no chilled ball',
+  regulator: 'no flow regulator',
   tare: 'scale not tared',
 };
 

@@ -48,6 +48,7 @@ export function Instruction({
         )}
         <p className="reading text-title">
           {next.kind === 'pour' && <span className="mr-6">+{next.amountG} g</span>}
+          {next.kind === 'pour' && next.pouring && <span className="mr-6 font-words">{next.pouring}</span>}
           at {formatDuration(next.plannedS)}
         </p>
       </div>

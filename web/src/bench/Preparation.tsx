@@ -87,6 +87,12 @@ function TaskWords({ task: { task, figure }, brew }: { task: Task; brew: BenchBr
       return <>Shake the bed flat</>;
     case 'chill-ball':
       return <>Chilled ball under the outlet</>;
+    case 'regulator':
+      return (
+        <>
+          Flow regulator on top, <b className="reading">{figure} g/s</b>
+        </>
+      );
     case 'tare':
       return <>Tare the scale</>;
     case 'water':

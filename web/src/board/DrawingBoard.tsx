@@ -6,6 +6,7 @@ import {
   movePourEnd,
   movePourStart,
   pourEndS,
+  pouringWords,
   runningTotalsG,
   staircase,
   type BrewPlan,
@@ -14,6 +15,7 @@ import {
 import { BoardGrid } from './BoardGrid';
 import { BOARD_MARGIN, boardScales, type BoardScales } from './boardScales';
 import { Handle } from './Handle';
+import { BallMark, FedLine } from './PlanMarks';
 
 interface DrawingBoardProps {
   plan: BrewPlan;
@@ -175,7 +177,9 @@ export function DrawingBoard(props: DrawingBoardProps) {
               <tspan className="text-[11px] font-normal"> g</tspan>
             </text>
             <text x={endX + 9} y={y(totalG) + 16} className="halo fill-quiet text-[11px]">
-              {pour.agitation === 'none' ? '' : pour.agitation}
+              {[pour.agitation === 'none' ? null : pour.agitation, pouringWords(pour)]
+                .filter((words) => words !== null)
+                .join(', ')}
             </text>
             {pour.kettleC !== undefined && (
               <text
@@ -189,6 +193,9 @@ export function DrawingBoard(props: DrawingBoardProps) {
           </g>
         );
       })}
+      {plan.regulatorGps !== undefined && (
+        <FedLine plan={plan} regulatorGps={plan.regulatorGps} scales={scales} />
+      )}
       {plan.ballUntilS !== undefined && <BallMark scales={scales} untilS={plan.ballUntilS} />}
       <line
         x1={x(plan.drawdownS)}
@@ -284,23 +291,4 @@ function moved(
     ...(direction === 'water' ? {} : { endS: atS }),
   });
   return edited.ok ? edited.value : plan;
-}
-
-function BallMark({ scales: { x, y }, untilS }: { scales: BoardScales; untilS: number }) {
-  const top = y.range()[1] ?? 0;
-  return (
-    <g aria-hidden>
-      <line
-        x1={x(0)}
-        x2={x(untilS)}
-        y1={top - 8}
-        y2={top - 8}
-        className="stroke-temperature"
-        strokeWidth={3}
-      />
-      <text x={x(0)} y={top - 13} className="fill-temperature text-[11px]">
-        chilled ball until {formatDuration(untilS)}
-      </text>
-    </g>
-  );
 }

@@ -1,7 +1,7 @@
-import { BREWER_SHAPES, brimfulG, classMeasures } from '@vendu/core';
+import { BREWER_SHAPES, brimfulG, classMeasures, RIBS, WALL_MATERIALS } from '@vendu/core';
 import { BrewerDto, type BrewerView, type KitView } from '@vendu/contract';
 import { COUNT, GRAMS, MILLIMETRES } from '../ui/quantities';
-import { SHAPE_WORDS } from '../ui/words';
+import { RIBS_WORDS, SHAPE_WORDS } from '../ui/words';
 import { BrewerDrawing } from './BrewerDrawing';
 import { EditButton } from './EditButton';
 import { FiguresForm, type FigureField } from './FiguresForm';
@@ -28,6 +28,25 @@ const BREWER_FIELDS = (papers: KitView['papers']): FigureField<BrewerDto>[] => [
   { field: 'heightMm', label: 'Height', kind: 'figure', quantity: MILLIMETRES },
   { field: 'outletDiameterMm', label: 'Hole', kind: 'figure', quantity: MILLIMETRES },
   { field: 'outletCount', label: 'Holes', kind: 'figure', quantity: COUNT },
+  {
+    field: 'ribs',
+    label: 'Ribs inside',
+    kind: 'choice',
+    options: [
+      { value: null, words: 'as usual for its kind' },
+      ...RIBS.map((value) => ({ value, words: RIBS_WORDS[value] })),
+    ],
+  },
+  {
+    field: 'wallMaterial',
+    label: 'Wall',
+    kind: 'choice',
+    options: [
+      { value: null, words: 'as usual for its kind' },
+      ...WALL_MATERIALS.map((value) => ({ value, words: value })),
+    ],
+  },
+  { field: 'wallMm', label: 'Wall thickness', kind: 'figure', quantity: MILLIMETRES, isOptional: true },
   { field: 'usualDoseG', label: 'Usual dose', kind: 'figure', quantity: GRAMS },
   { field: 'capacityG', label: 'Most water in a brew', kind: 'figure', quantity: GRAMS },
 ];
@@ -48,6 +67,7 @@ export function Brewers({ kit }: { kit: KitView }) {
                 <h3 className="font-semibold">{brewer.name}</h3>
                 <p className="text-small text-quiet">
                   {SHAPE_WORDS[brewer.shape]}, {brewer.paper}
+                  <span className="block">{buildWords(brewer)}</span>
                 </p>
                 <p className="reading text-small">
                   {brewer.usualDoseG} g, {brewer.capacityG} g of water
@@ -78,7 +98,15 @@ function BrewerForm({ kit, brewer }: { kit: KitView; brewer: BrewerView | null }
           initial={
             brewer
               ? pickBrewer(brewer)
-              : { name: '', ...classMeasures('cone'), paperId: kit.papers[0]?.id ?? 0, revision: null }
+              : {
+                  name: '',
+                  ...classMeasures('cone'),
+                  ribs: null,
+                  wallMaterial: null,
+                  wallMm: null,
+                  paperId: kit.papers[0]?.id ?? 0,
+                  revision: null,
+                }
           }
           fields={BREWER_FIELDS(kit.papers)}
           more={(values) =>
@@ -92,6 +120,14 @@ function BrewerForm({ kit, brewer }: { kit: KitView; brewer: BrewerView | null }
   );
 }
 
+/** What somebody looked at of how it is built. */
+function buildWords({ ribs, wallMaterial, wallMm }: BrewerView): string {
+  return [
+    ...(wallMaterial ? [wallMm === null ? wallMaterial : `${wallMm} mm of ${wallMaterial}`] : []),
+    ...(ribs ? [ribs === 'none' ? 'no ribs' : `ribs ${RIBS_WORDS[ribs]}`] : []),
+  ].join(', ');
+}
+
 function isMeasured(
   values: Partial<BrewerDto>,
 ): values is Partial<BrewerDto> & ReturnType<typeof classMeasures> {
@@ -102,7 +138,7 @@ function isMeasured(
 
 function pickBrewer(brewer: BrewerView): BrewerDto {
   const { name, shape, topDiameterMm, bottomDiameterMm, heightMm, outletDiameterMm, outletCount } = brewer;
-  const { paperId, usualDoseG, capacityG, revision } = brewer;
+  const { ribs, wallMaterial, wallMm, paperId, usualDoseG, capacityG, revision } = brewer;
   return {
     name,
     shape,
@@ -111,6 +147,9 @@ function pickBrewer(brewer: BrewerView): BrewerDto {
     heightMm,
     outletDiameterMm,
     outletCount,
+    ribs,
+    wallMaterial,
+    wallMm,
     paperId,
     usualDoseG,
     capacityG,

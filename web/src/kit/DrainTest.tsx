@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { paperFromDrainTest } from '@vendu/core';
+import { brewerGeometry, paperFromDrainTest } from '@vendu/core';
 import type { KitView, PaperView } from '@vendu/contract';
 import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
@@ -26,17 +26,17 @@ export function DrainTest({ paper, kit, onLeave }: { paper: PaperView; kit: KitV
     brewer && seconds !== null
       ? paperFromDrainTest({
           ...water,
-          brewer: brewer.geometry,
+          brewer: brewerGeometry(brewer, paper),
           paperPerM: paper.resistancePerM,
           seconds,
         })
       : null;
   async function use(resistancePerM: number) {
-    const { name, rinseG, revision } = paper;
+    const { name, rinseG, fold, revision } = paper;
     const against = await save({
       part: 'papers',
       id: paper.id,
-      body: { name, rinseG, revision, resistancePerM: Math.round(resistancePerM / 1e5) * 1e5 },
+      body: { name, rinseG, fold, revision, resistancePerM: Math.round(resistancePerM / 1e5) * 1e5 },
     });
     setTrouble(against?.detail ?? null);
     if (!against) onLeave();

@@ -12,8 +12,8 @@ import type { Quantity } from '../ui/quantities';
 /** One field of a form of figures. */
 export type FigureField<T> = { field: keyof T & string; label: string; hint?: string } & (
   | { kind: 'text' }
-  | { kind: 'figure'; quantity: Quantity }
-  | { kind: 'choice'; options: readonly { value: string | number; words: string }[] }
+  | { kind: 'figure'; quantity: Quantity; isOptional?: boolean }
+  | { kind: 'choice'; options: readonly { value: string | number | null; words: string }[] }
   | { kind: 'check' }
 );
 
@@ -131,6 +131,7 @@ function OneField<T extends object>({
           quantity={field.quantity}
           value={typeof value === 'number' ? value : null}
           onCommit={set}
+          {...(field.isOptional ? { onClear: () => set(null), placeholder: '–' } : {})}
           error={error}
         />
       );
@@ -155,11 +156,11 @@ function OneField<T extends object>({
               className={INPUT}
               value={String(value ?? '')}
               onChange={(event) =>
-                set(field.options.find((option) => String(option.value) === event.target.value)?.value)
+                set(field.options.find(({ value: each }) => String(each ?? '') === event.target.value)?.value)
               }
             >
               {field.options.map((option) => (
-                <option key={option.value} value={option.value}>
+                <option key={option.value} value={option.value ?? ''}>
                   {option.words}
                 </option>
               ))}

@@ -1,5 +1,5 @@
 import { PaperDto, type KitView, type PaperView } from '@vendu/contract';
-import { BREWER_CLASSES, brewerGeometry, plainWaterDrainS } from '@vendu/core';
+import { BREWER_CLASSES, brewerGeometry, PAPER_FOLDS, plainWaterDrainS } from '@vendu/core';
 import { GRAMS, RESISTANCE } from '../ui/quantities';
 import { DrainTest } from './DrainTest';
 import { EditButton } from './EditButton';
@@ -7,6 +7,11 @@ import { FiguresForm } from './FiguresForm';
 import { Explain } from '../ui/Explain';
 import { Row, Section } from './Section';
 import { useSaveKit } from './useSaveKit';
+
+const FOLD_OPTIONS = [
+  { value: null, words: 'not looked' },
+  ...PAPER_FOLDS.map((value) => ({ value, words: value })),
+];
 
 export function Papers({ kit }: { kit: KitView }) {
   const save = useSaveKit();
@@ -27,9 +32,10 @@ export function Papers({ kit }: { kit: KitView }) {
                     name: paper.name,
                     resistancePerM: paper.resistancePerM,
                     rinseG: paper.rinseG,
+                    fold: paper.fold,
                     revision: paper.revision,
                   }
-                : { name: '', revision: null }
+                : { name: '', fold: null, revision: null }
             }
             fields={[
               { field: 'name', label: 'Name', kind: 'text' },
@@ -39,6 +45,13 @@ export function Papers({ kit }: { kit: KitView }) {
                 kind: 'figure',
                 quantity: RESISTANCE,
                 hint: 'fast about 120, ordinary 180, thick 720',
+              },
+              {
+                field: 'fold',
+                label: 'Fold',
+                kind: 'choice',
+                options: FOLD_OPTIONS,
+                hint: 'pleats hold it off the wall',
               },
               { field: 'rinseG', label: 'Rinse with', kind: 'figure', quantity: GRAMS },
             ]}
@@ -67,6 +80,7 @@ export function Papers({ kit }: { kit: KitView }) {
           >
             <PaperDrain paper={paper} kit={kit} />, rinse{' '}
             <span className="reading text-water">{paper.rinseG} g</span>
+            {paper.fold && `, ${paper.fold}`}
           </Row>
         ))}
       </ul>
@@ -81,7 +95,7 @@ const PLAIN = { waterG: 200, leftG: 10, waterC: 90 };
 function plainDrainS(paper: PaperView, kit: KitView): number | null {
   const brewer = kit.brewers.find(({ paperId }) => paperId === paper.id);
   const drained = plainWaterDrainS({
-    brewer: brewer ? brewerGeometry(brewer) : BREWER_CLASSES.cone,
+    brewer: brewer ? brewerGeometry(brewer, paper) : BREWER_CLASSES.cone,
     paperPerM: paper.resistancePerM,
     ...PLAIN,
   });

@@ -1,14 +1,14 @@
-import type { BrewKit } from '@vendu/core';
+import { brewerGeometry, type BrewKit } from '@vendu/core';
 import type { BrewerView, HouseView, KitView, PaperView, RecipeView } from '@vendu/contract';
 
 /** What a brewer with a paper, its usual one unless given, in this lab is to the brew model. */
 export function brewKitOf(
   brewer: BrewerView,
   house: HouseView,
-  paper?: Pick<PaperView, 'resistancePerM'>,
+  paper?: Pick<PaperView, 'resistancePerM' | 'fold'>,
 ): BrewKit {
   return {
-    brewer: brewer.geometry,
+    brewer: paper ? brewerGeometry(brewer, paper) : brewer.geometry,
     paperPerM: paper?.resistancePerM ?? brewer.paperResistancePerM,
     ambientC: house.roomC,
     elevationM: house.elevationM,

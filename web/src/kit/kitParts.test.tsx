@@ -2,7 +2,7 @@
 import { screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
-import { BREWER_CLASSES, PAPER_PER_M, plainWaterDrainS, valueOf } from '@vendu/core';
+import { brewerGeometry, classMeasures, PAPER_PER_M, plainWaterDrainS, valueOf } from '@vendu/core';
 import { WaterDto, type KitView, type WaterMix } from '@vendu/contract';
 import { problem, renderPart, standInServer } from '../testing/renderPart';
 import { DrainTest } from './DrainTest';
@@ -103,18 +103,18 @@ describe('a mixed water', () => {
 
 describe('a drain test', () => {
   it('tells a paper’s resistance from plain water and stores it', async () => {
-    const paper = { id: 3, revision: 2, name: 'White', resistancePerM: 1e8, rinseG: 100 };
-    const geometry = BREWER_CLASSES.cone;
+    const paper = { id: 3, revision: 2, name: 'White', resistancePerM: 1e8, rinseG: 100, fold: null };
+    const cone = { id: 1, name: 'Cone', paperId: 3, ...classMeasures('cone') };
     // The drain time of a known paper is worked out first, so the test must find that paper again.
     const seconds = plainWaterDrainS({
-      brewer: geometry,
+      brewer: brewerGeometry(cone),
       paperPerM: PAPER_PER_M.thick,
       waterG: 300,
       leftG: 20,
       waterC: 90,
     });
     const sent = standInServer({ 'PUT kit/papers/3': { body: {} } });
-    const kit = { brewers: [{ id: 1, name: 'Cone', paperId: 3, geometry }] } as unknown as KitView;
+    const kit = { brewers: [cone] } as unknown as KitView;
     renderPart(<DrainTest paper={paper} kit={kit} onLeave={() => undefined} />);
     await userEvent.type(screen.getByLabelText('Drain time'), `${valueOf(seconds).toFixed(0)}{Enter}`);
     await userEvent.click(screen.getByRole('button', { name: 'Use the measured one' }));
@@ -124,9 +124,9 @@ describe('a drain test', () => {
   });
 
   it('says which times no paper gives', async () => {
-    const paper = { id: 3, revision: 2, name: 'White', resistancePerM: 1e8, rinseG: 100 };
+    const paper = { id: 3, revision: 2, name: 'White', resistancePerM: 1e8, rinseG: 100, fold: null };
     const kit = {
-      brewers: [{ id: 1, name: 'Cone', paperId: 3, geometry: BREWER_CLASSES.cone }],
+      brewers: [{ id: 1, name: 'Cone', paperId: 3, ...classMeasures('cone') }],
     } as unknown as KitView;
     renderPart(<DrainTest paper={paper} kit={kit} onLeave={() => undefined} />);
     await userEvent.type(screen.getByLabelText('Drain time'), '2{Enter}');

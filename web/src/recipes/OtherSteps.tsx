@@ -1,6 +1,6 @@
 import type { BrewPlan } from '@vendu/core';
 import { QuantityField } from '../ui/QuantityField';
-import { CLOCK, GRAMS, whole, within } from '../ui/quantities';
+import { CLOCK, FLOW, GRAMS, whole, within } from '../ui/quantities';
 import { without } from './without';
 
 interface OtherStepsProps {
@@ -9,11 +9,21 @@ interface OtherStepsProps {
   faults: Record<string, string>;
 }
 
-/** Steps that are no pours: the chilled ball, how the brew ends, water added to the cup. */
+/** Steps that are no pours: the flow regulator, the chilled ball, how the brew ends, water added to the cup. */
 export function OtherSteps({ plan, onOffer, faults }: OtherStepsProps) {
   return (
-    <fieldset className="grid grid-cols-3 items-start gap-x-3">
+    <fieldset className="grid grid-cols-2 items-start gap-x-3 gap-y-3 sm:grid-cols-4">
       <legend className="sr-only">Other steps</legend>
+      <QuantityField
+        label="Flow regulator"
+        quantity={within(FLOW, { label: 'Flow regulator', min: 0.5, max: 25 })}
+        value={plan.regulatorGps ?? null}
+        onOffer={(regulatorGps) => onOffer({ ...plan, regulatorGps })}
+        onClear={() => onOffer(without(plan, 'regulatorGps'))}
+        error={faults['regulatorGps']}
+        placeholder="none"
+        hint="on top, takes all pours"
+      />
       <QuantityField
         label="Chilled ball until"
         quantity={whole(within(CLOCK, { label: 'Chilled ball', min: 1, max: 600 }))}

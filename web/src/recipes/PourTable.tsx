@@ -71,7 +71,7 @@ export function PourTable({ plan, onOffer, selected, onSelect, faults }: PourTab
   return (
     <div>
       <WideTable>
-        <table className="w-full">
+        <table className="w-full min-w-176">
           <thead>
             <tr>
               <th className={HEAD}>Pour</th>

@@ -30,6 +30,7 @@ import { useScrollToHash } from '../ui/useScrollToHash';
 import { useShortcut } from '../ui/useShortcut';
 import { comparables, Compared } from './Compared';
 import { ForecastPanel } from './ForecastPanel';
+import { HowPoured } from './HowPoured';
 import { OtherSteps } from './OtherSteps';
 import { PlanFigures } from './PlanFigures';
 import { PourTable } from './PourTable';
@@ -189,6 +190,7 @@ function RecipeSheet({
             }
           />
           <PourTable plan={plan} onOffer={offer} faults={faults} selected={selected} onSelect={setSelected} />
+          <HowPoured plan={plan} onOffer={offer} faults={faults} />
           <OtherSteps plan={plan} onOffer={offer} faults={faults} />
           <Compared plan={plan} options={options} compared={compared} onCompare={setComparedKey} />
           {faults['pours'] && <Notice tone="alarm">{faults['pours']}</Notice>}

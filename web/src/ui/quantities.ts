@@ -50,6 +50,7 @@ export const RESISTANCE: Quantity = {
 
 export const PERCENT = plain('%', 'text-ink', 1);
 export const MILLIMETRES = plain('mm', 'text-ink', 1);
+export const CENTIMETRES = plain('cm', 'text-ink', 0);
 export const METRES = plain('m', 'text-ink', 0);
 export const MG_PER_L = plain('mg/L', 'text-ink', 1);
 export const LITRES = plain('L', 'text-water', 1);

@@ -5,6 +5,8 @@ import type {
   Intensity,
   LotSign,
   LotStage,
+  PourPattern,
+  Ribs,
   Process,
   RoastLevel,
   Verdict,
@@ -55,6 +57,18 @@ export const SHAPE_WORDS: Record<BrewerShape, string> = {
   cone: 'cone',
   'flat-bottom': 'flat bottom',
   carafe: 'carafe',
+};
+
+export const RIBS_WORDS: Record<Ribs, string> = {
+  none: 'none',
+  'part-way': 'part way',
+  full: 'to the bottom',
+};
+
+export const PATTERN_WORDS: Record<PourPattern, string> = {
+  centre: 'in the centre',
+  circle: 'circles',
+  spiral: 'spirals',
 };
 
 export const INTENSITY_WORDS: Record<Intensity, string> = {

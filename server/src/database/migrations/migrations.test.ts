@@ -12,6 +12,7 @@ const LANDED = {
   '0006-safe-ground': '6b8b1cb2efabddb2',
   '0007-outflow': '7a88317c212d5c85',
   '0008-evidence-model': '45fb65ce41949698',
+  '0009-how-kit-is-built': '4fff1f06ff4020f8',
 };
 
 describe('the steps of the schema', () => {

@@ -1,0 +1,85 @@
+import { POUR_PATTERNS, pouringWords, type BrewPlan, type Pour, type PourPattern } from '@vendu/core';
+import { INPUT } from '../ui/Field';
+import { QuantityField } from '../ui/QuantityField';
+import { CENTIMETRES, within } from '../ui/quantities';
+import { PATTERN_WORDS } from '../ui/words';
+import { without } from './without';
+
+interface HowPouredProps {
+  plan: BrewPlan;
+  onOffer: (plan: BrewPlan) => string | undefined;
+  faults: Record<string, string>;
+}
+
+/** Where the stream of each pour goes and from how high: most plans do not mind, so it is folded away until one does. */
+export function HowPoured({ plan, onOffer, faults }: HowPouredProps) {
+  const told = plan.pours.flatMap((pour, index) => {
+    const words = pouringWords(pour);
+    return words ? [`${nameOf(pour, index)} ${words}`] : [];
+  });
+  const isWrong = Object.keys(faults).some((field) => /\.(pattern|heightCm)$/.test(field));
+  function change(index: number, changed: (pour: Pour) => Pour): string | undefined {
+    return onOffer({
+      ...plan,
+      pours: plan.pours.map((pour, at) => (at === index ? changed(pour) : pour)),
+    });
+  }
+  return (
+    <details open={isWrong || undefined}>
+      <summary className="text-small">
+        <span className="font-semibold">Pattern and height</span>{' '}
+        <span className="text-quiet">
+          {told.length === 0 ? 'spirals from about 10 cm, as nothing else is said' : told.join('; ')}
+        </span>
+      </summary>
+      <div className="mt-3 grid gap-x-6 gap-y-3 sm:grid-cols-2">
+        {plan.pours.map((pour, index) => {
+          const name = nameOf(pour, index);
+          return (
+            <div key={index} className="grid grid-cols-[5rem_1fr_6rem] items-start gap-3">
+              <span className="flex h-9 items-center text-small font-semibold">{name}</span>
+              <select
+                aria-label={`${name}, pattern`}
+                className={INPUT}
+                value={pour.pattern ?? ''}
+                onChange={({ target }) =>
+                  change(index, (each) =>
+                    target.value === ''
+                      ? without(each, 'pattern')
+                      : { ...each, pattern: target.value as PourPattern },
+                  )
+                }
+              >
+                <option value="">as usual</option>
+                {POUR_PATTERNS.map((pattern) => (
+                  <option key={pattern} value={pattern}>
+                    {PATTERN_WORDS[pattern]}
+                  </option>
+                ))}
+              </select>
+              <QuantityField
+                labelHidden
+                label={`${name}, height`}
+                quantity={within(CENTIMETRES, { label: 'Height', min: 1, max: 60 })}
+                value={pour.heightCm ?? null}
+                onOffer={(heightCm) => change(index, (each) => ({ ...each, heightCm }))}
+                onClear={() => change(index, (each) => without(each, 'heightCm'))}
+                placeholder="10"
+                error={faults[`pours.${index}.heightCm`]}
+              />
+            </div>
+          );
+        })}
+      </div>
+      <p className="caption mt-2">
+        {plan.regulatorGps === undefined
+          ? 'Higher and heavier streams stir the bed more. A stream held in the centre leaves more of it dry.'
+          : 'Under the flow regulator neither reaches the bed.'}
+      </p>
+    </details>
+  );
+}
+
+function nameOf({ isBloom }: Pour, index: number): string {
+  return isBloom ? 'Bloom' : `Pour ${index + 1}`;
+}
