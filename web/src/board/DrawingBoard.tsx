@@ -43,6 +43,8 @@ interface Drag {
   scales: BoardScales;
   clientX: number;
   clientY: number;
+  /** The drawing on the page when it was taken hold of: asking at every move would lay the page out each time. */
+  box: { left: number; top: number; width: number; height: number };
 }
 
 /** A hand that moves a corner up does not mean to move it sideways by less than this, px. */
@@ -68,23 +70,35 @@ export function DrawingBoard(props: DrawingBoardProps) {
   const points = staircase({ pours: plan.pours, endS: plan.drawdownS });
   const floor = y(0);
 
-  function pointAt(event: PointerEvent): { atS: number; totalG: number } {
-    const box = drawing.current?.getBoundingClientRect();
-    const atX = ((event.clientX - (box?.left ?? 0)) * width) / (box?.width ?? width);
-    const atY = ((event.clientY - (box?.top ?? 0)) * height) / (box?.height ?? height);
+  function pointAt({ box }: Drag, event: PointerEvent): { atS: number; totalG: number } {
+    const atX = ((event.clientX + window.scrollX - box.left) * width) / box.width;
+    const atY = ((event.clientY + window.scrollY - box.top) * height) / box.height;
     return { atS: Math.round(x.invert(atX)), totalG: Math.round(y.invert(atY)) };
   }
   function begin(grip: Grip, event: PointerEvent) {
     event.currentTarget.setPointerCapture(event.pointerId);
     if (grip.kind !== 'drawdown') onSelect(grip.index);
-    setDrag({ grip, from: plan, scales: live, clientX: event.clientX, clientY: event.clientY });
+    const box = drawing.current?.getBoundingClientRect();
+    setDrag({
+      grip,
+      from: plan,
+      scales: live,
+      clientX: event.clientX,
+      clientY: event.clientY,
+      box: {
+        left: (box?.left ?? 0) + window.scrollX,
+        top: (box?.top ?? 0) + window.scrollY,
+        width: box?.width || width,
+        height: box?.height || height,
+      },
+    });
   }
   function move(event: PointerEvent) {
-    if (drag) onDrag(moved(drag.from, drag.grip, pointAt(event), along(drag, event)));
+    if (drag) onDrag(moved(drag.from, drag.grip, pointAt(drag, event), along(drag, event)));
   }
   function end(event: PointerEvent) {
     if (!drag) return;
-    const next = moved(drag.from, drag.grip, pointAt(event), along(drag, event));
+    const next = moved(drag.from, drag.grip, pointAt(drag, event), along(drag, event));
     setDrag(null);
     onDrag(null);
     if (next !== drag.from) onOffer(next);

@@ -1,5 +1,5 @@
 import { wrap, type Remote } from 'comlink';
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import type { BoardGround, Forecaster } from './forecaster';
 
 /** A forecaster in a worker of its own that has learned a lot; `null` until it has, or where it cannot. */
@@ -11,7 +11,7 @@ export function useForecaster(ground: BoardGround | null): {
     forecaster: null,
     trouble: null,
   });
-  const groundKey = JSON.stringify(ground);
+  const groundKey = useMemo(() => JSON.stringify(ground), [ground]);
   useEffect(() => {
     const known = JSON.parse(groundKey) as BoardGround | null;
     if (known === null) return undefined;

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import {
   formatDuration,
   formatRatio,
@@ -31,7 +31,14 @@ interface ScalePanelProps {
 }
 
 /** The same recipe at another dose, in another brewer or on another grinder, with what the model moves for it. */
-export function ScalePanel({ plan, kit, recipe, forecaster, kitOf, onOffer }: ScalePanelProps) {
+export const ScalePanel = memo(function ScalePanel({
+  plan,
+  kit,
+  recipe,
+  forecaster,
+  kitOf,
+  onOffer,
+}: ScalePanelProps) {
   const [doseG, setDoseG] = useState(plan.doseG * 2);
   const [toBrewer, setToBrewer] = useState(recipe.brewerId);
   const [toGrinder, setToGrinder] = useState(recipe.grinderId);
@@ -133,7 +140,7 @@ export function ScalePanel({ plan, kit, recipe, forecaster, kitOf, onOffer }: Sc
       </div>
     </details>
   );
-}
+});
 
 function settingWords(plan: BrewPlan, grinder: KitView['grinders'][number]): string {
   const found = grinderSettingFor({ points: grinder.points, grindUm: plan.grindUm });

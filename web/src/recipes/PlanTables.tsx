@@ -1,0 +1,70 @@
+import { memo } from 'react';
+import { grinderSettingFor, planWarnings, type BrewPlan, type Lock } from '@vendu/core';
+import type { GrinderView } from '@vendu/contract';
+import { Notice } from '../ui/Notice';
+import { Compared, type ComparedPlan } from './Compared';
+import { HowPoured } from './HowPoured';
+import { OtherSteps } from './OtherSteps';
+import { PlanFigures } from './PlanFigures';
+import { PourTable } from './PourTable';
+
+interface PlanTablesProps {
+  plan: BrewPlan;
+  grinder: GrinderView;
+  /** Takes an edit, or answers why it cannot be. */
+  onOffer: (plan: BrewPlan) => string | undefined;
+  /** Complaints by path in the plan, as `pours.1.startS`. */
+  faults: Record<string, string>;
+  locks: readonly Lock[];
+  onLock: (lock: Lock) => void;
+  selected: number | null;
+  onSelect: (index: number) => void;
+  options: ComparedPlan[];
+  compared: ComparedPlan | undefined;
+  onCompare: (key: string | null) => void;
+}
+
+/** The plan as figures under its drawing, each of which can be typed. */
+export const PlanTables = memo(function PlanTables({
+  plan,
+  grinder,
+  onOffer,
+  faults,
+  locks,
+  onLock,
+  selected,
+  onSelect,
+  options,
+  compared,
+  onCompare,
+}: PlanTablesProps) {
+  return (
+    <>
+      <PlanFigures
+        plan={plan}
+        onOffer={onOffer}
+        faults={faults}
+        settingHint={settingHint(plan, grinder)}
+        locks={locks}
+        onLock={onLock}
+      />
+      <PourTable plan={plan} onOffer={onOffer} faults={faults} selected={selected} onSelect={onSelect} />
+      <HowPoured plan={plan} onOffer={onOffer} faults={faults} />
+      <OtherSteps plan={plan} onOffer={onOffer} faults={faults} />
+      <Compared plan={plan} options={options} compared={compared} onCompare={onCompare} />
+      {faults['pours'] && <Notice tone="alarm">{faults['pours']}</Notice>}
+      {planWarnings(plan).map(({ reason, message, advice }) => (
+        <Notice key={reason}>
+          <span className="font-semibold text-ink">{message}</span> {advice}
+        </Notice>
+      ))}
+    </>
+  );
+});
+
+function settingHint(plan: BrewPlan, grinder: GrinderView): string {
+  const found = grinderSettingFor({ points: grinder.points, grindUm: plan.grindUm });
+  if (!found.ok) return found.message;
+  const setting = Math.round(found.value / grinder.settingStep) * grinder.settingStep;
+  return `${grinder.name} at ${Math.round(setting * 100) / 100}`;
+}

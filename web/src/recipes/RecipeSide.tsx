@@ -1,0 +1,55 @@
+import { memo } from 'react';
+import type { KitView, RecipeView } from '@vendu/contract';
+import { BrewTrail } from '../brews/BrewTrail';
+import { RecipeSchools } from '../schools/RecipeSchools';
+import { ReasonList } from './ReasonList';
+import { RecipeSetup } from './RecipeSetup';
+import { VersionList } from './VersionList';
+
+// What is known of a recipe whatever is on its board: drawn again only when the recipe was read again.
+
+export const RecipeBrews = memo(function RecipeBrews({ recipe }: { recipe: RecipeView }) {
+  return (
+    <section>
+      <h2 className="heading mb-2">Brews of this recipe</h2>
+      {recipe.brews.length === 0 ? (
+        <p className="text-small text-quiet">
+          None yet. Until it is brewed and measured, this is a place to start, not a forecast.
+        </p>
+      ) : (
+        <BrewTrail brews={recipe.brews} />
+      )}
+    </section>
+  );
+});
+
+export const RecipeSide = memo(function RecipeSide({
+  recipe,
+  kit,
+  comparedKey,
+  onCompare,
+}: {
+  recipe: RecipeView;
+  kit: KitView;
+  comparedKey: string | null;
+  onCompare: (key: string | null) => void;
+}) {
+  const reasons = recipe.versions.find((version) => version.reasons !== null)?.reasons ?? null;
+  return (
+    <>
+      <VersionList
+        recipe={recipe}
+        comparedId={Number(comparedKey?.replace('v', '') ?? NaN)}
+        onCompare={(versionId) => onCompare(versionId === null ? null : `v${versionId}`)}
+      />
+      <RecipeSetup recipe={recipe} kit={kit} />
+      <RecipeSchools recipe={recipe} />
+      {reasons && (
+        <section>
+          <h2 className="heading mb-1">Why the starting recipe is as it is</h2>
+          <ReasonList reasons={reasons} />
+        </section>
+      )}
+    </>
+  );
+});
