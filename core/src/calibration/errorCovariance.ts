@@ -1,4 +1,5 @@
 import { Matrix } from 'ml-matrix';
+import { wandersTogether } from './course.js';
 import { likeness, modelErrorOf } from './discrepancy.js';
 import type { MeasuredBrew, Observation } from './evidence.js';
 
@@ -27,12 +28,5 @@ function sharedError(a: Observation, b: Observation, brews: readonly MeasuredBre
   const alike = likeness(first.brew, second.brew);
   if (a.output !== 'trace')
     return modelErrorOf(a.output, first.brew) * modelErrorOf(a.output, second.brew) * alike;
-  const apartS = Math.abs((a.atS ?? 0) - (b.atS ?? 0));
-  return (a.wanderSd ?? 0) * (b.wanderSd ?? 0) * Math.exp(-apartS / FORGOTTEN_S) * alike;
+  return (a.wanderSd ?? 0) * (b.wanderSd ?? 0) * wandersTogether(a.atS ?? 0, b.atS ?? 0) * alike;
 }
-
-/**
- * A course that has run ahead of the model stays ahead for a while, s: eight points of a trace are not eight facts
- * (computed: a correlation of 0.75 to 0.95 over 25 s, as for `COURSE`).
- */
-const FORGOTTEN_S = 90;

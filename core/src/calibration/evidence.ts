@@ -1,6 +1,7 @@
 import { firstOutOfRange, outOfRange, type OutOfRange, type Range } from '../input/ranges.js';
 import { brewInputFault, type BrewInputFailure } from '../brewModel/checkBrew.js';
 import { lotFactorsOf, type BrewConditions, type LearnedFactors } from './conditions.js';
+import { wanderSdG } from './course.js';
 import type { Output } from './discrepancy.js';
 
 /** The beverage on the server's scale at a moment of the brew. */
@@ -34,11 +35,6 @@ export const HAND: Record<Output, number> = { drawdown: 0.02, tds: 0.016, bevera
 
 /** A scale under a dripping brewer, g (assumed). */
 const TRACE_SD_G = 1;
-/**
- * How far the model's course of a beverage wanders from the real one, per g of dose, where half of it has run through,
- * and what is left of that at its ends (computed: 0.4 and 0.9 on sixty synthetic lots of either truth).
- */
-const COURSE = { midGPerG: 0.8, atEnds: 0.25 };
 /** Points of a trace that the fit takes; more of them say the same again. */
 const TRACE_POINTS = 8;
 
@@ -82,11 +78,6 @@ export function observationsOf(brews: readonly MeasuredBrew[]): Observation[] {
       })),
     ];
   });
-}
-
-function wanderSdG(doseG: number, through: number): number {
-  const inside = Math.min(1, Math.max(0, through));
-  return COURSE.midGPerG * doseG * (COURSE.atEnds + (1 - COURSE.atEnds) * 4 * inside * (1 - inside));
 }
 
 /** Points spread evenly over a trace, in order of time. */

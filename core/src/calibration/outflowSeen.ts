@@ -1,6 +1,7 @@
 import { CholeskyDecomposition, Matrix } from 'ml-matrix';
 import type { LotCalibration } from './calibrateLot.js';
 import { AMISS, withVarianceOfFlow } from './bedSeen.js';
+import { wanderSdG, wandersTogether } from './course.js';
 import { FACTORS, type BrewConditions } from './conditions.js';
 import { MODEL_ERROR } from './discrepancy.js';
 import type { TracePoint } from './evidence.js';
@@ -13,15 +14,19 @@ const NODES = 13;
 const FINE_PER_NODE = 12;
 /** Of the curve so many points are taken, evenly over what has run; more of them say the same again. */
 const POINTS = 6;
-/** Nothing has run through a bed that is only getting wet, s. */
-const FROM_S = 15;
 /**
- * What the beverage misses the model by although the bed is right: an amount that stays (retained water), and one
- * that grows with what has run and is forgotten in half a minute (assumed; the false alarms they leave are printed
- * by `./vendu bench warnings`).
+ * What drips from a bed that is getting wet tells nothing of how it will flow (computed, on sixty lots of two truths:
+ * what the model misses of the bloom's drips and of the flow after them hang together by less than 0.2); so much has
+ * to be due of a bed as the lot's, g for each g of dose.
+ */
+const FROM_G_PER_G = 1.2;
+/**
+ * What the beverage misses the model by although the bed is right: an amount that stays (retained water, assumed), and
+ * what its course wanders by (the false alarms they leave are printed by `./vendu bench warnings`).
  */
 const STAYS_G = 4;
-const WANDERS = { g: 1.5, share: 0.04, forS: 30 };
+/** Water that the bed keeps, g for each g of dose (common practice: 1.8 to 2). */
+const KEPT_G_PER_G = 1.9;
 /** A scale under a dripping brewer, g. */
 const SCALE_G = 0.5;
 
@@ -43,10 +48,19 @@ export function withOutflow({
   brew: BrewConditions;
   outflow: readonly TracePoint[];
 }): LotCalibration {
-  const points = spread(outflow.filter(({ atS }) => atS >= FROM_S));
+  const dueG = modelledOutflowG(
+    brew,
+    calibration.factors,
+    outflow.map(({ atS }) => atS),
+  );
+  const points = spread(
+    outflow
+      .map((point, index) => ({ ...point, dueG: dueG[index] ?? 0 }))
+      .filter((point) => point.dueG >= FROM_G_PER_G * brew.doseG),
+  );
   if (points.length === 0) return calibration;
   const startLn = Math.log(calibration.factors.flow);
-  const missed = missedOf(points);
+  const missed = missedOf(points, brew);
   const usualVar = (calibration.lnCovariance[FLOW]?.[FLOW] ?? 0) + MODEL_ERROR.drawdown ** 2;
   const times = points.map(({ atS }) => atS);
   const curves = Array.from({ length: NODES }, (_, node) => {
@@ -75,7 +89,7 @@ export function withOutflow({
 }
 
 /** The last point, and others evenly before it. */
-function spread(points: readonly TracePoint[]): TracePoint[] {
+function spread<T>(points: readonly T[]): T[] {
   if (points.length <= POINTS) return [...points];
   const every = (points.length - 1) / (POINTS - 1);
   return Array.from({ length: POINTS }, (_, index) => points[Math.round(index * every)]).filter(
@@ -88,16 +102,18 @@ function density(offLn: number, variance: number): number {
 }
 
 /** How far a modelled curve is from the one that was read: squared, in standard deviations of what they share. */
-function missedOf(points: readonly TracePoint[]): (traceG: readonly number[]) => number {
-  const wandersG = points.map(({ beverageG }) => Math.hypot(WANDERS.g, WANDERS.share * beverageG));
+function missedOf(
+  points: readonly (TracePoint & { dueG: number })[],
+  { doseG, pours }: BrewConditions,
+): (traceG: readonly number[]) => number {
+  const wholeG = Math.max(1, pours.reduce((sum, { amountG }) => sum + amountG, 0) - KEPT_G_PER_G * doseG);
+  const wandersG = points.map(({ dueG }) => wanderSdG(doseG, dueG / wholeG));
   const covariance = new Matrix(
     points.map(({ atS }, row) =>
       points.map(
         (other, column) =>
           STAYS_G ** 2 +
-          (wandersG[row] ?? 0) *
-            (wandersG[column] ?? 0) *
-            Math.exp(-Math.abs(atS - other.atS) / WANDERS.forS) +
+          (wandersG[row] ?? 0) * (wandersG[column] ?? 0) * wandersTogether(atS, other.atS) +
           (row === column ? SCALE_G ** 2 : 0),
       ),
     ),
