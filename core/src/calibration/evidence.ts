@@ -1,7 +1,7 @@
 import { firstOutOfRange, outOfRange, type OutOfRange, type Range } from '../input/ranges.js';
 import { brewInputFault, type BrewInputFailure } from '../brewModel/checkBrew.js';
 import { lotFactorsOf, type BrewConditions, type LearnedFactors } from './conditions.js';
-import { wanderSdG } from './course.js';
+import { FLOWS_FROM_G_PER_G, wanderSdG } from './course.js';
 import type { Output } from './discrepancy.js';
 
 /** The beverage on the server's scale at a moment of the brew. */
@@ -68,14 +68,16 @@ export function observationsOf(brews: readonly MeasuredBrew[]): Observation[] {
       ...(beverageG === null
         ? []
         : [observed('beverage', beverageG, standard?.beverageG ?? BENCH.beverageG)]),
-      ...thinned(trace).map(({ atS, beverageG: value }): Observation => ({
-        brewIndex,
-        output: 'trace',
-        atS,
-        value,
-        variance: TRACE_SD_G ** 2,
-        wanderSd: wanderSdG(brew.doseG, value / wholeG),
-      })),
+      ...thinned(trace.filter((point) => point.beverageG >= FLOWS_FROM_G_PER_G * brew.doseG)).map(
+        ({ atS, beverageG: value }): Observation => ({
+          brewIndex,
+          output: 'trace',
+          atS,
+          value,
+          variance: TRACE_SD_G ** 2,
+          wanderSd: wanderSdG(brew.doseG, value / wholeG),
+        }),
+      ),
     ];
   });
 }

@@ -1,7 +1,7 @@
 import { CholeskyDecomposition, Matrix } from 'ml-matrix';
 import type { LotCalibration } from './calibrateLot.js';
 import { AMISS, withVarianceOfFlow } from './bedSeen.js';
-import { wanderSdG, wandersTogether } from './course.js';
+import { FLOWS_FROM_G_PER_G, wanderSdG, wandersTogether } from './course.js';
 import { FACTORS, type BrewConditions } from './conditions.js';
 import { MODEL_ERROR } from './discrepancy.js';
 import type { TracePoint } from './evidence.js';
@@ -14,12 +14,6 @@ const NODES = 13;
 const FINE_PER_NODE = 12;
 /** Of the curve so many points are taken, evenly over what has run; more of them say the same again. */
 const POINTS = 6;
-/**
- * What drips from a bed that is getting wet tells nothing of how it will flow (computed, on sixty lots of two truths:
- * what the model misses of the bloom's drips and of the flow after them hang together by less than 0.2); so much has
- * to be due of a bed as the lot's, g for each g of dose.
- */
-const FROM_G_PER_G = 1.2;
 /**
  * What the beverage misses the model by although the bed is right: an amount that stays (retained water, assumed), and
  * what its course wanders by (the false alarms they leave are printed by `./vendu bench warnings`).
@@ -56,7 +50,7 @@ export function withOutflow({
   const points = spread(
     outflow
       .map((point, index) => ({ ...point, dueG: dueG[index] ?? 0 }))
-      .filter((point) => point.dueG >= FROM_G_PER_G * brew.doseG),
+      .filter((point) => point.dueG >= FLOWS_FROM_G_PER_G * brew.doseG),
   );
   if (points.length === 0) return calibration;
   const startLn = Math.log(calibration.factors.flow);
