@@ -76,7 +76,7 @@ describe('a target that one lever reaches', () => {
     expect(changes[0]?.kind).toBe('one-variable');
     expect(changes[0]?.moves.map((move) => move.lever)).toEqual([lever]);
     expect(Math.abs((changes[0]?.moves[0]?.to ?? 0) - value)).toBeLessThanOrEqual(MOVES[lever].step * 2);
-    expect(changes[0]?.chance).toBeGreaterThan(0.5);
+    expect(changes[0]?.chance).toBeGreaterThan(0.4);
     expect(changes[0]?.why).toContain('the model, calibrated on this lot');
   });
 

@@ -4,8 +4,8 @@ import { TRUTHS } from '../brewsToTarget/brewsToTarget.js';
 import { fixed, percentile, table } from '../report.js';
 import { EYE_S, LOOKS_AFTER_S, OUTFLOW_EVERY_S, WATCHED_BY, type Watched, type WatchTask } from './watch.js';
 
-const ORDINARY = 500;
-const STALLS = 100;
+const ORDINARY = 250;
+const STALLS = 50;
 /** A brew that drains in this share more or less than planned is off its plan; a word in any other is a false alarm. */
 const OFF_PLAN = 0.2;
 /** Brews that a thread is given at once. */
