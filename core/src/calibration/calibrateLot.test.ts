@@ -57,6 +57,14 @@ describe('what brews teach', () => {
     expect(Math.abs(forecast.beverageG.value - truth.beverageG)).toBeLessThan(0.5);
   });
 
+  it('comes to the same from factors that are expected, and takes none that cannot be', () => {
+    const near = valueOf(calibrateLot({ brews, near: calibrated.factors }));
+    for (const factor of FACTORS) expect(near.factors[factor]).toBeCloseTo(calibrated.factors[factor], 2);
+    expect(near.lnCovariance[2]?.[2]).toBeCloseTo(calibrated.lnCovariance[2]?.[2] ?? NaN, 4);
+    const none = calibrateLot({ brews, near: { ...TRUTH, flow: -1 } });
+    expect(none).toMatchObject({ ok: false });
+  });
+
   it('narrows the flow with every brew, and the bands with it', () => {
     const spreads = [0, 1, 2, 3].map((count) => {
       const calibration = valueOf(calibrateLot({ brews: brews.slice(0, count) }));

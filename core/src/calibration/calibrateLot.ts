@@ -11,7 +11,13 @@ import {
 } from './drainTest.js';
 import { disagreements, type Disagreement } from './disagreements.js';
 import { errorCovariance } from './errorCovariance.js';
-import { evidenceFault, observationsOf, type MeasuredBrew, type Observation } from './evidence.js';
+import {
+  conditionsFault,
+  evidenceFault,
+  observationsOf,
+  type MeasuredBrew,
+  type Observation,
+} from './evidence.js';
 import { leastSquares } from './leastSquares.js';
 import { modelledOutput, remembering } from './modelled.js';
 import { lotPrior, perFactor, priorFault, type LotEvidence, type LotPrior } from './priors.js';
@@ -53,18 +59,23 @@ export const NINE_OF_TEN = 1.645;
  *
  * @param brews - in any order; any figure may be missing. A server's scale adds the trace of its beverage
  * @param drainTests - plain water timed through a paper, which then is no longer assumed
+ * @param near - factors that are expected, as of the same brews but one: the fit is there sooner
  * @returns the calibration, or which figure of which brew cannot be
  */
 export function calibrateLot({
   brews: brewed,
   prior = lotPrior({}),
   drainTests = [],
+  near,
 }: {
   brews: readonly MeasuredBrew[];
   prior?: LotPrior;
   drainTests?: readonly DrainTest[];
+  near?: LearnedFactors;
 }): Result<LotCalibration, never> | BrewInputFailure | DrainTestFailure {
-  const fault = evidenceFault(brewed) ?? priorFault(prior);
+  const [first] = brewed;
+  const fault =
+    evidenceFault(brewed) ?? priorFault(prior) ?? (near && first ? conditionsFault(first.brew, near) : null);
   if (fault) return fault;
   const papers: MeasuredPaper[] = [];
   for (const [index, test] of drainTests.entries()) {
@@ -85,7 +96,12 @@ export function calibrateLot({
     return perFactor((_, at) => Math.exp((prior.lnMean[at] ?? 0) + (moved[at] ?? 0)));
   };
   const fit = leastSquares({
-    start: FACTORS.map(() => 0),
+    start: near
+      ? forwardSubstituted(
+          spread,
+          FACTORS.map((factor, at) => Math.log(near[factor]) - (prior.lnMean[at] ?? 0)),
+        )
+      : FACTORS.map(() => 0),
     farthest: FARTHEST,
     residualsAt: (steps) => [...forwardSubstituted(lower, missesAt(factorsAt(steps))), ...steps],
   });

@@ -59,15 +59,30 @@ function sameBrewer({ brewer: a }: BrewConditions, { brewer: b }: BrewConditions
  * This is what lets a measured brew correct the forecast of its neighbours.
  */
 export function likeness(a: BrewConditions, b: BrewConditions): number {
-  const [first, second] = [featuresOf(a), featuresOf(b)];
-  let distance = 0;
-  for (const name of Object.keys(LIKE) as (keyof typeof LIKE)[]) {
-    distance += ((first[name] - second[name]) / LIKE[name]) ** 2;
-  }
-  return Math.exp(-distance / 2) * (sameBrewer(a, b) ? 1 : OTHER_BREWER);
+  return likenessTo([b])(a)[0] ?? 0;
 }
 
-function featuresOf(brew: BrewConditions): Record<keyof typeof LIKE, number> {
+/** The same of one brew after the other to many, whose features are looked at once. */
+export function likenessTo(brews: readonly BrewConditions[]): (brew: BrewConditions) => number[] {
+  const known = brews.map((brew) => ({ brew, features: featuresOf(brew) }));
+  return (asked) => {
+    const features = featuresOf(asked);
+    return known.map(
+      (each) =>
+        Math.exp(-distanceOf(features, each.features) / 2) *
+        (sameBrewer(asked, each.brew) ? 1 : OTHER_BREWER),
+    );
+  };
+}
+
+type Features = Record<keyof typeof LIKE, number>;
+const FEATURES = Object.keys(LIKE) as (keyof typeof LIKE)[];
+
+function distanceOf(a: Features, b: Features): number {
+  return FEATURES.reduce((sum, name) => sum + ((a[name] - b[name]) / LIKE[name]) ** 2, 0);
+}
+
+function featuresOf(brew: BrewConditions): Features {
   const poured = brew.pours.filter(({ amountG }) => amountG > 0);
   const inflows = inflowsOf(brew, BREW_MODEL);
   return {

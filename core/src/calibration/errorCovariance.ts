@@ -1,6 +1,6 @@
 import { Matrix } from 'ml-matrix';
 import { wandersTogether } from './course.js';
-import { likeness, modelErrorOf } from './discrepancy.js';
+import { likenessTo, modelErrorOf } from './discrepancy.js';
 import type { MeasuredBrew, Observation } from './evidence.js';
 
 /**
@@ -11,21 +11,28 @@ export function errorCovariance(
   observations: readonly Observation[],
   brews: readonly MeasuredBrew[],
 ): Matrix {
+  const toBrews = likenessTo(brews.map(({ brew }) => brew));
+  const alike = brews.map(({ brew }) => toBrews(brew));
   const covariance = Matrix.zeros(observations.length, observations.length);
   for (const [row, a] of observations.entries()) {
     covariance.set(row, row, a.variance);
     for (const [column, b] of observations.entries()) {
-      const shared = sharedError(a, b, brews);
+      const shared = sharedError(a, b, brews, alike);
       covariance.set(row, column, covariance.get(row, column) + shared);
     }
   }
   return covariance;
 }
 
-function sharedError(a: Observation, b: Observation, brews: readonly MeasuredBrew[]): number {
+function sharedError(
+  a: Observation,
+  b: Observation,
+  brews: readonly MeasuredBrew[],
+  alikeBy: readonly (readonly number[])[],
+): number {
   const [first, second] = [brews[a.brewIndex], brews[b.brewIndex]];
   if (a.output !== b.output || !first || !second) return 0;
-  const alike = likeness(first.brew, second.brew);
+  const alike = alikeBy[a.brewIndex]?.[b.brewIndex] ?? 0;
   if (a.output !== 'trace')
     return modelErrorOf(a.output, first.brew) * modelErrorOf(a.output, second.brew) * alike;
   return (a.wanderSd ?? 0) * (b.wanderSd ?? 0) * wandersTogether(a.atS ?? 0, b.atS ?? 0) * alike;

@@ -4,10 +4,10 @@ import { success, type Result } from '../result.js';
 import { NINE_OF_TEN, type LotCalibration } from './calibrateLot.js';
 import { FACTORS, type BrewConditions } from './conditions.js';
 import { withMeasuredPaper } from './drainTest.js';
-import { likeness, modelErrorOf, OUTPUTS, type Output } from './discrepancy.js';
+import { likenessTo, modelErrorOf, OUTPUTS, type Output } from './discrepancy.js';
 import { errorCovariance } from './errorCovariance.js';
 import { conditionsFault } from './evidence.js';
-import { modelledBrew, modelledOutput, steepnessSlope } from './modelled.js';
+import { modelledBrew, modelledOutput, remembering, steepnessSlope } from './modelled.js';
 import { perFactor } from './priors.js';
 
 /** A figure not yet measured: what to expect, and the band that holds nine times of ten. */
@@ -70,12 +70,10 @@ const DIFFERENCE = 0.03;
 export function sensitivityOf({ factors, papers }: LotCalibration, asked: BrewConditions): BrewSlopes {
   const brew = withMeasuredPaper(asked, papers);
   const slopes: Record<Output, number[]> = { drawdown: [], tds: [], beverage: [] };
+  const modelled = remembering(brew, []);
   for (const moved of FACTORS) {
     const at = (by: number) =>
-      modelledBrew(
-        brew,
-        perFactor((factor) => factors[factor] * (factor === moved ? Math.exp(by) : 1)),
-      );
+      modelled(perFactor((factor) => factors[factor] * (factor === moved ? Math.exp(by) : 1)));
     const [up, down] = [at(DIFFERENCE), at(-DIFFERENCE)];
     for (const output of OUTPUTS) {
       slopes[output].push((modelledOutput(up, output) - modelledOutput(down, output)) / (2 * DIFFERENCE));
@@ -95,11 +93,18 @@ export function forecasterOf(calibration: LotCalibration) {
     ? precision.mmul(Matrix.columnVector(misses.map(({ miss }) => miss))).to1DArray()
     : [];
 
+  const toBrews = likenessTo(brews.map(({ brew }) => brew));
+
   /** Of one output: what its neighbours' misses add, and the variance that remains. */
-  function corrected(output: Output, brew: BrewConditions, slopes: readonly number[]) {
+  function corrected(
+    output: Output,
+    brew: BrewConditions,
+    alike: readonly number[],
+    slopes: readonly number[],
+  ) {
     const ownError = modelErrorOf(output, brew);
     const sharedWith = brews.map(
-      (measured) => ownError * modelErrorOf(output, measured.brew) * likeness(brew, measured.brew),
+      (measured, index) => ownError * modelErrorOf(output, measured.brew) * (alike[index] ?? 0),
     );
     const shared = misses.map((each) => (each.output === output ? (sharedWith[each.brewIndex] ?? 0) : 0));
     const weights = precision ? precision.mmul(Matrix.columnVector(shared)).to1DArray() : [];
@@ -125,15 +130,17 @@ export function forecasterOf(calibration: LotCalibration) {
   return {
     forecast(brew: BrewConditions, slopes: Record<Output, number[]>): CalibratedForecast {
       const modelled = modelledBrew(withMeasuredPaper(brew, papers), factors);
-      const time = corrected('drawdown', brew, slopes.drawdown);
+      const alike = toBrews(brew);
+      const time = corrected('drawdown', brew, alike, slopes.drawdown);
       const tds = corrected(
         'tds',
         brew,
+        alike,
         slopes.tds.map((slope, at) =>
           FACTORS[at] === 'steepness' ? steepnessSlope(brew, modelled.tdsPercent) : slope,
         ),
       );
-      const beverage = corrected('beverage', brew, slopes.beverage);
+      const beverage = corrected('beverage', brew, alike, slopes.beverage);
       const tdsPercent = Math.max(0, modelled.tdsPercent + tds.correction);
       const beverageG = modelled.beverageG + beverage.correction;
       const drawdownS = modelled.drawdownS * Math.exp(time.correction);

@@ -26,6 +26,7 @@ export const calibrateLot = guarded(
     brews: list(shapes.MEASURED_BREW),
     prior: optional(shapes.PRIOR),
     drainTests: optional(list(DRAIN_TEST)),
+    near: optional(shapes.FACTORS),
   }),
   lots.calibrateLot,
 );

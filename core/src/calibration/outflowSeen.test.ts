@@ -82,7 +82,7 @@ describe('the outflow of a running brew', () => {
       const { factors } = calibration;
       const known = valueOf(
         calibrateLot({
-          brews: [1, 2, 3].map(() => ({ brew, ...(modelledBrew(brew, factors, []) ?? {}), trace: [] })),
+          brews: [1, 2, 3].map(() => ({ brew, ...modelledBrew(brew, factors, []), trace: [] })),
         }),
       );
       const plannedS = valueOf(drainBelief({ calibration: known, brew, seen: [] })).valueS;

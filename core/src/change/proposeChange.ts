@@ -226,7 +226,7 @@ function chanceIfRepeated({
   targets: Targets;
   roastAgeDays?: number;
 }): number {
-  const { brews, prior, papers } = calibration;
+  const { brews, prior, papers, factors } = calibration;
   const brew = withMeasuredPaper(conditionsOfPlan({ plan, kit, ...aged }), papers);
   const repeat: MeasuredBrew = {
     brew,
@@ -234,7 +234,7 @@ function chanceIfRepeated({
     tdsPercent: forecast.tdsPercent.value,
     beverageG: forecast.beverageG.value,
   };
-  const repeated = valueOf(calibrateLot({ brews: [...brews, repeat], prior }));
+  const repeated = valueOf(calibrateLot({ brews: [...brews, repeat], prior, near: factors }));
   return cupsOnAim(valueOf(forecastBrew({ calibration: repeated, brew })), targets);
 }
 
