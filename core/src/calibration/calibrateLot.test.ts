@@ -4,7 +4,7 @@ import { plainWaterDrainS } from '../brewModel/plainWaterDrain.js';
 import { valueOf } from '../result.js';
 import { calibrateLot } from './calibrateLot.js';
 import { FACTORS, type BrewConditions, type LearnedFactors } from './conditions.js';
-import { likeness } from './discrepancy.js';
+import { likenessTo } from './discrepancy.js';
 import { paperFromDrainTest } from './drainTest.js';
 import type { MeasuredBrew } from './evidence.js';
 import { forecastBrew } from './forecastBrew.js';
@@ -28,6 +28,7 @@ const brewAt = (d50Um: number, change: Partial<BrewConditions> = {}): BrewCondit
   elevationM: 0,
   ...change,
 });
+const likeness = (a: BrewConditions, b: BrewConditions) => likenessTo([b])(a)[0] ?? NaN;
 const TRUTH: LearnedFactors = { solubility: 1.05, rate: 1.2, flow: 1.6, retained: 0.95, steepness: 1.1 };
 const EXACT = { drawdownS: 0.5, tdsPercent: 0.005, beverageG: 0.3 };
 

@@ -54,15 +54,10 @@ function sameBrewer({ brewer: a }: BrewConditions, { brewer: b }: BrewConditions
 }
 
 /**
- * How much of the model's error two brews share, 0 to 1: all of it when they are the same recipe, little when
- * they differ by 150 micrometres, next to none when one was lifted off half-way: a part of a brew is another cup.
+ * How much of the model's error a brew shares with each of others, 0 to 1: all of it when they are the same recipe, little
+ * when they differ by 100 micrometres, next to none when one was lifted off half-way: a part of a brew is another cup.
  * This is what lets a measured brew correct the forecast of its neighbours.
  */
-export function likeness(a: BrewConditions, b: BrewConditions): number {
-  return likenessTo([b])(a)[0] ?? 0;
-}
-
-/** The same of one brew after the other to many, whose features are looked at once. */
 export function likenessTo(brews: readonly BrewConditions[]): (brew: BrewConditions) => number[] {
   const known = brews.map((brew) => ({ brew, features: featuresOf(brew) }));
   return (asked) => {
