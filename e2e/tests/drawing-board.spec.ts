@@ -110,12 +110,12 @@ test('a regulator, a pattern and a height go from the board over the bench into 
   await regulator.fill('0.9');
   await page.keyboard.press('Enter');
   await expect(
-    page.getByText(/the regulator has let .* through at .*; the drawdown must end later/),
+    page.getByText(/the regulator has let .* through at .*; the drawdown must not end before/),
   ).toBeVisible();
   await regulator.fill('3.5');
   await page.keyboard.press('Enter');
   await expect(page.getByText('through the regulator', { exact: true })).toBeVisible();
-  await expect(page.getByText(/must end later/)).toBeHidden();
+  await expect(page.getByText(/must not end before/)).toBeHidden();
   await page.getByText('Pattern and height').click();
   await expect(page.getByText('Under the flow regulator neither reaches the bed.')).toBeVisible();
   await page.getByLabel('Pour 2, pattern').selectOption({ label: 'in the centre' });

@@ -4,7 +4,7 @@ import { seededRandom } from '../random/seededRandom.js';
 import { valueOf } from '../result.js';
 import { amountsFromTotalsG } from './amountsFromTotals.js';
 import { addPour, removePour, setPourAmount, setRunningTotal, setWater } from './editPours.js';
-import { planRatio, planWaterG, runningTotalsG, type BrewPlan, type Pour } from './plan.js';
+import { planRatio, planWaterG, runningTotalsG, type BrewPlan, type Pour, pourEndS } from './plan.js';
 import { planChanges } from './planChanges.js';
 import { planFaults } from './planFaults.js';
 import { planWarnings } from './planWarnings.js';
@@ -112,6 +112,7 @@ describe('faults of a plan', () => {
 
   it('are none for a sound plan', () => {
     expect(faultsOf({})).toEqual([]);
+    expect(faultsOf({ drawdownS: Math.floor(Math.max(...PLAN.pours.map(pourEndS))) })).toEqual([]);
   });
 
   it('name the field of each', () => {

@@ -66,19 +66,20 @@ export function planFaults({ plan, boilingC }: { plan: BrewPlan; boilingC?: numb
     }
   });
   const lastEndS = Math.max(...pours.map(pourEndS));
-  if (plan.drawdownS <= lastEndS) {
+  // A brew may be over with its last pour: a continuous one that drains as it runs.
+  if (plan.drawdownS < Math.floor(lastEndS)) {
     faults.push({
       reason: 'drawdown-before-last-pour',
       field: 'drawdownS',
-      message: `The last pour ends at ${formatDuration(lastEndS)}; the drawdown must end later.`,
+      message: `The last pour ends at ${formatDuration(lastEndS)}; the drawdown must not end before.`,
     });
   }
   const throughS = plan.regulatorGps === undefined ? null : lastThroughS(pours, plan.regulatorGps);
-  if (throughS !== null && plan.drawdownS <= throughS && plan.drawdownS > lastEndS) {
+  if (throughS !== null && plan.drawdownS < Math.floor(throughS) && plan.drawdownS >= Math.floor(lastEndS)) {
     faults.push({
       reason: 'regulator-too-slow',
       field: 'regulatorGps',
-      message: `At ${plan.regulatorGps} g/s the regulator has let ${planWaterG(plan)} g through at ${formatDuration(throughS)}; the drawdown must end later.`,
+      message: `At ${plan.regulatorGps} g/s the regulator has let ${planWaterG(plan)} g through at ${formatDuration(throughS)}; the drawdown must not end before.`,
     });
   }
   if (plan.ballUntilS !== undefined && plan.ballUntilS >= plan.drawdownS) {
