@@ -11,6 +11,7 @@ export * from './kit/kitDtos.js';
 export * from './lots/lots.js';
 export * from './recipes/recipes.js';
 export * from './brews/bench.js';
+export * from './brews/brewRecord.js';
 export * from './brews/brews.js';
 export * from './practice.js';
 export * from './publications/publications.js';

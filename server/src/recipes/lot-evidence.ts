@@ -1,12 +1,5 @@
-import {
-  type calibrateLot,
-  cupsTogether,
-  MODEL_VERSION,
-  recordedBrew,
-  type BrewKit,
-  type LotEvidence,
-} from '@vendu/core';
-import type { BrewListItem } from '@vendu/contract';
+import { type calibrateLot, MODEL_VERSION, recordedBrew, type BrewKit, type LotEvidence } from '@vendu/core';
+import { readBrewsOf, type BrewListItem } from '@vendu/contract';
 import { LotModel } from '../lots/lot.model.js';
 
 /** A lot is known well enough after so many; more would only take time. */
@@ -21,20 +14,9 @@ export async function evidenceOf(
   kit: BrewKit,
   calibrate: Calibrate,
 ): Promise<LotEvidence | null> {
-  const measured = brews
-    .filter(({ isSetAside, isSimulated }) => !isSetAside && !isSimulated)
-    .filter(({ result, cups }) => result !== null || cupsTogether(cups).read !== null)
+  const measured = readBrewsOf(brews)
     .slice(-MOST_BREWS)
-    .map(({ result, ...brew }) =>
-      recordedBrew(
-        {
-          ...brew,
-          tdsPercent: result?.strength.meanPercent ?? null,
-          ...(result ? { tdsComparablePercent: result.strength.comparablePercent } : {}),
-        },
-        kit,
-      ),
-    );
+    .map((brew) => recordedBrew(brew, kit));
   if (measured.length === 0) return null;
   const calibrated = await calibrate({ brews: measured });
   // A record that the model cannot read teaches nothing; it must not stop the acceptance.

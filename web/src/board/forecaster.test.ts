@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { lotPrior, valueOf } from '@vendu/core';
+import { brewRecordOf } from '@vendu/contract';
 import { BREW_KIT, brewItem, PLAN } from '../testing/fixtures';
-import { brewRecordOf } from './brewRecord';
 import { Forecaster } from './forecaster';
 
 function learned(brewCount: number): Forecaster {

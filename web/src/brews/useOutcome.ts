@@ -1,7 +1,6 @@
 import { useEffect, useState } from 'react';
 import { DRAIN_BY_EYE_SD_S, planAgainstActual, type BrewOutcome, type Measured } from '@vendu/core';
-import type { BrewView, KitView } from '@vendu/contract';
-import { brewRecordOf, brewRecordsOf } from '../board/brewRecord';
+import { brewRecordOf, brewRecordsOf, type BrewView, type KitView } from '@vendu/contract';
 import { useForecaster } from '../board/useForecaster';
 import { recipeKitOf } from '../kit/brewKitOf';
 import { useRecipeQuery } from '../recipes/recipesApi';

@@ -11,9 +11,8 @@ import {
   type Finding,
   type ProposedChange,
 } from '@vendu/core';
-import type { KitView, RecipeView } from '@vendu/contract';
+import { brewRecordsOf, type KitView, type RecipeView } from '@vendu/contract';
 import { useDraft } from '../app/draft';
-import { brewRecordsOf } from '../board/brewRecord';
 import { useForecaster } from '../board/useForecaster';
 import { useBrewQuery } from '../brews/brewsApi';
 import { recipeKitOf } from '../kit/brewKitOf';

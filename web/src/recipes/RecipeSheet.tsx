@@ -1,10 +1,15 @@
 import { useDeferredValue, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { aimOf, boilingPointC, keepLocked, planFaults, valueOf, type BrewPlan, type Lock } from '@vendu/core';
-import type { BrewerView, GrinderView, KitView, RecipeView } from '@vendu/contract';
+import {
+  brewRecordsOf,
+  type BrewerView,
+  type GrinderView,
+  type KitView,
+  type RecipeView,
+} from '@vendu/contract';
 import { byField, troubleOf } from '../api/problem';
 import { useDraft } from '../app/draft';
-import { brewRecordsOf } from '../board/brewRecord';
 import { useForecast } from '../board/useForecast';
 import { brewKitOf } from '../kit/brewKitOf';
 import { AdditionsNote } from '../lots/AdditionsNote';
