@@ -14,7 +14,7 @@ export const MODEL_ERROR: Record<Output, number> = { drawdown: 0.04, tds: 0.035,
 
 /**
  * How far two recipes may lie apart and still share the model's error. Grind, ratio and kettle so that bands of nine
- * in ten hold at every depth on two truths (computed); the rest assumed.
+ * in ten come nearest to it on both of two truths (computed, docs/decisions/0003); the rest assumed.
  */
 const LIKE = {
   lnGrind: 0.14,
