@@ -80,7 +80,7 @@ export class PlanDto implements BrewPlan {
   ballUntilS?: number;
 
   @ValidateIf(isGiven)
-  @NumberBetween({ label: 'Regulator', unit: 'g/s', min: 0.5, max: 25 })
+  @NumberBetween({ label: 'Flow regulator', unit: 'g/s', min: 0.5, max: 25 })
   regulatorGps?: number;
 
   @ValidateIf(isGiven)

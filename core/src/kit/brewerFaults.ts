@@ -1,8 +1,8 @@
-import { brimfulG, type BrewerMeasures } from './brewerGeometry.js';
+import { brimfulG, type BrewerBuild, type BrewerMeasures } from './brewerGeometry.js';
 
 /** What of a brewer's figures cannot be together, and what would be taken. */
 export interface BrewerFault {
-  field: 'topDiameterMm' | 'outletDiameterMm' | 'capacityG';
+  field: 'topDiameterMm' | 'outletDiameterMm' | 'wallMaterial' | 'capacityG';
   message: string;
   allowed: string;
 }
@@ -14,8 +14,10 @@ export interface BrewerFault {
  */
 export function brewerFaults({
   capacityG,
+  wallMaterial = null,
+  wallMm = null,
   ...measures
-}: BrewerMeasures & { capacityG: number }): BrewerFault[] {
+}: BrewerMeasures & Partial<BrewerBuild> & { capacityG: number }): BrewerFault[] {
   const { topDiameterMm, bottomDiameterMm, outletDiameterMm, outletCount } = measures;
   const faults: BrewerFault[] = [];
   if (topDiameterMm < bottomDiameterMm) {
@@ -32,6 +34,13 @@ export function brewerFaults({
       field: 'outletDiameterMm',
       message: `${outletCount === 1 ? 'The hole is' : 'The holes are'} wider than the bottom of ${bottomDiameterMm} mm.`,
       allowed: `up to ${widestMm} mm`,
+    });
+  }
+  if (wallMm !== null && wallMaterial === null) {
+    faults.push({
+      field: 'wallMaterial',
+      message: `A wall of ${wallMm} mm takes warmth by what it is made of.`,
+      allowed: 'a material, or no thickness',
     });
   }
   const brimG = brimfulG(measures);
