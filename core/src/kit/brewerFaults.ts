@@ -39,7 +39,7 @@ export function brewerFaults({
   if (wallMm !== null && wallMaterial === null) {
     faults.push({
       field: 'wallMaterial',
-      message: `A wall of ${wallMm} mm takes warmth by what it is made of.`,
+      message: `Choose what the wall of ${wallMm} mm is made of, or leave its thickness open.`,
       allowed: 'a material, or no thickness',
     });
   }
