@@ -1,5 +1,6 @@
 import { firstOutOfRange, outOfRange, type OutOfRange, type Range } from '../input/ranges.js';
 import { failure, type Failure } from '../result.js';
+import { isWater } from './inflow.js';
 import type { BrewModelInput, Grind } from './types.js';
 
 /** Where the equations were tried and stay sane; wider than any recipe. */
@@ -84,7 +85,7 @@ export function brewInputFault(input: BrewModelInput): BrewInputFailure | null {
     (input.chilledBall ? within('chilledBall', firstOutOfRange(input.chilledBall, BALL_RANGES)) : null);
   if (ranged) return ranged;
   if (!parts.some(({ share }) => share > 0)) return failure('no-grind', 'A brew needs a grind.');
-  if (!input.pours.some(({ amountG, flowGps }) => amountG > 0 && flowGps > 0)) {
+  if (!input.pours.some(isWater)) {
     return failure('no-water', 'A brew needs a pour with water.');
   }
   return null;

@@ -15,8 +15,11 @@ export interface Inflow {
 
 type Poured = Pick<ModelPour, 'amountG' | 'flowGps'>;
 
+/** Slower than a drop in a minute is no pour, g/s. */
+const LEAST_FLOW_GPS = 0.001;
+
 /** Pours of no mass or no flow are none. */
-const isWater = ({ amountG, flowGps }: Poured) => amountG > 0 && flowGps > 0;
+export const isWater = ({ amountG, flowGps }: Poured) => amountG > 0 && flowGps >= LEAST_FLOW_GPS;
 
 /**
  * The water as it reaches the bed, in order of time: the pours, or what a regulator on top makes of them by

@@ -221,6 +221,9 @@ describe('honesty', () => {
     });
     expect(fault({ drawdownS: NaN })).toMatchObject({ field: 'brews.1.drawdownS' });
     expect(fault({ brew: brewAt(7) })).toMatchObject({ field: 'brews.1.grind.d50Um' });
+    // A pour so thin that it would never end is none.
+    const endless = brewAt(700, { pours: [{ startS: 0, amountG: 240, flowGps: 5e-324 }] });
+    expect(fault({ brew: endless })).toMatchObject({ reason: 'no-water' });
     expect(fault({ trace: [{ atS: -5, beverageG: 0 }] })).toMatchObject({ field: 'brews.1.trace.0.atS' });
     expect(forecastBrew({ calibration: calibrated, brew: brewAt(700, { doseG: 0 }) })).toMatchObject({
       reason: 'out-of-range',
