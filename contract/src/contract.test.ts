@@ -1,7 +1,5 @@
 import 'reflect-metadata';
 import { describe, expect, it } from 'vitest';
-import fc from 'fast-check';
-import { BENCH_EVENTS, storableRecord } from '@vendu/core';
 import { checkDto, NewLotDto, NewVersionDto, PutBrewDto, TastingDto, WeighBrewDto } from './index.js';
 
 const LOT = { name: 'Ridge lot', country: 'RW', process: 'washed', roastedOn: '2026-01-10' };
@@ -53,66 +51,21 @@ describe('a list in the place of an object', () => {
   });
 });
 
-describe('a moment', () => {
-  const brew = (startedAt: unknown) =>
-    checkDto(PutBrewDto, { recipeVersionId: 1, roastBatchId: 1, startedAt, steps: [] });
+describe('the log of a brew', () => {
+  const MARK = { device: 'd', number: 1, atMs: 5, kind: 'marked', stepIndex: 0, skipped: false, by: 'hand' };
+  const errorsOf = (entries: unknown) =>
+    checkDto(PutBrewDto, { recipeVersionId: 1, roastBatchId: 1, entries, isSimulated: false });
 
-  it.each(['2026-11-20T09:30:00Z', '2026-11-20T09:30:00.250+05:30', '2044-01-01T00:00:00Z'])(
-    'is as RFC 3339 writes it: %s',
-    (text) => {
-      expect(brew(text)).toEqual([]);
-    },
-  );
-
-  it.each([
-    '2026-W05-1',
-    '2026-034',
-    '2026-11-20',
-    '2026-11-20T09:30Z',
-    '2026-02-30T10:00:00Z',
-    1_700_000,
-    null,
-  ])('is not %s', (text) => {
-    expect(brew(text)).toMatchObject([{ field: 'startedAt', allowed: 'a moment, as 2026-11-20T09:30:00Z' }]);
+  it('is taken where every entry says what its kind says', () => {
+    expect(errorsOf([MARK, { ...MARK, number: 2, kind: 'noted', text: 'flat' }])).toEqual([]);
   });
-});
 
-describe('a record that core has made storable', () => {
-  const anyText = fc
-    .array(fc.integer({ min: 0, max: 0xffff }), { maxLength: 2500 })
-    .map((units) => String.fromCharCode(...units));
-  const steps = fc.array(
-    fc.record({
-      stepIndex: fc.integer({ min: 0, max: 39 }),
-      atS: fc.double(),
-      skipped: fc.boolean(),
-      totalG: fc.option(fc.double()),
-    }),
-    { maxLength: 60 },
-  );
-  const events = fc.array(
-    fc.record({
-      kind: fc.constantFrom(...BENCH_EVENTS),
-      atS: fc.double(),
-      figure: fc.option(fc.double()),
-      text: anyText,
-    }),
-    { maxLength: 250 },
-  );
-  it('is never refused, whatever the bench had', () => {
-    fc.assert(
-      fc.property(steps, events, anyText, anyText, (done, happened, note, scale) => {
-        const brew = {
-          recipeVersionId: 1,
-          roastBatchId: 1,
-          startedAt: '2026-11-20T09:30:00Z',
-          isSimulated: false,
-          ...storableRecord({ steps: done, events: happened, note, scale }),
-        };
-        expect(checkDto(PutBrewDto, brew)).toEqual([]);
-      }),
-      { numRuns: 60 },
-    );
+  it('is refused by the number of the entry and the field in it', () => {
+    expect(errorsOf([MARK, { ...MARK, stepIndex: 99 }])).toMatchObject([
+      { field: 'entries', message: 'Entry 2 of the brew: stepIndex is 99; allowed: 0 to 39.' },
+    ]);
+    expect(errorsOf('marks')).toMatchObject([{ field: 'entries', message: 'Entries must be a list.' }]);
+    expect(errorsOf(Array(2001).fill(MARK))).toMatchObject([{ field: 'entries' }]);
   });
 });
 

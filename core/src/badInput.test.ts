@@ -202,7 +202,17 @@ const CASES: Record<string, { call: (input: never) => unknown; input: unknown }>
     call: core.brewOutcome,
     input: {
       calibration,
-      done: { plan: PLAN, steps: [], events: [], doseG: 15, roastAgeDays: 9 },
+      done: {
+        plan: PLAN,
+        steps: [],
+        events: [
+          { kind: 'agitated', atS: 30, how: 'stir' },
+          { kind: 'kettle-read', atS: 0, kettleC: 93, instrument: '', isSimulated: false },
+          { kind: 'bed-shows', atS: 60 },
+        ],
+        doseG: 15,
+        roastAgeDays: 9,
+      },
       kit: CONE_KIT,
       measured: {
         drawdownS: { value: 170, sd: 4 },

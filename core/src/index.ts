@@ -231,7 +231,13 @@ export {
   type Measured,
   type OutcomeOf,
 } from './forecast/outcome.js';
-export { ADDED_AGITATION, BENCH_EVENTS, type BenchEvent, type BenchEventKind } from './bench/benchEvents.js';
+export { type AddedAgitation, type BenchEvent, type BenchEventKind } from './bench/benchEvents.js';
+export { eventsOfRecord } from './bench/keptEvents.js';
+export { brewSoFar, planMoved, type BrewSoFar } from './brewLog/brewSoFar.js';
+export { type BrewEntry, type EntryId, type EntryKind, type Happening } from './brewLog/brewEntry.js';
+export { entryName, lastToUndo, mergedLogs, withEntry, type BrewLog } from './brewLog/brewLog.js';
+export { ENTRY_KINDS, entryFault, storableEntry } from './brewLog/entryFault.js';
+export { logOf, logOfRecord } from './brewLog/logOf.js';
 export { formatSigned } from './quantity/signed.js';
 export { addedAgitation, kettleReadsC } from './bench/benchEvents.js';
 export { type AfterBrewClock, type AfterBrewTask } from './bench/afterBrew.js';

@@ -20,9 +20,17 @@ export async function storeBrew(page: Page, recipe: RecipeView): Promise<BrewVie
   const data = {
     recipeVersionId: recipe.versions[0]?.id,
     roastBatchId: recipe.latestRoastBatchId,
-    startedAt: new Date().toISOString(),
-    steps: [{ stepIndex: 0, atS: 0, skipped: false, totalG: null }],
-    note: '',
+    entries: [
+      {
+        device: 'bench',
+        number: 1,
+        atMs: Date.now(),
+        kind: 'marked',
+        stepIndex: 0,
+        skipped: false,
+        by: 'hand',
+      },
+    ],
   };
   const response = await page.request.put(`/api/brews/by-key/${crypto.randomUUID()}`, { data });
   return (await response.json()) as BrewView;

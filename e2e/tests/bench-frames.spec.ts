@@ -27,10 +27,10 @@ test('a ten-minute brew at ten readings a second is drawn in the frames printed 
   // Ten minutes have passed: the marks and the readings of them are on this device, as a bench would have left them.
   const key = await page.evaluate(async (readings) => {
     const kept = JSON.parse(localStorage.getItem('vendu.draft.bench') ?? '{}') as {
-      brews: { key: string; run: { marks: { atMs: number }[] } }[];
+      brews: { key: string; log: { kind: string; atMs: number }[] }[];
     };
     const [brew] = kept.brews;
-    const [first] = brew?.run.marks ?? [];
+    const first = brew?.log.find(({ kind }) => kind === 'marked');
     if (!brew || !first) throw new Error('no brew on the bench');
     const startMs = Date.now() - readings * 100;
     first.atMs = startMs;

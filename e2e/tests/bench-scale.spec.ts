@@ -284,9 +284,9 @@ test('all three stand-ins: kettle at each pour, three readings, the result besid
   await brewUntil(page, /Drained/);
   await page.keyboard.press('Space');
   const { brew } = await stored(page);
-  const reads = brew.events.filter(({ kind }) => kind === 'kettle-read');
+  const reads = brew.events.filter((event) => event.kind === 'kettle-read');
   expect(reads).toHaveLength(brew.plan.pours.length);
-  for (const { figure } of reads) expect(Math.abs((figure ?? 0) - brew.plan.kettleC)).toBeLessThan(4);
+  for (const { kettleC } of reads) expect(Math.abs(kettleC - brew.plan.kettleC)).toBeLessThan(4);
   await expect(page.getByText(/Simulated brew, not evidence/)).toBeVisible();
 
   await page.getByLabel('Read by').selectOption({ label: 'simulated refractometer' });

@@ -22,6 +22,9 @@ test('a brew that somebody takes over is told to who had it, and can be taken ba
   await expect(joss.getByRole('button', { name: /Swirl now/ })).toBeVisible();
   await expect(joss.getByText('on this device and on the server')).toBeVisible();
 
+  await joss.keyboard.press('b');
+  await expect(joss.getByText(/bed visible at/)).toBeVisible();
+
   // She marks on, and learns that the brew is elsewhere; nothing of either is overwritten.
   await tamsin.keyboard.press('Space');
   await expect(tamsin.getByRole('alert')).toContainText(
@@ -29,6 +32,9 @@ test('a brew that somebody takes over is told to who had it, and can be taken ba
   );
   await tamsin.getByRole('button', { name: 'Bring it back here' }).click();
   await expect(tamsin.getByText('on this device and on the server')).toBeVisible();
+  // It is one brew by now, with what either of them saw of it.
+  await expect(tamsin.getByText(/bed visible at/)).toBeVisible();
+  await expect(tamsin.getByRole('button', { name: /Pour 2 now/ })).toBeVisible();
   await joss.keyboard.press('Space');
   await expect(joss.getByRole('alert')).toContainText(
     'Tamsin Ekelund is continuing this brew on another bench.',

@@ -1,4 +1,5 @@
 import type { Sequelize } from 'sequelize-typescript';
+import { bringOlderRecordsUp } from './brews/older-records.js';
 import { migrate, type MigrateOptions } from './database/migrate.js';
 import { refreshLotProgress } from './lots/lot-progress.js';
 
@@ -14,6 +15,7 @@ export async function bringUpToDate(
   return migrate(sequelize, {
     ...(beforeUpgrade ? { beforeUpgrade } : {}),
     afterwards: async (steps) => {
+      await bringOlderRecordsUp(sequelize);
       if (steps.length > 0) await refreshLotProgress(sequelize);
       await afterwards?.(steps);
     },

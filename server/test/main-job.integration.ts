@@ -97,7 +97,7 @@ describe('from a new lot to a public recipe', () => {
     expect(published.stage).toBe('published');
     const recipe = (await app.barista.get(`/api/recipes/${published.recipe!.id}`).expect(200))
       .body as RecipeView;
-    const brew = brewOf(recipe, { startedAt: new Date().toISOString() });
+    const brew = brewOf(recipe, {}, { startedAt: new Date().toISOString() });
     await app.barista.put(`/api/brews/by-key/${randomUUID()}`).send(brew).expect(200);
     const again = (await app.barista.get(`/api/lots/${published.id}`).expect(200)).body as LotView;
     expect(again.stage).toBe('watched');

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { setTimeout as sleep } from 'node:timers/promises';
+import { marksOf } from './device.js';
 import { PLAN, type Answer, type Lab } from '../trust/lab.js';
 
 const AGAIN_MS = 150;
@@ -53,9 +54,7 @@ export class Desk {
         barista.put(`brews/by-key/${brewKey}`, {
           recipeVersionId,
           roastBatchId: lot.roastBatches[0]?.id,
-          startedAt: new Date().toISOString(),
-          steps: [{ stepIndex: 0, atS: 0, skipped: false, totalG: null }],
-          note: '',
+          entries: marksOf([Date.now()]),
         }),
       )
     ).body as { id: number };

@@ -67,7 +67,8 @@ async function tell(ground: Ground, brew: DeviceBrew): Promise<void> {
       seq: count,
       lotName: 'Kill test',
       brewerName: 'Cone',
-      state: JSON.stringify({ marks: brew.marks }),
+      state: 'killed bench',
+      entries: marksOf(brew.marks),
     }),
   );
   brew.acknowledged = count;
@@ -77,22 +78,26 @@ async function untilTaken(send: () => Promise<unknown>): Promise<void> {
   while ((await send()) === null) await sleep(AGAIN_MS);
 }
 
+/** Marks, one to a step, as entries of the log of a brew. */
+export function marksOf(marks: readonly number[]) {
+  return marks.map((atMs, stepIndex) => ({
+    device: 'bench',
+    number: stepIndex + 1,
+    atMs,
+    kind: 'marked',
+    stepIndex,
+    skipped: false,
+    by: 'hand',
+  }));
+}
+
 function wholeBrew({ recipeVersionId, roastBatchId }: Ground, { marks }: DeviceBrew) {
-  const startMs = marks[0] ?? 0;
   const atMs = Array.from({ length: SAMPLES }, (_, index) => index * 100);
   return {
     recipeVersionId,
     roastBatchId,
-    startedAt: new Date(startMs).toISOString(),
-    steps: marks.map((mark, stepIndex) => ({
-      stepIndex,
-      atS: Math.round((mark - startMs) / 10) / 100,
-      skipped: false,
-      totalG: null,
-    })),
-    events: [],
+    entries: marksOf(marks),
     trace: { atMs, massG: atMs.map((at) => at / 500) },
     scale: 'kill test',
-    note: '',
   };
 }

@@ -132,15 +132,14 @@ async function lostMarks(ground: Ground, brews: readonly DeviceBrew[]): Promise<
     const kept = running.find((each) => each.key === key);
     // A whole brew may have become a record in between; those are counted at the end.
     if (!kept) return marks.length === MARKS ? lost : lost + acknowledged;
-    const { marks: keptMarks } = JSON.parse(kept.state) as { marks: number[] };
-    return lost + Math.max(0, acknowledged - keptMarks.length);
+    return lost + Math.max(0, acknowledged - kept.entries.length);
   }, 0);
 }
 
-async function runningBrews(ground: Ground): Promise<{ key: string; state: string }[]> {
+async function runningBrews(ground: Ground): Promise<{ key: string; entries: object[] }[]> {
   for (;;) {
     const answer = await ask(ground, 'GET', 'running-brews');
-    if (answer !== null) return answer as { key: string; state: string }[];
+    if (answer !== null) return answer as { key: string; entries: object[] }[];
     await sleep(100);
   }
 }

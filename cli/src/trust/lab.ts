@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import { marksOf } from '../killTest/device.js';
 import { Trouble } from '../report.js';
 
 /** What a request was answered: its status, and its body where that is JSON. `0` where nothing answered. */
@@ -152,9 +153,7 @@ export async function storeBrew(lab: Lab, { versionId, roastBatchId }: RecipeMad
     lab.barista.put(`brews/by-key/${randomUUID()}`, {
       recipeVersionId: versionId,
       roastBatchId,
-      startedAt: '2026-02-01T09:30:00Z',
-      steps: [{ stepIndex: 0, atS: 0, skipped: false, totalG: null }],
-      note: '',
+      entries: marksOf([Date.parse('2026-02-01T09:30:00Z')]),
     }),
   );
   return (body as { id: number }).id;

@@ -1,29 +1,10 @@
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, IsArray, IsBoolean, IsUUID, ValidateIf, ValidateNested } from 'class-validator';
-import { BENCH_EVENTS, RECORD, type BenchEvent, type BenchEventKind, type Trace } from '@vendu/core';
+import type { BrewEntry, Trace } from '@vendu/core';
 import { IsPlainObject, NumberBetween, OneOf, TextUpTo } from '../validation/decorators.js';
+import { BrewEntries } from './brewEntries.js';
 
 const isGiven = (_: object, value: unknown) => value !== null && value !== undefined;
-
-export class BenchEventDto implements BenchEvent {
-  @OneOf({ label: 'What happened', values: BENCH_EVENTS })
-  kind!: BenchEventKind;
-
-  @NumberBetween({ label: 'Time', unit: 's', min: 0, max: RECORD.longestS })
-  atS!: number;
-
-  @ValidateIf(isGiven)
-  @NumberBetween({
-    label: 'Figure',
-    unit: '',
-    min: -RECORD.largestFigure,
-    max: RECORD.largestFigure,
-  })
-  figure: number | null = null;
-
-  @TextUpTo({ label: 'Words', max: RECORD.longestWords })
-  text: string = '';
-}
 
 /**
  * Readings of the scale during a brew. Its samples are checked by core: a brew keeps those that can be, practice names
@@ -51,7 +32,10 @@ export interface BrewKitNames {
   scale: string;
 }
 
-/** A brew still on a bench. The state is the bench's own; the server keeps it and hands it back. */
+/**
+ * What is new of a brew still on a bench: entries of its log, and the state of the bench beside the log, which is the
+ * bench's own; the server keeps it and hands it back.
+ */
 export class RunningBrewDto {
   /** Counts the changes of this brew; an older one than the server has is left. */
   @NumberBetween({ label: 'Count of changes', unit: '', min: 1, max: 1_000_000, whole: true })
@@ -65,6 +49,10 @@ export class RunningBrewDto {
 
   @TextUpTo({ label: 'State', max: 100_000, required: true })
   state!: string;
+
+  /** What the server has not said that it has; sent again, an entry is kept once. */
+  @BrewEntries()
+  entries: BrewEntry[] = [];
 
   /** What the scale showed so far; `null` where there is none. */
   @ValidateIf(isGiven)
@@ -102,8 +90,16 @@ export interface RunningBrewView {
   lotName: string;
   brewerName: string;
   state: string;
+  entries: BrewEntry[];
   by: string;
   updatedAt: string;
+}
+
+/** What the server has of a running brew. */
+export interface RunningBrewKept {
+  seq: number;
+  /** To a device that takes a brew over, all that was told of it; empty to others, which know. */
+  entries: BrewEntry[];
 }
 
 export const HAZES = ['clear', 'slight', 'hazy'] as const;

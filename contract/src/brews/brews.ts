@@ -1,10 +1,11 @@
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, IsArray, IsBoolean, IsUUID, ValidateIf, ValidateNested } from 'class-validator';
+import { IsBoolean, IsUUID, ValidateIf, ValidateNested } from 'class-validator';
 import {
   READING_SOURCES,
   RECORD,
   VERDICTS,
   type BenchEvent,
+  type BrewEntry,
   type BrewPlan,
   type BrewResult,
   type Intensity,
@@ -16,25 +17,11 @@ import {
   type TracePoint,
   type Verdict,
 } from '@vendu/core';
-import { BenchEventDto, TraceDto, type BrewKitNames, type FractionDto } from './bench.js';
-import { IsPlainObject, Moment, NumberBetween, OneOf, TextUpTo } from '../validation/decorators.js';
+import { TraceDto, type BrewKitNames, type FractionDto } from './bench.js';
+import { BrewEntries } from './brewEntries.js';
+import { IsPlainObject, NumberBetween, OneOf, TextUpTo } from '../validation/decorators.js';
 
 const isGiven = (_: object, value: unknown) => value !== null && value !== undefined;
-
-export class StepDoneDto implements StepDone {
-  @NumberBetween({ label: 'Step', unit: '', min: 0, max: RECORD.mostSteps, whole: true })
-  stepIndex!: number;
-
-  @NumberBetween({ label: 'Time', unit: 's', min: 0, max: RECORD.longestS })
-  atS!: number;
-
-  @IsBoolean({ message: 'Skipped must be yes or no.' })
-  skipped!: boolean;
-
-  @ValidateIf(isGiven)
-  @NumberBetween({ label: 'Total on the scale', unit: 'g', min: 0, max: RECORD.heaviestG })
-  totalG: number | null = null;
-}
 
 /** A brew as the bench kept it. Put under a key of the client's making, so that sending twice stores once. */
 export class PutBrewDto {
@@ -44,16 +31,9 @@ export class PutBrewDto {
   @NumberBetween({ label: 'Roast batch', unit: '', min: 1, max: 2_147_483_647, whole: true })
   roastBatchId!: number;
 
-  /** By the device's clock, which may be off: a moment that cannot be is told in the record and set right. */
-  @Moment({ label: 'Start' })
-  startedAt!: string;
-
-  @IsArray({ message: 'Steps must be a list.' })
-  @ArrayMaxSize(RECORD.mostSteps, { message: `A brew takes at most ${RECORD.mostSteps} steps.` })
-  @IsPlainObject({ each: true })
-  @ValidateNested({ each: true })
-  @Type(() => StepDoneDto)
-  steps!: StepDoneDto[];
+  /** The whole log, as far as the device has it; its moments are of the device's clock, which may be off. */
+  @BrewEntries()
+  entries!: BrewEntry[];
 
   /** What the scale showed; `null` where the brew was marked by hand. */
   @ValidateIf(isGiven)
@@ -69,13 +49,6 @@ export class PutBrewDto {
   @Type(() => TraceDto)
   outflow: TraceDto | null = null;
 
-  @IsArray({ message: 'What happened must be a list.' })
-  @ArrayMaxSize(RECORD.mostEvents, { message: `A brew takes at most ${RECORD.mostEvents} events.` })
-  @IsPlainObject({ each: true })
-  @ValidateNested({ each: true })
-  @Type(() => BenchEventDto)
-  events: BenchEventDto[] = [];
-
   /** The scale that was read; empty where there was none. */
   @TextUpTo({ label: 'Scale', max: RECORD.longestScaleName })
   scale: string = '';
@@ -83,9 +56,6 @@ export class PutBrewDto {
   /** The scale was a stand-in. */
   @IsBoolean({ message: 'Simulated must be yes or no.' })
   isSimulated: boolean = false;
-
-  @TextUpTo({ label: 'Notes', max: RECORD.longestNote })
-  note: string = '';
 }
 
 export class BrewKeyParam {

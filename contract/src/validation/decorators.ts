@@ -1,5 +1,5 @@
 import { ValidateBy, type ValidationOptions } from 'class-validator';
-import { isMatch, isValid, parseISO } from 'date-fns';
+import { isMatch } from 'date-fns';
 
 // One decorator per kind of field, each with one sentence that names the field and the allowed range.
 // Server and forms show the same sentence.
@@ -135,30 +135,6 @@ function isCalendarDate(text: string): boolean {
 /** Today where it is latest on earth, so that no lab's own today counts as the future. */
 function latestToday(): string {
   return new Date(Date.now() + 14 * 3_600_000).toISOString().slice(0, 10);
-}
-
-const RFC_3339 = /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}(\.\d{1,9})?(Z|[+-]\d{2}:\d{2})$/;
-
-/**
- * A moment as RFC 3339 has it, `2026-11-20T09:30:00Z`: of the many forms of ISO 8601 the one that every program reads
- * alike. Constraint name: `moment`.
- */
-export function Moment({ label }: { label: string }, options?: ValidationOptions): PropertyDecorator {
-  const allowed = 'a moment, as 2026-11-20T09:30:00Z';
-  return ValidateBy(
-    {
-      name: 'moment',
-      validator: {
-        validate: (value) =>
-          typeof value === 'string' &&
-          RFC_3339.test(value) &&
-          isValid(parseISO(value)) &&
-          isValid(new Date(value)),
-        defaultMessage: () => `${label} must be ${allowed}.`,
-      },
-    },
-    { ...options, context: { allowed } },
-  );
 }
 
 /** An object where one is nested: a list in its place would be looked through item by item, and an empty one taken. */

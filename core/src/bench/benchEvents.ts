@@ -1,35 +1,30 @@
-/** What may happen around a brew beside its steps; what was left out before it stands at its start. */
-export const BENCH_EVENTS = [
-  'not-prepared',
-  'agitated',
-  'cup-changed',
-  'kettle-read',
-  'first-drip',
-  'bed-shows',
-  'water-stands',
-  'totals-moved',
-  'scale-lost',
-  'clock-off',
-] as const;
-export type BenchEventKind = (typeof BENCH_EVENTS)[number];
+import type { PreparationTask } from './preparation.js';
 
-/** Something that happened during a brew, on its clock. */
-export interface BenchEvent {
-  kind: BenchEventKind;
-  atS: number;
-  /** C at the kettle, g by which totals moved; `null` where it has none. */
-  figure: number | null;
-  text: string;
-}
+/** What may happen around a brew beside its steps, on its clock; what was left out before it stands at its start. */
+export type BenchEvent = { atS: number } & (
+  | { kind: 'not-prepared'; task: PreparationTask }
+  | { kind: 'agitated'; how: AddedAgitation }
+  /** With what the scale under everything showed then; `null` where none was read. */
+  | { kind: 'cup-changed'; massG: number | null }
+  /** At the moment that its pour began; by eye where no instrument is named. */
+  | { kind: 'kettle-read'; kettleC: number; instrument: string; isSimulated: boolean }
+  | { kind: 'first-drip' }
+  | { kind: 'bed-shows' }
+  | { kind: 'water-stands' }
+  | { kind: 'totals-moved'; fromPour: number; byG: number }
+  | { kind: 'scale-lost'; scale: string }
+  | { kind: 'scale-back'; scale: string }
+  /** The device's clock was off, and said this moment at the start. */
+  | { kind: 'clock-off'; said: string }
+);
+export type BenchEventKind = BenchEvent['kind'];
 
-/** What was done to the bed beside the plan, by the words that the bench writes down for it. */
-export const ADDED_AGITATION = { swirl: 'Swirl', stir: 'Stir' } as const;
+/** What may be done to the bed beside the plan. */
+export type AddedAgitation = 'swirl' | 'stir';
 
 /** Agitation that no step of the plan asked for. */
-export function addedAgitation(events: readonly BenchEvent[]): { atS: number; kind: 'swirl' | 'stir' }[] {
-  return events
-    .filter(({ kind }) => kind === 'agitated')
-    .map(({ atS, text }) => ({ atS, kind: text === ADDED_AGITATION.stir ? 'stir' : 'swirl' }));
+export function addedAgitation(events: readonly BenchEvent[]): { atS: number; kind: AddedAgitation }[] {
+  return events.flatMap((event) => (event.kind === 'agitated' ? [{ atS: event.atS, kind: event.how }] : []));
 }
 
 /**
@@ -43,15 +38,15 @@ export function kettleReadsC(
   startsS: readonly (number | null)[],
 ): (number | null)[] {
   const reads: (number | null)[] = startsS.map(() => null);
-  for (const { kind, atS, figure } of events) {
-    if (kind !== 'kettle-read' || figure === null) continue;
+  for (const event of events) {
+    if (event.kind !== 'kettle-read') continue;
     let nearest: { index: number; awayS: number } | null = null;
     for (const [index, startS] of startsS.entries()) {
       if (startS === null) continue;
-      const awayS = Math.abs(atS - startS);
+      const awayS = Math.abs(event.atS - startS);
       if (nearest === null || awayS < nearest.awayS) nearest = { index, awayS };
     }
-    if (nearest) reads[nearest.index] = figure;
+    if (nearest) reads[nearest.index] = event.kettleC;
   }
   return reads;
 }

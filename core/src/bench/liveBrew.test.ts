@@ -88,7 +88,7 @@ describe('the plan as the brew is going', () => {
   });
 
   it('has not begun a pour that is due and not marked, at any moment that something else was written down', () => {
-    const seen = { kind: 'bed-shows' as const, atS: 71, figure: null, text: '' };
+    const seen = { kind: 'bed-shows' as const, atS: 71 };
     const going = planAsGoing({ plan, done: [done(0, 0)], events: [seen] });
     expect(going.pours[0]?.startS).toBe(0);
     expect(going.pours[1]?.startS).toBe(71);
@@ -96,7 +96,8 @@ describe('the plan as the brew is going', () => {
   });
 
   it('has the water as hot as it was read for the pour that began nearest', () => {
-    const read = (atS: number, figure: number) => ({ kind: 'kettle-read' as const, atS, figure, text: '' });
+    const by = { instrument: '', isSimulated: false };
+    const read = (atS: number, kettleC: number) => ({ kind: 'kettle-read' as const, atS, kettleC, ...by });
     const going = planAsGoing({
       plan,
       done: [done(0, 0), done(stepOf(2), 44)],

@@ -8,14 +8,14 @@ const step = (stepIndex: number, atS: number, totalG: number | null = null) => (
   skipped: false,
   totalG,
 });
-const lost = (atS: number): BenchEvent => ({ kind: 'scale-lost', atS, figure: null, text: 'Scale' });
-const agitated = (atS: number): BenchEvent => ({ kind: 'agitated', atS, figure: null, text: 'Swirl' });
+const lost = (atS: number): BenchEvent => ({ kind: 'scale-lost', atS, scale: 'Scale' });
+const agitated = (atS: number): BenchEvent => ({ kind: 'agitated', atS, how: 'swirl' });
 const record = (changes: object) =>
-  storableRecord({ steps: [step(0, 0)], events: [] as BenchEvent[], note: '', scale: '', ...changes });
+  storableRecord({ steps: [step(0, 0)], events: [] as BenchEvent[], note: '', ...changes });
 
 describe('what a bench has of a brew', () => {
   it('stays as it is where it fits', () => {
-    const brew = { steps: [step(0, 0, 42), step(1, 45.02)], events: [lost(3)], note: 'ñ', scale: 'Left' };
+    const brew = { steps: [step(0, 0, 42), step(1, 45.02)], events: [lost(3)], note: 'ñ' };
     expect(storableRecord(brew)).toEqual(brew);
   });
 

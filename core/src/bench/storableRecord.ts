@@ -9,17 +9,14 @@ export const RECORD = {
   mostSteps: 40,
   mostEvents: 200,
   heaviestG: 5000,
-  longestWords: 300,
   longestNote: 2000,
   longestScaleName: 120,
-  largestFigure: 5000,
 } as const;
 
 interface Record {
   steps: readonly StepDone[];
   events: readonly BenchEvent[];
   note: string;
-  scale: string;
 }
 
 /**
@@ -31,8 +28,7 @@ export function storableRecord<T extends Record>(record: T): T {
   const mended: Record = {
     steps: inOrder(record.steps.slice(0, RECORD.mostSteps)),
     events: withRoom(record.events).map(storableEvent),
-    note: text(record.note, RECORD.longestNote),
-    scale: text(record.scale, RECORD.longestScaleName),
+    note: wellFormed(cutTo(record.note, RECORD.longestNote)),
   };
   return { ...record, ...mended };
 }
@@ -48,19 +44,15 @@ function inOrder(steps: readonly StepDone[]): StepDone[] {
 /** A scale that flickers tells the same again and again: the first times tell enough. */
 function withRoom(events: readonly BenchEvent[]): readonly BenchEvent[] {
   if (events.length <= RECORD.mostEvents) return events;
-  const others = events.filter(({ kind }) => kind !== 'scale-lost').length;
+  const isFlicker = ({ kind }: BenchEvent) => kind === 'scale-lost' || kind === 'scale-back';
+  const others = events.filter((event) => !isFlicker(event)).length;
   let losses = Math.max(0, RECORD.mostEvents - others);
-  return events.filter(({ kind }) => kind !== 'scale-lost' || losses-- > 0).slice(0, RECORD.mostEvents);
+  return events.filter((event) => !isFlicker(event) || losses-- > 0).slice(0, RECORD.mostEvents);
 }
 
 function storableEvent(event: BenchEvent): BenchEvent {
-  const { figure } = event;
-  return {
-    ...event,
-    atS: timeS(event.atS),
-    figure: figure !== null && Math.abs(figure) <= RECORD.largestFigure ? figure : null,
-    text: text(event.text, RECORD.longestWords),
-  };
+  const timed = { ...event, atS: timeS(event.atS) };
+  return timed.kind === 'cup-changed' ? { ...timed, massG: totalG(timed.massG) } : timed;
 }
 
 function timeS(atS: number): number {
@@ -70,8 +62,4 @@ function timeS(atS: number): number {
 /** What no scale under a brewer shows is no total. */
 function totalG(shownG: number | null): number | null {
   return shownG !== null && shownG >= 0 && shownG <= RECORD.heaviestG ? shownG : null;
-}
-
-function text(words: string, longest: number): string {
-  return wellFormed(cutTo(words, longest));
 }

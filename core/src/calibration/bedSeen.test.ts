@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import type { BenchEvent } from '../bench/benchEvents.js';
 import { simulateBrew } from '../brewModel/simulateBrew.js';
 import { valueOf } from '../result.js';
 import { CONE_KIT, PLAN } from '../testing/brews.js';
@@ -121,13 +122,12 @@ describe('what the bed shows while a brew runs', () => {
   });
 
   it('is read from the events of a brew in order of time', () => {
-    const event = (kind: 'bed-shows' | 'water-stands' | 'cup-changed', atS: number) => ({
-      kind,
-      atS,
-      figure: null,
-      text: '',
-    });
-    expect(bedSeenIn([event('bed-shows', 80), event('cup-changed', 30), event('water-stands', 60)])).toEqual([
+    const events: BenchEvent[] = [
+      { kind: 'bed-shows', atS: 80 },
+      { kind: 'cup-changed', atS: 30, massG: null },
+      { kind: 'water-stands', atS: 60 },
+    ];
+    expect(bedSeenIn(events)).toEqual([
       { atS: 60, shows: false },
       { atS: 80, shows: true },
     ]);

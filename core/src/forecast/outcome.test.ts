@@ -27,12 +27,12 @@ const outcomeOf = (done: BrewDone, measured = NOT_MEASURED) =>
   valueOf(brewOutcome({ calibration, done, kit: CONE_KIT, measured }));
 const lastPour = steps.findLastIndex(({ kind }) => kind === 'pour');
 const swirl = steps.findIndex(({ kind }) => kind === 'agitate');
-const event = (kind: BenchEvent['kind'], atS: number, more: Partial<BenchEvent> = {}): BenchEvent => ({
-  kind,
+const kettleRead = (atS: number, kettleC: number): BenchEvent => ({
+  kind: 'kettle-read',
   atS,
-  figure: null,
-  text: '',
-  ...more,
+  kettleC,
+  instrument: '',
+  isSimulated: false,
 });
 
 describe('why a brew came out as it did', () => {
@@ -66,9 +66,7 @@ describe('why a brew came out as it did', () => {
     [
       'kettle',
       {
-        events: steps.flatMap((step) =>
-          step.kind === 'pour' ? [event('kettle-read', step.plannedS, { figure: 86 })] : [],
-        ),
+        events: steps.flatMap((step) => (step.kind === 'pour' ? [kettleRead(step.plannedS, 86)] : [])),
       },
       { tdsPercent: -1, yieldPercent: -1 },
     ],
@@ -77,7 +75,11 @@ describe('why a brew came out as it did', () => {
       { steps: onPlan.steps.map((each) => (each.stepIndex === swirl ? { ...each, skipped: true } : each)) },
       { yieldPercent: -1 },
     ],
-    ['agitation', { events: [event('agitated', 60, { text: 'Stir' })] }, { yieldPercent: 1 }],
+    [
+      'agitation',
+      { events: [{ kind: 'agitated' as const, atS: 60, how: 'stir' as const }] },
+      { yieldPercent: 1 },
+    ],
   ] as const)(
     'gives the %s as the only reason, in the direction of the trade',
     (departure, change, signs) => {
@@ -99,7 +101,7 @@ describe('why a brew came out as it did', () => {
         atS: each.atS + (each.stepIndex === 0 ? 0 : 6),
         totalG: each.totalG === null ? null : each.totalG + 4,
       })),
-      events: [event('kettle-read', 0, { figure: 90 })],
+      events: [kettleRead(0, 90)],
     });
     expect(effects.map(({ departure }) => departure)).toEqual(['dose', 'totals', 'times', 'kettle']);
     for (const outcome of OUTCOMES) {

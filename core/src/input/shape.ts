@@ -13,6 +13,7 @@ export type Shape =
   | { readonly choice: readonly string[] }
   | { readonly list: Shape }
   | { readonly oneOf: readonly Shape[] }
+  | { readonly kinds: Readonly<Record<string, Readonly<Record<string, Shape>>>> }
   | { readonly fields: Readonly<Record<string, Shape>> };
 
 /** May be left out; may be `null` and not left out; one of a few words. */
@@ -29,6 +30,12 @@ export const fields = (of: Readonly<Record<string, Shape>>): Shape => ({ fields:
 /** Any of some shapes; what is wrong is said of the last. */
 /* @__NO_SIDE_EFFECTS__ */
 export const oneOf = (...shapes: readonly Shape[]): Shape => ({ oneOf: shapes });
+
+/** An object that says by its `kind` which fields it has. */
+/* @__NO_SIDE_EFFECTS__ */
+export const byKind = (kinds: Readonly<Record<string, Readonly<Record<string, Shape>>>>): Shape => ({
+  kinds,
+});
 
 /**
  * @param path - name of the value from the outside, `''` for the whole input
@@ -57,6 +64,11 @@ export function shapeFault(value: unknown, shape: Shape, path = ''): OutOfRange 
   if (typeof value !== 'object' || value === null || Array.isArray(value))
     return wrong(value, 'an object', path);
   const given = value as Record<string, unknown>;
+  if ('kinds' in shape) {
+    const kind = given['kind'];
+    const says = typeof kind === 'string' && Object.hasOwn(shape.kinds, kind) ? shape.kinds[kind] : null;
+    return shapeFault(value, fields(says ?? { kind: choice(Object.keys(shape.kinds)) }), path);
+  }
   return firstFault(Object.entries(shape.fields), (each, field) => [given[field], each], path);
 }
 

@@ -1,6 +1,7 @@
+import type { BenchEventKind } from '../bench/benchEvents.js';
 import { SCHOOLS } from '../schools/schools.js';
 import { AGITATIONS, POUR_PATTERNS } from '../vocabulary.js';
-import { choice, fields, list, nullable, oneOf, optional } from './shape.js';
+import { byKind, choice, fields, list, nullable, oneOf, optional, type Shape } from './shape.js';
 
 // Shapes that several public functions share.
 
@@ -143,7 +144,24 @@ export const FRACTIONS = list(
 export const STEPS_DONE = list(
   fields({ stepIndex: 'number', atS: 'number', skipped: 'yes or no', totalG: nullable('number') }),
 );
-export const EVENTS = list(fields({ kind: 'text', atS: 'number', figure: nullable('number'), text: 'text' }));
+
+const TIMED = { atS: 'number' } as const;
+/** What a forecast hears of an event: what was done to the bed, how hot the water was, and of all else its time. */
+export const EVENTS = list(
+  byKind({
+    agitated: { ...TIMED, how: choice(['swirl', 'stir']) },
+    'kettle-read': { ...TIMED, kettleC: 'number' },
+    'not-prepared': TIMED,
+    'cup-changed': TIMED,
+    'first-drip': TIMED,
+    'bed-shows': TIMED,
+    'water-stands': TIMED,
+    'totals-moved': TIMED,
+    'scale-lost': TIMED,
+    'scale-back': TIMED,
+    'clock-off': TIMED,
+  } satisfies Record<BenchEventKind, Record<string, Shape>>),
+);
 
 export const LIMITS = fields({
   finestUm: 'number',

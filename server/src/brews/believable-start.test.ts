@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { believableStart } from './believable-start.js';
 
 const NOW = new Date('2026-03-01T10:00:00Z');
-const start = (startedAt: string) => believableStart({ startedAt, steps: [{ atS: 0 }, { atS: 180 }] }, NOW);
+const start = (said: string) =>
+  believableStart({ startMs: Date.parse(said), steps: [{ atS: 0 }, { atS: 180 }] }, NOW);
 
 describe('the start of a brew', () => {
   it.each(['2026-03-01T09:55:00Z', '2026-02-01T08:00:00+01:00', '2026-03-01T10:09:00Z'])(
@@ -17,7 +18,7 @@ describe('the start of a brew', () => {
     (said) => {
       const { startedAt, clockOff } = start(said);
       expect(startedAt).toEqual(new Date('2026-03-01T09:57:00Z'));
-      expect(clockOff).toEqual([{ kind: 'clock-off', atS: 0, figure: null, text: said }]);
+      expect(clockOff).toEqual([{ kind: 'clock-off', atS: 0, said: new Date(said).toISOString() }]);
     },
   );
 });

@@ -11,13 +11,13 @@ const AHEAD_MIN = 10;
  * taken to have ended now.
  */
 export function believableStart(
-  { startedAt, steps }: { startedAt: string; steps: readonly Pick<StepDone, 'atS'>[] },
+  { startMs, steps }: { startMs: number; steps: readonly Pick<StepDone, 'atS'>[] },
   now: Date,
 ): { startedAt: Date; clockOff: BenchEvent[] } {
-  const told = new Date(startedAt);
+  const told = new Date(startMs);
   if (!isBefore(told, EARLIEST) && !isAfter(told, addMinutes(now, AHEAD_MIN))) {
     return { startedAt: told, clockOff: [] };
   }
-  const event: BenchEvent = { kind: 'clock-off', atS: 0, figure: null, text: startedAt };
+  const event: BenchEvent = { kind: 'clock-off', atS: 0, said: told.toISOString() };
   return { startedAt: subSeconds(now, steps.at(-1)?.atS ?? 0), clockOff: [event] };
 }

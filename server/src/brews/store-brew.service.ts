@@ -1,5 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import { storableTrace, type Trace } from '@vendu/core';
+import { brewSoFar, storableRecord, storableTrace, type BrewLog, type Trace } from '@vendu/core';
 import type { PutBrewDto } from '@vendu/contract';
 import { HouseModel } from '../kit/house.model.js';
 import { RoastBatchModel } from '../lots/roast-batch.model.js';
@@ -9,15 +9,16 @@ import { RecipeVersionModel } from '../recipes/recipe-version.model.js';
 import { RecipeModel } from '../recipes/recipe.model.js';
 import { RunningBrewModel } from '../running-brews/running-brew.model.js';
 import { Writing } from '../writing/writing.js';
+import { addToLog, logOfBrew } from './brew-logs.js';
 import { BrewModel } from './brew.model.js';
 import { believableStart } from './believable-start.js';
 import { kitNames, WITH_KIT } from './kit-names.js';
 import { TraceModel } from './trace.model.js';
 
-/** Takes a brew off a bench into the record, whole or not at all, and once. */
 /** A scale that was not there. */
 const NO_CURVE: Trace = { atMs: [], massG: [] };
 
+/** Takes a brew off a bench into the record, whole or not at all, and once. */
 @Injectable()
 export class StoreBrewService {
   constructor(private readonly writing: Writing) {}
@@ -35,11 +36,14 @@ export class StoreBrewService {
     const house = await HouseModel.findByPk(1, { rejectOnEmpty: true });
     const samples = brew.trace ? storableTrace(brew.trace) : NO_CURVE;
     const outflow = brew.outflow ? storableTrace(brew.outflow) : NO_CURVE;
-    const { startedAt, clockOff } = believableStart(brew, new Date());
     return this.writing.onLot(recipe.lotId, async () => {
       // Two sends of one brew race past the look-up above; they queue at its lot, and the first one stands.
       const first = await BrewModel.findOne({ where: { clientKey }, attributes: ['id'] });
       if (first) return first.id;
+      await addToLog(clientKey, brew.entries, person.id);
+      // What another device told of it, and this one never heard, is of it too.
+      const { startMs, steps, events, note } = recordOf(await logOfBrew(clientKey));
+      const { startedAt, clockOff } = believableStart({ startMs, steps }, new Date());
       const row = await BrewModel.create({
         clientKey,
         lotId: recipe.lotId,
@@ -48,11 +52,11 @@ export class StoreBrewService {
         brewedBy: person.id,
         startedAt,
         plan: version.plan,
-        steps: brew.steps,
-        isSimulated: brew.isSimulated,
-        events: [...brew.events.map((event) => ({ ...event })), ...clockOff],
+        steps,
+        isSimulated: brew.isSimulated || events.some((event) => 'isSimulated' in event && event.isSimulated),
+        events: [...events, ...clockOff],
         kit: kitNames(recipe, version, house, brew.scale),
-        note: brew.note,
+        note,
       });
       if (samples.atMs.length > 0 || outflow.atMs.length > 0) {
         await TraceModel.create({
@@ -83,4 +87,14 @@ export class StoreBrewService {
     }
     return { version, recipe, batch };
   }
+}
+
+/** What the record keeps of a log. */
+function recordOf(log: BrewLog) {
+  const { run, steps, events, note } = brewSoFar(log);
+  const [start] = run.marks;
+  if (!start) {
+    throw invalidField({ field: 'entries', message: 'A brew has its first pour marked.' });
+  }
+  return { startMs: start.atMs, ...storableRecord({ steps, events, note }) };
 }

@@ -18,6 +18,7 @@ import { PersonModel } from '../people/person.model.js';
 import { PublicationModel } from '../publications/publication.model.js';
 import { RecipeVersionModel } from '../recipes/recipe-version.model.js';
 import { RecipeModel } from '../recipes/recipe.model.js';
+import { BrewEntryModel } from '../brews/brew-entry.model.js';
 import { FractionModel } from '../brews/fraction.model.js';
 import { TraceModel } from '../brews/trace.model.js';
 import { PracticeRunModel } from '../practice/practice-run.model.js';
@@ -49,6 +50,7 @@ export const MODELS: ModelCtor[] = [
   TraceModel,
   FractionModel,
   RunningBrewModel,
+  BrewEntryModel,
   PracticeRunModel,
   PublicationModel,
   RequestKeyModel,

@@ -39,8 +39,8 @@ export function inventRecord({
     scale.pour({ atS, toTotalG: totalG, flowGps: pour?.flowGps ?? 0 });
     // A kettle set anew has come to its temperature by the time it is poured from.
     const setBy = (kettlesC[step.pourNumber - 1] ?? plan.kettleC) - plan.kettleC;
-    const figure = Math.round((thermometer.read(atS) + setBy) * 10) / 10;
-    events.push({ kind: 'kettle-read', atS, figure, text: 'Kettle thermometer' });
+    const kettleC = Math.round((thermometer.read(atS) + setBy) * 10) / 10;
+    events.push({ kind: 'kettle-read', atS, kettleC, instrument: 'Kettle thermometer', isSimulated: false });
     thermometer.lift({ atS, forS: step.amountG / (pour?.flowGps ?? 1) });
   }
   const endMs = (steps.at(-1)?.atS ?? 0) * 1000;

@@ -2,6 +2,7 @@ import type { INestApplication } from '@nestjs/common';
 import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
 import { defaultMetadataStorage } from 'class-transformer/cjs/storage.js';
 import { validationMetadatasToSchemas } from 'class-validator-jsonschema';
+import { ENTRY_KINDS } from '@vendu/core';
 import { REQUEST_KEY_HEADER, type Choice, type NumberRange, type TextLength } from '@vendu/contract';
 import type { ISchemaConverters } from 'class-validator-jsonschema/build/defaultConverters.js';
 
@@ -20,7 +21,19 @@ const CONVERTERS: ISchemaConverters = {
     enum: [...(constraintOf(constraints) as Choice).values],
   }),
   calendarDate: () => ({ type: 'string', format: 'date' }),
-  moment: () => ({ type: 'string', format: 'date-time' }),
+  brewEntries: () => ({
+    type: 'array',
+    items: {
+      type: 'object',
+      required: ['device', 'number', 'atMs', 'kind'],
+      properties: {
+        device: { type: 'string', maxLength: 36 },
+        number: { type: 'integer', minimum: 1, maximum: 1_000_000 },
+        atMs: { type: 'integer', minimum: 0 },
+        kind: { type: 'string', enum: [...ENTRY_KINDS] },
+      },
+    },
+  }),
 };
 
 function constraintOf(constraints: unknown): unknown {

@@ -1,6 +1,12 @@
 import { Body, Controller, Delete, Get, HttpCode, Param, Put, Query } from '@nestjs/common';
 import type { Trace } from '@vendu/core';
-import { BrewKeyParam, ClearRunningQueryDto, RunningBrewDto, type RunningBrewView } from '@vendu/contract';
+import {
+  BrewKeyParam,
+  ClearRunningQueryDto,
+  RunningBrewDto,
+  type RunningBrewKept,
+  type RunningBrewView,
+} from '@vendu/contract';
 import type { PersonModel } from '../people/person.model.js';
 import { SignedIn } from '../session/access.js';
 import { RunningBrewsService } from './running-brews.service.js';
@@ -24,7 +30,7 @@ export class RunningBrewsController {
     @Param() { key }: BrewKeyParam,
     @Body() brew: RunningBrewDto,
     @SignedIn() person: PersonModel,
-  ): Promise<{ seq: number }> {
+  ): Promise<RunningBrewKept> {
     return this.service.keep(key, brew, person);
   }
 

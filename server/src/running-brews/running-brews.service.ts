@@ -2,11 +2,12 @@ import { Injectable } from '@nestjs/common';
 import { subDays, subHours } from 'date-fns';
 import { Op } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
-import type { RunningBrewDto, RunningBrewView } from '@vendu/contract';
+import type { RunningBrewDto, RunningBrewKept, RunningBrewView } from '@vendu/contract';
 import { storableTrace, type Trace } from '@vendu/core';
 import { PersonModel } from '../people/person.model.js';
 import { notFound, ProblemError } from '../problem/problem-error.js';
-import { untilFree } from '../writing/transactions.js';
+import { addToLog, dropLogs, logOfBrew, logsOfBrews } from '../brews/brew-logs.js';
+import { inTransaction } from '../writing/transactions.js';
 import { RunningBrewModel } from './running-brew.model.js';
 
 /** What has not been told of for so long is nobody's brew of today, and after that long nobody's at all. */
@@ -25,12 +26,14 @@ export class RunningBrewsService {
       include: [PersonModel],
       order: [['createdAt', 'ASC']],
     });
+    const logs = await logsOfBrews(rows.map(({ clientKey }) => clientKey));
     return rows.map(({ clientKey, seq, lotName, brewerName, state, brewer, updatedAt }) => ({
       key: clientKey,
       seq,
       lotName,
       brewerName,
       state,
+      entries: [...(logs.get(clientKey) ?? [])],
       by: brewer.name,
       updatedAt: updatedAt.toISOString(),
     }));
@@ -46,15 +49,15 @@ export class RunningBrewsService {
   /**
    * Keeps how far a brew is. What is answered is on the disk. Changes that overtook each other on the way do not
    * undo one another, nothing brings a brew back that is stored or cleared already, and a brew that another device has on
-   * its bench stays as that one has it unless this one says that it takes it over.
+   * its bench stays as that one has it unless this one says that it takes it over: then both their entries are its log.
    *
    * @throws ProblemError `stale` where another device has it
    */
   async keep(
     key: string,
-    { device, takesOver, trace, ...brew }: RunningBrewDto,
+    { device, takesOver, trace, entries, ...brew }: RunningBrewDto,
     person: PersonModel,
-  ): Promise<{ seq: number }> {
+  ): Promise<RunningBrewKept> {
     const heard = trace && storableTrace(trace);
     // Looked up by the statement that writes: a brew that is being stored at this moment is waited for. A page that
     // hears no scale takes no curve away. Columns are set in their order: what the others are decided by comes last.
@@ -62,7 +65,7 @@ export class RunningBrewsService {
         (client_key, lot_name, brewer_name, seq, state, trace, device, brewed_by, created_at, updated_at)
       SELECT
         :key, :lotName, :brewerName, :seq, :state, :trace, :device, :personId, UTC_TIMESTAMP(3), UTC_TIMESTAMP(3)
-      FROM DUAL WHERE NOT EXISTS (SELECT 1 FROM brews WHERE client_key = :key)
+      FROM DUAL WHERE NOT EXISTS (SELECT 1 FROM brews WHERE client_key = :key LOCK IN SHARE MODE)
       ON DUPLICATE KEY UPDATE
         state = IF(${IS_TAKEN}, VALUES(state), state),
         trace = IF(${IS_TAKEN}, COALESCE(VALUES(trace), trace), trace),
@@ -78,10 +81,17 @@ export class RunningBrewsService {
       personId: person.id,
       trace: heard && heard.atMs.length > 0 ? JSON.stringify(heard) : null,
     };
-    await untilFree(() => this.sequelize.query(statement, { replacements }));
-    const kept = await RunningBrewModel.findByPk(key, { include: [PersonModel] });
-    if (kept && kept.device !== device) throw onAnotherBench(kept);
-    return { seq: kept?.seq ?? brew.seq };
+    return inTransaction(this.sequelize, async () => {
+      await this.sequelize.query(statement, { replacements });
+      const kept = await RunningBrewModel.findByPk(key, {
+        attributes: { exclude: ['trace', 'state'] },
+        include: [PersonModel],
+      });
+      if (!kept) return { seq: brew.seq, entries: [] };
+      if (kept.device !== device) throw onAnotherBench(kept);
+      await addToLog(key, entries, person.id);
+      return { seq: kept.seq, entries: takesOver ? [...(await logOfBrew(key))] : [] };
+    });
   }
 
   /**
@@ -90,16 +100,24 @@ export class RunningBrewsService {
    * @throws ProblemError `stale` where another device has it
    */
   async clear(key: string, device: string | null): Promise<void> {
-    const cleared = await RunningBrewModel.destroy({ where: { clientKey: key, device } });
-    if (cleared > 0) return;
-    const kept = await RunningBrewModel.findByPk(key, { include: [PersonModel] });
-    if (kept) throw onAnotherBench(kept);
+    await inTransaction(this.sequelize, async () => {
+      const cleared = await RunningBrewModel.destroy({ where: { clientKey: key, device } });
+      if (cleared > 0) return dropLogs([key]);
+      const kept = await RunningBrewModel.findByPk(key, { include: [PersonModel] });
+      if (kept) throw onAnotherBench(kept);
+    });
   }
 
   /** Drops what nobody went on with. */
   async dropLeftBehind(): Promise<void> {
-    await RunningBrewModel.destroy({
-      where: { updatedAt: { [Op.lt]: subDays(new Date(), KEPT_DAYS) } },
+    await inTransaction(this.sequelize, async () => {
+      const left = await RunningBrewModel.findAll({
+        where: { updatedAt: { [Op.lt]: subDays(new Date(), KEPT_DAYS) } },
+        attributes: ['clientKey'],
+      });
+      const keys = left.map(({ clientKey }) => clientKey);
+      await RunningBrewModel.destroy({ where: { clientKey: keys } });
+      await dropLogs(keys);
     });
   }
 }

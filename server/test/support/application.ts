@@ -4,6 +4,7 @@ import { randomBytes, randomUUID } from 'node:crypto';
 import request from 'supertest';
 import { inject } from 'vitest';
 import type TestAgent from 'supertest/lib/agent.js';
+import { logOfRecord, type BenchEvent, type BrewEntry, type StepDone } from '@vendu/core';
 import type { BrewView, LotView, RecipeView } from '@vendu/contract';
 import { createApplication } from '../../src/application.js';
 import { readConfiguration, type Configuration } from '../../src/configuration.js';
@@ -94,14 +95,25 @@ export async function startRecipe(agent: TestAgent, lotId: number): Promise<Reci
   return response.body as RecipeView;
 }
 
-/** What the bench sends for a brew of a version, done as planned. */
-export function brewOf(recipe: RecipeView, changes: object = {}) {
+const BREWED = {
+  startedAt: '2026-02-01T09:30:00.000Z',
+  steps: [{ stepIndex: 0, atS: 0, skipped: false, totalG: null }] as StepDone[],
+  events: [] as BenchEvent[],
+  note: '',
+};
+
+/** The log that a bench has of a brew. */
+export function entriesOf(changes: Partial<typeof BREWED> = {}): BrewEntry[] {
+  const { startedAt, ...record } = { ...BREWED, ...changes };
+  return [...logOfRecord({ device: 'bench', startMs: Date.parse(startedAt), ...record })];
+}
+
+/** What the bench sends for a brew of a version. */
+export function brewOf(recipe: RecipeView, changes: object = {}, brewed: Partial<typeof BREWED> = {}) {
   return {
     recipeVersionId: recipe.versions[0]?.id,
     roastBatchId: recipe.latestRoastBatchId,
-    startedAt: '2026-02-01T09:30:00.000Z',
-    steps: [{ stepIndex: 0, atS: 0, skipped: false, totalG: null }],
-    note: '',
+    entries: entriesOf(brewed),
     ...changes,
   };
 }

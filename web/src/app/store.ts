@@ -2,9 +2,10 @@ import { combineReducers, configureStore } from '@reduxjs/toolkit';
 import { useDispatch, useSelector } from 'react-redux';
 import { api } from '../api/api';
 import { benchApi } from '../bench/benchApi';
-import { benchSlice, benchTakenUp, keptBench } from '../bench/benchSlice';
+import { benchSlice, benchTakenUp, entriesHeard, keptBench } from '../bench/benchSlice';
 import { noteKeeping } from '../bench/deviceKeeping';
 import { keepOnServer, onTakingBack, toldBy } from '../bench/runningSync';
+import { letScalesTell } from '../bench/scaleTells';
 import { onDraftWritten, readDraft, writeDraft } from './draft';
 import { metTasks } from './metTasks';
 
@@ -29,8 +30,12 @@ export function createStore() {
   });
   function tellServer() {
     keepOnServer(() => store.getState().bench.brews, {
-      keep: async (key, brew) =>
-        toldBy(await store.dispatch(benchApi.endpoints.keepRunning.initiate({ key, brew }))),
+      keep: async (key, brew) => {
+        const answer = await store.dispatch(benchApi.endpoints.keepRunning.initiate({ key, brew }));
+        const entries = answer.data?.entries ?? [];
+        if (entries.length > 0) store.dispatch(entriesHeard({ key, entries }));
+        return toldBy(answer);
+      },
       clear: async (key) => toldBy(await store.dispatch(benchApi.endpoints.clearRunning.initiate(key))),
     });
   }
@@ -43,6 +48,10 @@ export function createStore() {
     tellServer();
   });
   onTakingBack(tellServer);
+  letScalesTell(
+    () => store.getState().bench.brews,
+    (told) => store.dispatch(told),
+  );
   // One bench to a device: what another of its pages does there is done here too, or one would undo the other.
   onDraftWritten(BENCH_DRAFT, () => {
     const written = keptBench(readDraft(BENCH_DRAFT));

@@ -1,11 +1,14 @@
 // @vitest-environment jsdom
 import { act, fireEvent, screen } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import type { PutBrewDto } from '@vendu/contract';
+import { brewSoFar } from '@vendu/core';
 import { useAppSelector } from '../app/store';
 import { LAID_OUT, PLAN } from '../testing/fixtures';
 import { problem, renderPart, standInServer } from '../testing/renderPart';
 import { standInSound } from '../testing/standInSound';
 import { Bench } from './Bench';
+import { noteOf, soFar } from './benchBrew';
 import { brewLaidOut, selectBrews, stepMarked } from './benchSlice';
 
 const START = new Date('2026-11-23T10:00:00Z');
@@ -19,8 +22,11 @@ afterEach(() => {
 });
 
 const { key } = LAID_OUT;
-const benchBrew = (store: ReturnType<typeof renderPart>['store']) =>
-  selectBrews(store.getState()).find((brew) => brew.key === key);
+/** The brew on the bench as its log has it. */
+function benchBrew(store: ReturnType<typeof renderPart>['store']) {
+  const brew = selectBrews(store.getState()).find((each) => each.key === key);
+  return brew && { ...soFar(brew), note: noteOf(brew) };
+}
 
 function WholeBench() {
   return <Bench brews={useAppSelector(selectBrews)} />;
@@ -174,7 +180,7 @@ describe('the bench running', () => {
     total.focus();
     fireEvent.change(total, { target: { value: '42' } });
     fireEvent.keyDown(total, { key: ' ' });
-    expect(benchBrew(store)).toMatchObject({ totalsG: { 0: 42 }, run: { marks: [{}, {}] } });
+    expect(benchBrew(store)).toMatchObject({ steps: [{ totalG: 42 }, { totalG: null }] });
     total.focus();
     fireEvent.keyDown(total, { key: 'b' });
     expect(benchBrew(store)?.events.map(({ kind }) => kind)).toEqual(['bed-shows']);
@@ -215,7 +221,7 @@ describe('what the bed shows', () => {
     const { store } = startedBench();
     vi.setSystemTime(START.getTime() + 31_400);
     fireEvent.keyDown(document.body, { key: 'b' });
-    expect(benchBrew(store)?.events).toEqual([{ kind: 'bed-shows', atS: 31.4, figure: null, text: '' }]);
+    expect(benchBrew(store)?.events).toEqual([{ kind: 'bed-shows', atS: 31.4 }]);
     expect(screen.getByText(/bed visible at/).textContent).toContain('0:31');
     vi.setSystemTime(START.getTime() + 38_000);
     fireEvent.keyDown(document.body, { key: 'h' });
@@ -264,8 +270,9 @@ describe('a thermometer in the kettle', () => {
     expect(screen.getByText('°C kettle')).toBeTruthy();
     fireEvent.keyDown(document.body, { key: ' ' });
     const [read] = benchBrew(store)?.events ?? [];
-    expect(read).toMatchObject({ kind: 'kettle-read', atS: 0, text: 'Simulated thermometer' });
-    expect(Math.abs((read?.figure ?? 0) - PLAN.kettleC)).toBeLessThan(1.5);
+    expect(read).toMatchObject({ kind: 'kettle-read', atS: 0, isSimulated: true });
+    const readC = read?.kind === 'kettle-read' ? read.kettleC : 0;
+    expect(Math.abs(readC - PLAN.kettleC)).toBeLessThan(1.5);
     pass(20_000);
     expect(benchBrew(store)?.events).toHaveLength(1);
   });
@@ -356,13 +363,16 @@ describe('the bench when it is drained', () => {
     fireEvent.focus(field);
     fireEvent.change(field, { target: { value: '43' } });
     fireEvent.keyDown(field, { key: 'Enter' });
+    // Typed and not left yet: it goes along.
+    fireEvent.change(screen.getByLabelText('Note (N)'), { target: { value: 'stalled at the end' } });
     fireEvent.click(screen.getByRole('button', { name: 'Save the brew and weigh it' }));
     await expect.poll(() => benchBrew(store)).toBeUndefined();
-    expect(sent.find(({ path }) => path.startsWith('brews/'))?.body).toMatchObject({
-      recipeVersionId: 11,
-      roastBatchId: 4,
-      startedAt: START.toISOString(),
-      events: [{ kind: 'not-prepared', atS: 0, figure: null, text: 'paper not rinsed' }],
+    const body = sent.find(({ path }) => path.startsWith('brews/'))?.body as PutBrewDto;
+    expect(body).toMatchObject({ recipeVersionId: 11, roastBatchId: 4 });
+    expect(body.entries.find(({ kind }) => kind === 'marked')?.atMs).toBe(START.getTime());
+    expect(brewSoFar(body.entries)).toMatchObject({
+      events: [{ kind: 'not-prepared', atS: 0, task: 'rinse' }],
+      note: 'stalled at the end',
       steps: [
         { stepIndex: 0, atS: 0, skipped: false, totalG: 43 },
         { stepIndex: 1, atS: 6, totalG: null },

@@ -8,7 +8,7 @@ import { useShortcut } from '../ui/useShortcut';
 import { BenchButton } from './BenchButton';
 import { BenchFooter } from './BenchFooter';
 import { BenchPanel } from './BenchPanel';
-import type { BenchBrew } from './benchBrew';
+import { soFar, type BenchBrew } from './benchBrew';
 import { brewActivated, selectActiveKey } from './benchSlice';
 import { useAbandon } from './useAbandon';
 
@@ -32,7 +32,8 @@ export function Bench({ brews }: { brews: readonly BenchBrew[] }) {
   if (!active) return null;
   const isCompact = brews.length > 1;
   // Once it is drained, abandoning stands beside saving.
-  const isRunning = active.run.marks.length > 0 && active.run.marks.length < benchSteps(active.plan).length;
+  const marked = soFar(active).run.marks.length;
+  const isRunning = marked > 0 && marked < benchSteps(active.plan).length;
   return (
     <main data-bench className="flex min-h-dvh flex-col bg-sheet text-ink">
       <header className="flex flex-wrap items-center gap-x-2 border-b border-ink px-4 py-1 text-small sm:px-6">

@@ -1,23 +1,22 @@
 import { useRef } from 'react';
 import {
-  ADDED_AGITATION,
-  benchMoment,
   benchSteps,
-  markedTimesS,
   pourKettlesC,
-  type BenchEventKind,
+  type AddedAgitation,
   type BenchStep,
   type BrewPlan,
+  type Happening,
 } from '@vendu/core';
 import { useAppDispatch } from '../app/store';
 import { useShortcut } from '../ui/useShortcut';
-import { brewNowMs } from '../app/brewClock';
 import { BenchButton } from './BenchButton';
 import { benchScaleOf } from './benchScales';
-import type { BenchBrew } from './benchBrew';
-import { eventNoted, eventTakenBack, goingPlan, markUndone, noteWritten, stepMarked } from './benchSlice';
+import { goingPlan, noteOf, soFar, type BenchBrew } from './benchBrew';
+import { brewTold, entryUndone, noteSettled, noteTyped, stepMarked } from './benchSlice';
 import { stepWords } from './stepWords';
 import { useKeysBack } from './useKeysBack';
+
+const AGITATION_WORDS: Record<AddedAgitation, string> = { swirl: 'Swirl', stir: 'Stir' };
 
 interface BenchFooterProps {
   brew: BenchBrew;
@@ -29,8 +28,10 @@ interface BenchFooterProps {
 export function BenchFooter({ brew, onDone }: BenchFooterProps) {
   const dispatch = useAppDispatch();
   const noteField = useRef<HTMLTextAreaElement>(null);
-  const { key, run, note: written } = brew;
-  useKeysBack(noteField, written);
+  const { key } = brew;
+  const { run } = soFar(brew);
+  const note = noteOf(brew);
+  useKeysBack(noteField, note);
   const plan = goingPlan(brew);
   const steps = benchSteps(plan);
   const isStarted = run.marks.length > 0;
@@ -40,35 +41,34 @@ export function BenchFooter({ brew, onDone }: BenchFooterProps) {
 
   function goOn(skipped = false) {
     if (next === null) return;
-    const atMs = brewNowMs();
-    dispatch(stepMarked({ key, atMs, skipped }));
+    dispatch(stepMarked({ key, skipped }));
     if (!skipped) tellStandIn(key, plan, next);
     onDone(`${stepWords(next).doing} ${skipped ? 'skipped' : 'marked'}`);
   }
-  function note(kind: BenchEventKind, words: string) {
-    const atS = benchMoment({ run, steps, nowMs: brewNowMs() }).elapsedS;
-    const figure = kind === 'cup-changed' ? (benchScaleOf(key)?.snapshot().massG ?? null) : null;
-    dispatch(eventNoted({ key, event: { kind, atS: Math.round(atS * 10) / 10, figure, text: words } }));
+  function tell(happened: Happening, words: string) {
+    dispatch(brewTold({ key, happened }));
     onDone(`${words} marked`);
   }
-  function agitated(kind: keyof typeof ADDED_AGITATION) {
-    note('agitated', ADDED_AGITATION[kind]);
-    benchScaleOf(key)?.source.agitate?.(kind);
+  function agitated(how: AddedAgitation) {
+    tell({ kind: 'agitated', how }, AGITATION_WORDS[how]);
+    benchScaleOf(key)?.source.agitate?.(how);
   }
-  const undo = isStarted ? () => dispatch(undoOf(brew)) : null;
+  const changeCup = () =>
+    tell({ kind: 'cup-changed', massG: benchScaleOf(key)?.snapshot().massG ?? null }, 'Cup changed');
+  const undo = isStarted ? () => dispatch(entryUndone({ key })) : null;
   const canSkip = isRunning && next?.kind === 'agitate';
   /** What is left before the end may be passed over once the water is in. */
   const canLift = isRunning && next !== null && next.kind !== 'pour';
   function lift() {
     for (const step of steps.slice(run.marks.length)) {
-      dispatch(stepMarked({ key, atMs: brewNowMs(), skipped: step.kind !== 'drawdown' }));
+      dispatch(stepMarked({ key, skipped: step.kind !== 'drawdown' }));
     }
     onDone('Brewer lifted');
   }
   useShortcut(' ', isDone ? null : () => goOn());
   useShortcut('s', canSkip ? () => goOn(true) : null);
   useShortcut('u', undo);
-  useShortcut('f', isRunning ? () => note('cup-changed', 'Cup changed') : null);
+  useShortcut('f', isRunning ? changeCup : null);
   useShortcut('w', isRunning ? () => agitated('swirl') : null);
   useShortcut('t', isRunning ? () => agitated('stir') : null);
   useShortcut('l', canLift ? lift : null);
@@ -90,7 +90,7 @@ export function BenchFooter({ brew, onDone }: BenchFooterProps) {
       </BenchButton>
       {isRunning && (
         <>
-          <BenchButton shortcut="F" onClick={() => note('cup-changed', 'Cup changed')}>
+          <BenchButton shortcut="F" onClick={changeCup}>
             Next cup
           </BenchButton>
           <BenchButton shortcut="W" onClick={() => agitated('swirl')}>
@@ -108,9 +108,10 @@ export function BenchFooter({ brew, onDone }: BenchFooterProps) {
         ref={noteField}
         aria-label="Note (N)"
         rows={1}
-        value={brew.note}
+        value={note}
         disabled={!isStarted}
-        onChange={(event) => dispatch(noteWritten({ key, note: event.target.value }))}
+        onChange={(event) => dispatch(noteTyped({ key, note: event.target.value }))}
+        onBlur={() => dispatch(noteSettled({ key }))}
         onKeyDown={(event) => {
           if (event.key !== 'Escape' && (event.key !== 'Enter' || event.shiftKey)) return;
           event.preventDefault();
@@ -138,15 +139,4 @@ function tellStandIn(key: string, plan: BrewPlan, step: BenchStep): void {
       kettleC: pourKettlesC(plan)[step.pourNumber - 1] ?? plan.kettleC,
     });
   }
-}
-
-/** What a key wrote down, and a key may take back. */
-const BY_HAND: readonly BenchEventKind[] = ['cup-changed', 'agitated', 'bed-shows', 'water-stands'];
-
-/** Takes back what was marked last, a step or something beside the steps. */
-function undoOf({ key, run, events }: BenchBrew) {
-  const lastMarkS = markedTimesS(run).at(-1)?.atS ?? 0;
-  const lastEvent = events.findLastIndex(({ kind }) => BY_HAND.includes(kind));
-  const isEventLater = lastEvent >= 0 && (events[lastEvent]?.atS ?? 0) >= lastMarkS;
-  return isEventLater ? eventTakenBack({ key, index: lastEvent }) : markUndone({ key });
 }

@@ -5,7 +5,8 @@ import { describe, expect, it } from 'vitest';
 import { LAID_OUT, recipe, version } from '../testing/fixtures';
 import { renderPart, standInServer } from '../testing/renderPart';
 import { BenchPage } from './BenchPage';
-import { brewLaidOut, markUndone, selectBrews, stepMarked, taskPrepared } from './benchSlice';
+import { soFar } from './benchBrew';
+import { brewLaidOut, brewTold, entryUndone, selectBrews, stepMarked } from './benchSlice';
 
 const KIT = { house: {}, brewers: [], grinders: [], papers: [], kettles: [], waters: [], instruments: [] };
 
@@ -28,12 +29,12 @@ describe('the bench page', () => {
     const { store, unmount } = open('/bench/99?recipe=7');
     act(() => {
       store.dispatch(brewLaidOut(LAID_OUT));
-      store.dispatch(taskPrepared({ key: LAID_OUT.key, task: 'weigh' }));
+      store.dispatch(brewTold({ key: LAID_OUT.key, happened: { kind: 'prepared', task: 'weigh' } }));
     });
     unmount();
     const reopened = open('/bench/11?recipe=7');
     await expect.poll(() => selectBrews(reopened.store.getState())[0]?.roastBatchId).toBe(9);
-    expect(selectBrews(reopened.store.getState())).toMatchObject([{ prepared: ['weigh'] }]);
+    expect(selectBrews(reopened.store.getState()).map((brew) => soFar(brew).prepared)).toEqual([['weigh']]);
     expect(await screen.findByText(/Before the clock/)).toBeTruthy();
   });
 
@@ -59,7 +60,7 @@ describe('the bench page', () => {
     unmount();
     const reopened = open('/bench/11?recipe=7');
     act(() => {
-      reopened.store.dispatch(markUndone({ key: LAID_OUT.key }));
+      reopened.store.dispatch(entryUndone({ key: LAID_OUT.key }));
     });
     expect(await screen.findByText(/Before the clock/)).toBeTruthy();
     expect(selectBrews(reopened.store.getState())[0]?.key).toBe(LAID_OUT.key);

@@ -11,7 +11,7 @@ import { ButtonLink } from '../ui/Button';
 import { Loading } from '../ui/Loading';
 import { Unavailable } from '../ui/Unavailable';
 import { Bench } from './Bench';
-import type { BenchBrew } from './benchBrew';
+import { wasStarted, type BenchBrew } from './benchBrew';
 import { brewLaidOut, MOST_BREWS, selectBrews } from './benchSlice';
 
 /** The bench with a version on it: the brew of it that is there already, or a new one beside what runs. */
@@ -25,11 +25,12 @@ function BenchOf({ versionId }: { versionId: number }) {
   // One that was laid out before and never started is laid out anew: the roast batch may be another by now.
   const [key] = useState(
     () =>
-      brews.find((brew) => brew.recipeVersionId === versionId && brew.wasStarted)?.key ?? crypto.randomUUID(),
+      brews.find((brew) => brew.recipeVersionId === versionId && wasStarted(brew))?.key ??
+      crypto.randomUUID(),
   );
-  const shown = brews.filter((brew) => brew.wasStarted || brew.key === key);
+  const shown = brews.filter((brew) => wasStarted(brew) || brew.key === key);
   const isThere = shown.some(({ recipeVersionId }) => recipeVersionId === versionId);
-  const isFull = brews.filter(({ wasStarted }) => wasStarted).length >= MOST_BREWS;
+  const isFull = brews.filter(wasStarted).length >= MOST_BREWS;
   const [wasThere, setWasThere] = useState(false);
   if (isThere && !wasThere) setWasThere(true);
   // A brew in progress needs no server and no session: it goes on whatever else fails.

@@ -1,7 +1,7 @@
 import { formatClock, formatRatio, planRatio } from '@vendu/core';
 import { FittedStaircase } from '../staircase/FittedStaircase';
 import { classes } from '../ui/classes';
-import type { BenchBrew } from './benchBrew';
+import { soFar, type BenchBrew } from './benchBrew';
 import { BedSeenButtons } from './BedSeenButtons';
 import { BrewElsewhere } from './BrewElsewhere';
 import { DrainWatch } from './DrainWatch';
@@ -38,12 +38,13 @@ interface BenchPanelProps {
 export function BenchPanel({ brew, isActive, isCompact, isMuted }: BenchPanelProps) {
   const bench = useBenchBrew(brew);
   const { plan, moment, done, isStarted, correction } = bench;
-  const outflow = useOutflow(brew, { plan, done, elapsedS: moment.elapsedS });
-  const drain = useDrainForecast(brew, plan, done, outflow.points);
-  const kettle = useKettle(brew, plan, done);
+  const marked = soFar(brew).run.marks.length;
+  const outflow = useOutflow(brew, { plan, elapsedS: moment.elapsedS });
+  const drain = useDrainForecast(brew, plan, outflow.points);
+  const kettle = useKettle(brew, plan);
   useAnnouncer({
     dueInS: moment.dueInS,
-    stepIndex: brew.run.marks.length,
+    stepIndex: marked,
     isCupDue: bench.isCupDue,
     isMuted,
   });
@@ -100,7 +101,7 @@ export function BenchPanel({ brew, isActive, isCompact, isMuted }: BenchPanelPro
           )}
         </div>
         {moment.phase === 'done' ? (
-          <Finish brew={brew} done={done} />
+          <Finish brew={brew} />
         ) : (
           moment.next && (
             <Instruction
@@ -140,7 +141,7 @@ export function BenchPanel({ brew, isActive, isCompact, isMuted }: BenchPanelPro
             plan={plan}
             drain={drain}
             elapsedS={moment.elapsedS}
-            poursLeft={bench.steps.slice(brew.run.marks.length).some(({ kind }) => kind === 'pour')}
+            poursLeft={bench.steps.slice(marked).some(({ kind }) => kind === 'pour')}
           />
         )}
         {isStarted ? (

@@ -14,7 +14,8 @@ export function BrewElsewhere({ brew }: { brew: BenchBrew }) {
     >
       <TriangleAlert aria-hidden size={20} className="shrink-0" />
       <p className="min-w-48 flex-1 font-semibold">
-        {elsewhere} <span className="font-normal">Marks made here stay on this device.</span>
+        {elsewhere}{' '}
+        <span className="font-normal">Marks made here join its record once you bring it back.</span>
       </p>
       <BenchButton onClick={() => takeOver(brew.key)}>Bring it back here</BenchButton>
     </div>

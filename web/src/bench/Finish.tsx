@@ -1,33 +1,26 @@
 import { useNavigate } from 'react-router';
-import {
-  afterBrew,
-  storableRecord,
-  storableTrace,
-  type PreparationTask,
-  type StepDone,
-  type Trace,
-} from '@vendu/core';
+import { afterBrew, cutTo, RECORD, storableTrace, type Trace } from '@vendu/core';
 import { troubleOf } from '../api/problem';
 import { useAppDispatch } from '../app/store';
 import { usePutBrewMutation } from '../brews/brewsApi';
-import { SIMULATED_THERMOMETER } from '../instruments/simulatedThermometerSource';
 import { USUAL_ROOM_C } from '../kit/usualRoom';
 import { Button } from '../ui/Button';
 import { TroubleNotice } from '../ui/Notice';
 import { BenchButton } from './BenchButton';
 import { benchScaleOf, forgetScales, recordedTrace } from './benchScales';
-import type { BenchBrew } from './benchBrew';
-import { brewStored } from './benchSlice';
+import { soFar, type BenchBrew } from './benchBrew';
+import { brewStored, entriesNow } from './benchSlice';
 import { useAbandon } from './useAbandon';
 
 /** The clock has stopped: what the scale showed is entered, then the brew is saved. */
-export function Finish({ brew, done }: { brew: BenchBrew; done: readonly StepDone[] }) {
+export function Finish({ brew }: { brew: BenchBrew }) {
   const [put, { error, isLoading }] = usePutBrewMutation();
   const abandon = useAbandon(brew);
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
-  const startMs = brew.run.marks[0]?.atMs ?? 0;
-  const endMs = brew.run.marks.at(-1)?.atMs ?? startMs;
+  const { run, drainHeard } = soFar(brew);
+  const startMs = run.marks[0]?.atMs ?? 0;
+  const endMs = run.marks.at(-1)?.atMs ?? startMs;
 
   async function store() {
     const [trace, outflow] = await Promise.all(
@@ -37,25 +30,15 @@ export function Finish({ brew, done }: { brew: BenchBrew; done: readonly StepDon
     );
     const { data } = await put({
       key: brew.key,
-      brew: storableRecord({
+      brew: {
         recipeVersionId: brew.recipeVersionId,
         roastBatchId: brew.roastBatchId,
-        startedAt: new Date(startMs).toISOString(),
-        steps: [...done],
-        events: [
-          ...brew.leftOut.map(notPreparedEvent),
-          ...brew.events,
-          ...brew.moved.map((move) => movedEvent(move, done)),
-        ],
+        entries: entriesNow(brew),
         trace: trace ?? null,
         outflow: outflow ?? null,
-        scale: benchScaleOf(brew.key)?.source.name ?? '',
-        isSimulated:
-          brew.scale.kind === 'simulated' ||
-          brew.outflowScale === 'simulated' ||
-          brew.events.some(({ text }) => text === SIMULATED_THERMOMETER),
-        note: brew.note,
-      }),
+        scale: cutTo(benchScaleOf(brew.key)?.source.name ?? '', RECORD.longestScaleName),
+        isSimulated: brew.scale.kind === 'simulated' || brew.outflowScale === 'simulated',
+      },
     });
     if (!data) return;
     await forgetScales(brew.key);
@@ -83,7 +66,7 @@ export function Finish({ brew, done }: { brew: BenchBrew; done: readonly StepDon
         If you read the scale, enter what it showed beside the pours. The brew is kept on this device until
         the server has it.
       </p>
-      {brew.heard.includes('drained') && (
+      {drainHeard === 'marked' && (
         <p className="text-small text-quiet">
           Marked by the scale under the server, when the outflow fell to drips. U takes it back.
         </p>
@@ -107,26 +90,4 @@ function curveUntil(untilMs: number, { atMs, massG }: Trace): { atMs: number[]; 
   const to = past === -1 ? atMs.length : past;
   const kept = storableTrace({ atMs: atMs.slice(0, to), massG: massG.slice(0, to) });
   return kept.atMs.length === 0 ? null : { atMs: [...kept.atMs], massG: [...kept.massG] };
-}
-
-const LEFT_OUT_WORDS: Record<PreparationTask, string> = {
-  water: 'kettle not at temperature',
-  rinse: 'paper not rinsed',
-  discard: 'rinse water not discarded',
-  weigh: 'dose not weighed',
-  grind: 'grinder not set',
-  level: 'bed not shaken flat',
-  'chill-ball': 'no chilled ball',
-  regulator: 'no flow regulator',
-  tare: 'scale not tared',
-};
-
-function notPreparedEvent(task: PreparationTask) {
-  return { kind: 'not-prepared' as const, atS: 0, figure: null, text: LEFT_OUT_WORDS[task] };
-}
-
-/** A correction of totals, at the pour before which it was made. */
-function movedEvent({ fromPour, byG }: { fromPour: number; byG: number }, done: readonly StepDone[]) {
-  const atS = done[fromPour - 1]?.atS ?? 0;
-  return { kind: 'totals-moved' as const, atS, figure: byG, text: `from pour ${fromPour} on` };
 }

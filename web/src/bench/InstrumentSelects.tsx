@@ -6,9 +6,9 @@ import { OUTFLOW_CHOICES } from '../instruments/outflowChoices';
 import { SCALE_CHOICES } from '../instruments/scaleChoices';
 import { THERMOMETER_CHOICES } from '../instruments/thermometerChoices';
 import { BenchSelect } from './BenchSelect';
-import type { BenchBrew } from './benchBrew';
+import { soFar, type BenchBrew } from './benchBrew';
 import { outflowFeedAddress } from './benchScales';
-import { cupsPlanned, outflowScaleChosen, scaleChosen, thermometerChosen } from './benchSlice';
+import { brewTold, outflowScaleChosen, scaleChosen, thermometerChosen } from './benchSlice';
 
 export const CUP_CHOICES: { words: string; choice: CupRule }[] = [
   { words: 'none (F splits by hand)', choice: { kind: 'none' } },
@@ -25,7 +25,7 @@ export const CUP_CHOICES: { words: string; choice: CupRule }[] = [
 /** How water and kettle are read, and into which cups the brew runs. All may change in the middle of it. */
 export const InstrumentSelects = memo(function InstrumentSelects({ brew }: { brew: BenchBrew }) {
   const dispatch = useAppDispatch();
-  const { key, scale, thermometer, outflowScale, cups } = brew;
+  const { key, scale, thermometer, outflowScale } = brew;
   return (
     <div className="grid grid-cols-2 gap-3">
       <BenchSelect
@@ -49,8 +49,8 @@ export const InstrumentSelects = memo(function InstrumentSelects({ brew }: { bre
       <BenchSelect
         label="Fractions"
         options={CUP_CHOICES}
-        value={cups}
-        onChange={(next) => dispatch(cupsPlanned({ key, cups: next }))}
+        value={soFar(brew).cups}
+        onChange={(rule) => dispatch(brewTold({ key, happened: { kind: 'cups-planned', rule } }))}
       />
       {(scale.kind === 'feed' || thermometer === 'feed') && (
         <p className="col-span-2 text-small break-all">

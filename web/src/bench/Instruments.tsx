@@ -2,20 +2,20 @@ import { useState } from 'react';
 import { OUTFLOW_CHOICES } from '../instruments/outflowChoices';
 import { SCALE_CHOICES } from '../instruments/scaleChoices';
 import { THERMOMETER_CHOICES } from '../instruments/thermometerChoices';
-import type { BenchBrew } from './benchBrew';
+import { soFar, type BenchBrew } from './benchBrew';
 import { CUP_CHOICES, InstrumentSelects } from './InstrumentSelects';
 
 /** How the brew is read: chosen before the clock, one line once it runs, and open again where something fails. */
 export function Instruments({ brew, isStarted }: { brew: BenchBrew; isStarted: boolean }) {
   const [isOpen, setOpen] = useState(false);
   if (!isStarted || isOpen) return <InstrumentSelects brew={brew} />;
-  const { scale, thermometer, outflowScale, cups } = brew;
+  const { scale, thermometer, outflowScale } = brew;
   return (
     <p className="flex flex-wrap items-center gap-x-2 text-small text-quiet">
       <span>Scale: {wordsOf(SCALE_CHOICES, scale)};</span>
       {outflowScale !== 'none' && <span>server: {wordsOf(OUTFLOW_CHOICES, outflowScale)};</span>}
       <span>kettle: {wordsOf(THERMOMETER_CHOICES, thermometer)};</span>
-      <span>fractions: {wordsOf(CUP_CHOICES, cups)}</span>
+      <span>fractions: {wordsOf(CUP_CHOICES, soFar(brew).cups)}</span>
       <button
         type="button"
         onClick={() => setOpen(true)}

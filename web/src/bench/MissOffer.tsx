@@ -2,7 +2,7 @@ import type { Correction } from '@vendu/core';
 import { useAppDispatch } from '../app/store';
 import { useShortcut } from '../ui/useShortcut';
 import { BenchButton } from './BenchButton';
-import { missAnswered } from './benchSlice';
+import { brewTold } from './benchSlice';
 
 /** A pour missed its total: the next total as planned, or moved by as much. */
 export function MissOffer({
@@ -15,7 +15,8 @@ export function MissOffer({
   isActive: boolean;
 }) {
   const dispatch = useAppDispatch();
-  const answer = (byG: number) => dispatch(missAnswered({ key: brewKey, pourNumber, byG }));
+  const answer = (byG: number) =>
+    dispatch(brewTold({ key: brewKey, happened: { kind: 'miss-answered', pourNumber, byG } }));
   useShortcut('k', isActive ? () => answer(0) : null);
   useShortcut('c', isActive ? () => answer(moveByG) : null);
   return (

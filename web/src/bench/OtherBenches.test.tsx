@@ -2,9 +2,10 @@
 import { screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import type { Trace } from '@vendu/core';
+import { logOf, type Trace } from '@vendu/core';
 import { problem, renderPart, standInServer, type Answer } from '../testing/renderPart';
 import { LAID_OUT } from '../testing/fixtures';
+import { soFar } from './benchBrew';
 import { selectBrews } from './benchSlice';
 import { OtherBenches } from './OtherBenches';
 import { keepTrace } from './traceStore';
@@ -22,12 +23,8 @@ const RUNNING = {
   brewerName: 'Cone',
   by: 'Joss',
   updatedAt: '2026-11-24T10:00:00Z',
-  state: JSON.stringify({
-    ...LAID_OUT,
-    key,
-    run: { marks: [{ stepIndex: 0, atMs: STARTED_MS, skipped: false }] },
-    seq: 4,
-  }),
+  state: JSON.stringify({ ...LAID_OUT, key, seq: 4 }),
+  entries: logOf('another', [{ kind: 'marked', atMs: STARTED_MS, stepIndex: 0, skipped: false, by: 'hand' }]),
 };
 const open = (trace: Answer) => {
   standInServer({ 'GET running-brews': { body: [RUNNING] }, [`GET running-brews/${key}/trace`]: trace });
@@ -53,6 +50,17 @@ describe('a brew on another bench', () => {
     });
     // Here now, it is on no other bench.
     expect(screen.queryByText(/On another bench/)).toBeNull();
+  });
+
+  it('that was told before there were logs goes on all the same', async () => {
+    const marks = [{ stepIndex: 0, atMs: STARTED_MS, skipped: false }];
+    const state = JSON.stringify({ ...LAID_OUT, key, run: { marks }, note: 'flat bed', seq: 4 });
+    standInServer({ 'GET running-brews': { body: [{ ...RUNNING, state, entries: [] }] } });
+    const { store } = renderPart(<OtherBenches />);
+    await goOn();
+    await expect
+      .poll(() => selectBrews(store.getState()).map((brew) => soFar(brew)))
+      .toMatchObject([{ run: { marks }, note: 'flat bed' }]);
   });
 
   it.each([

@@ -1,6 +1,7 @@
+import type { RunningBrewView } from '@vendu/contract';
 import { useAppDispatch, useAppSelector } from '../app/store';
 import { useLazyRunningTraceQuery, useRunningBrewsQuery } from './benchApi';
-import type { BenchBrew } from './benchBrew';
+import { soFar, type BenchBrew } from './benchBrew';
 import { brewPutBack, selectBrews } from './benchSlice';
 import { readKeptBrew } from './keptBrew';
 import { takeOver } from './runningSync';
@@ -18,7 +19,7 @@ export function OtherBenches() {
 
   async function goOnHere(brew: BenchBrew) {
     const { key } = brew;
-    const startMs = brew.run.marks[0]?.atMs ?? 0;
+    const startMs = soFar(brew).run.marks[0]?.atMs ?? 0;
     // Without its curve a brew goes on all the same.
     const { data: kept } = await askTrace(key);
     if (kept?.trace) {
@@ -28,8 +29,8 @@ export function OtherBenches() {
     takeOver(key);
     dispatch(brewPutBack(brew));
   }
-  return others.map(({ key, lotName, brewerName, by, state }) => {
-    const brew = readState(state);
+  return others.map(({ key, lotName, brewerName, by, ...kept }) => {
+    const brew = readRunning(kept);
     return (
       <p key={key} className="flex items-baseline gap-4 border-b border-ink px-6 py-1.5 text-small">
         <span>
@@ -54,9 +55,11 @@ export function OtherBenches() {
   });
 }
 
-function readState(state: string): BenchBrew | null {
+function readRunning({ state, entries }: Pick<RunningBrewView, 'state' | 'entries'>): BenchBrew | null {
   try {
-    return readKeptBrew(JSON.parse(state));
+    const kept = JSON.parse(state) as object;
+    // One that was told before there were logs has all in its state.
+    return readKeptBrew(entries.length === 0 ? kept : { ...kept, log: entries });
   } catch {
     return null;
   }

@@ -1,20 +1,36 @@
-import { celsiusToFahrenheit, preparationOf, type Preparation as Task } from '@vendu/core';
+import {
+  celsiusToFahrenheit,
+  preparationOf,
+  type Preparation as Task,
+  type PreparationTask,
+} from '@vendu/core';
 import { useAppDispatch } from '../app/store';
 import { AdditionsNote } from '../lots/AdditionsNote';
 import { classes } from '../ui/classes';
 import { useShortcut } from '../ui/useShortcut';
-import type { BenchBrew } from './benchBrew';
-import { taskLeftOut, taskPrepared } from './benchSlice';
+import { soFar, type BenchBrew } from './benchBrew';
+import { brewTold, entryUndone } from './benchSlice';
 
 /** What to have ready before the clock starts: ticked by P or a tap, left out by S, or passed over. */
 export function Preparation({ brew, isActive }: { brew: BenchBrew; isActive: boolean }) {
   const dispatch = useAppDispatch();
   const tasks = preparationOf(brew);
-  const next = tasks.find(({ task }) => !brew.prepared.includes(task) && !brew.leftOut.includes(task));
-  const answerNext = (answer: typeof taskPrepared | typeof taskLeftOut) =>
-    isActive && next ? () => dispatch(answer({ key: brew.key, task: next.task })) : null;
-  useShortcut('p', answerNext(taskPrepared));
-  useShortcut('s', answerNext(taskLeftOut));
+  const { key, log } = brew;
+  const { prepared, leftOut } = soFar(brew);
+  const next = tasks.find(({ task }) => !prepared.includes(task) && !leftOut.includes(task));
+  const answerNext = (kind: 'prepared' | 'left-out') =>
+    isActive && next ? () => dispatch(brewTold({ key, happened: { kind, task: next.task } })) : null;
+  useShortcut('p', answerNext('prepared'));
+  useShortcut('s', answerNext('left-out'));
+  /** Ticks a thing, or takes the tick back. */
+  function tick(task: PreparationTask) {
+    const ticked = log.findLast((entry) => entry.kind === 'prepared' && entry.task === task);
+    dispatch(
+      prepared.includes(task) && ticked
+        ? entryUndone({ key, of: { device: ticked.device, number: ticked.number } })
+        : brewTold({ key, happened: { kind: 'prepared', task } }),
+    );
+  }
   return (
     <div>
       <h2 className="heading mb-2">
@@ -23,14 +39,14 @@ export function Preparation({ brew, isActive }: { brew: BenchBrew; isActive: boo
       </h2>
       <ol className="grid grid-cols-2 gap-x-6">
         {tasks.map((each) => {
-          const isReady = brew.prepared.includes(each.task);
-          const isLeftOut = brew.leftOut.includes(each.task);
+          const isReady = prepared.includes(each.task);
+          const isLeftOut = leftOut.includes(each.task);
           return (
             <li key={each.task}>
               <button
                 type="button"
                 aria-pressed={isReady}
-                onClick={() => dispatch(taskPrepared({ key: brew.key, task: each.task }))}
+                onClick={() => tick(each.task)}
                 className="flex min-h-12 w-full items-center gap-3 border-b border-rule text-left"
               >
                 <span

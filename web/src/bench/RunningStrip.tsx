@@ -1,8 +1,8 @@
 import { Link } from 'react-router';
 import { benchMoment, benchSteps, formatClock, formatDuration, type AfterBrewTask } from '@vendu/core';
 import { useAppDispatch, useAppSelector } from '../app/store';
-import type { BenchBrew } from './benchBrew';
-import { afterDone, afterPutOff, goingPlan, selectAfter, selectBrews, type AfterBrew } from './benchSlice';
+import { goingPlan, soFar, wasStarted, type BenchBrew } from './benchBrew';
+import { afterDone, afterPutOff, selectAfter, selectBrews, type AfterBrew } from './benchSlice';
 import { stepWords } from './stepWords';
 import { useNow } from './useNow';
 
@@ -19,7 +19,7 @@ const SHOWN_APART = 2;
 
 /** What runs, on every screen: the clocks of the bench, and what comes due after the brews. */
 export function RunningStrip() {
-  const brews = useAppSelector(selectBrews).filter(({ wasStarted }) => wasStarted);
+  const brews = useAppSelector(selectBrews).filter(wasStarted);
   const after = useAppSelector(selectAfter);
   const nowMs = useNow(brews.length > 0 || after.length > 0 ? 500 : null);
   const waiting = after.flatMap((each) => nextOf(each) ?? []).sort((a, b) => a.dueMs - b.dueMs);
@@ -59,7 +59,7 @@ const LINE = 'flex flex-wrap gap-x-6 border-b border-ink bg-sheet px-4 text-smal
 
 function Running({ brew, nowMs }: { brew: BenchBrew; nowMs: number }) {
   const { phase, elapsedS, next } = benchMoment({
-    run: brew.run,
+    run: soFar(brew).run,
     steps: benchSteps(goingPlan(brew)),
     nowMs,
   });

@@ -1,7 +1,7 @@
 import { memo } from 'react';
 import { classes } from '../ui/classes';
 import { Notice } from '../ui/Notice';
-import type { BenchBrew } from './benchBrew';
+import { soFar, type BenchBrew } from './benchBrew';
 import { useDeviceKeeping } from './deviceKeeping';
 import { useSafety } from './runningSync';
 
@@ -9,7 +9,7 @@ import { useSafety } from './runningSync';
 export const SafetyLine = memo(function SafetyLine({ brew }: { brew: BenchBrew }) {
   const { isOnServer, refusal, elsewhere } = useSafety(brew);
   const isHere = useDeviceKeeping();
-  if (brew.run.marks.length === 0 || elsewhere !== null) return null;
+  if (soFar(brew).run.marks.length === 0 || elsewhere !== null) return null;
   if (refusal !== null) {
     return (
       <Notice tone="alarm">

@@ -11,13 +11,15 @@ import { useAppDispatch } from '../app/store';
 import { classes } from '../ui/classes';
 import { QuantityField } from '../ui/QuantityField';
 import { CELSIUS, GRAMS, within } from '../ui/quantities';
-import type { BenchBrew } from './benchBrew';
-import { eventNoted, totalWritten } from './benchSlice';
+import { soFar, type BenchBrew } from './benchBrew';
+import { brewTold } from './benchSlice';
 import { secondsWords, stepWords } from './stepWords';
 import { WideTable } from '../ui/WideTable';
 
 const HEAD = 'border-b border-ink pb-1 pr-3 text-left text-tiny font-medium text-quiet';
 const CELL = 'border-b border-rule py-0.5 pr-3 h-10';
+
+const BY_EYE = { instrument: '', isSimulated: false };
 
 /**
  * The plan against what was marked; what the scale showed can be written beside each pour. Its fields stand still while
@@ -33,6 +35,11 @@ export const StepList = memo(function StepList({
   done: readonly StepDone[];
 }) {
   const dispatch = useAppDispatch();
+  const { key } = brew;
+  const readTotal = (stepIndex: number, totalG: number | null) =>
+    dispatch(brewTold({ key, happened: { kind: 'total-read', stepIndex, totalG } }));
+  const readKettle = (stepIndex: number, kettleC: number) =>
+    dispatch(brewTold({ key, happened: { kind: 'kettle-read', stepIndex, kettleC, ...BY_EYE } }));
   return (
     <WideTable>
       <table className="w-full text-small">
@@ -65,8 +72,8 @@ export const StepList = memo(function StepList({
                     label={`${stepWords(row.step).doing}, scale showed`}
                     quantity={within(GRAMS, { label: 'Total on the scale', min: 0, max: 5000 })}
                     value={row.doneTotalG}
-                    onCommit={(totalG) => void dispatch(totalWritten({ key: brew.key, stepIndex, totalG }))}
-                    onClear={() => dispatch(totalWritten({ key: brew.key, stepIndex, totalG: null }))}
+                    onCommit={(totalG) => void readTotal(stepIndex, totalG)}
+                    onClear={() => readTotal(stepIndex, null)}
                     placeholder="not read"
                   />
                 )}
@@ -79,14 +86,7 @@ export const StepList = memo(function StepList({
                     label={`${stepWords(row.step).doing}, kettle was`}
                     quantity={within(CELSIUS, { label: 'Kettle', min: 20, max: 100 })}
                     value={kettleAt(brew, row.doneS)}
-                    onCommit={(figure) =>
-                      dispatch(
-                        eventNoted({
-                          key: brew.key,
-                          event: { kind: 'kettle-read', atS: row.doneS ?? 0, figure, text: '' },
-                        }),
-                      )
-                    }
+                    onCommit={(kettleC) => readKettle(stepIndex, kettleC)}
                     placeholder="–"
                   />
                 )}
@@ -100,8 +100,9 @@ export const StepList = memo(function StepList({
 });
 
 /** What was read at the kettle for the pour of that moment; the last word counts. */
-function kettleAt({ events }: BenchBrew, atS: number): number | null {
-  return events.findLast((event) => event.kind === 'kettle-read' && event.atS === atS)?.figure ?? null;
+function kettleAt(brew: BenchBrew, atS: number): number | null {
+  const read = soFar(brew).events.findLast((event) => event.kind === 'kettle-read' && event.atS === atS);
+  return read?.kind === 'kettle-read' ? read.kettleC : null;
 }
 
 function Done({ row }: { row: StepComparison }) {

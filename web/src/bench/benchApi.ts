@@ -1,4 +1,4 @@
-import type { RunningBrewDto, RunningBrewView } from '@vendu/contract';
+import type { RunningBrewDto, RunningBrewKept, RunningBrewView } from '@vendu/contract';
 import type { Trace } from '@vendu/core';
 import { deviceId } from '../app/device';
 import { api } from '../api/api';
@@ -13,7 +13,7 @@ export const benchApi = api.injectEndpoints({
       query: (key) => `running-brews/${key}/trace`,
       keepUnusedDataFor: 0,
     }),
-    keepRunning: build.mutation<{ seq: number }, { key: string; brew: RunningBrewDto }>({
+    keepRunning: build.mutation<RunningBrewKept, { key: string; brew: RunningBrewDto }>({
       query: ({ key, brew }) => ({ url: `running-brews/${key}`, method: 'PUT', body: brew }),
     }),
     clearRunning: build.mutation<null, string>({

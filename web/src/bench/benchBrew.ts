@@ -1,14 +1,10 @@
-import type { BenchEvent, BenchRun, BrewPlan, CupRule, PreparationTask } from '@vendu/core';
+import { brewSoFar, planMoved, type BrewLog, type BrewPlan, type BrewSoFar } from '@vendu/core';
 import type { BoardGround } from '../board/forecaster';
 import type { OutflowChoice } from '../instruments/outflowChoices';
 import type { ScaleChoice } from '../instruments/scaleChoices';
 import type { ThermometerChoice } from '../instruments/thermometerChoices';
 
-/** What the outflow has told by itself; a drain that somebody took back is refused, and the eye marks it. */
-export const HEARD_OUTFLOW = ['first-drip', 'drained', 'drain-refused'] as const;
-export type HeardOutflow = (typeof HEARD_OUTFLOW)[number];
-
-/** A brew on the bench: its plan, what was marked, and what else was written down while it ran. */
+/** A brew on the bench: what was laid out, and the log of everything that was told of it since. */
 export interface BenchBrew {
   /** Made here; the server stores a brew once per key, however often it is sent. */
   key: string;
@@ -27,27 +23,38 @@ export interface BenchBrew {
   plan: BrewPlan;
   /** What the live forecast has to know; kept with the brew, so that it needs no server. */
   ground: BoardGround | null;
-  run: BenchRun;
-  /** It was on the clock once: an undo takes its marks back, never the brew itself. */
-  wasStarted: boolean;
-  /** What the scale showed after a pour, g, by step; typed, or read off the scale. */
-  totalsG: Record<number, number>;
-  /** Totals moved after a pour that missed: from which pour on, and by how much. */
-  moved: { fromPour: number; byG: number }[];
-  /** Misses that somebody has answered, by pour. */
-  answered: number[];
-  prepared: PreparationTask[];
-  /** What was left out on purpose before the clock; the record tells it. */
-  leftOut: PreparationTask[];
-  events: BenchEvent[];
+  log: BrewLog;
   scale: ScaleChoice;
   thermometer: ThermometerChoice;
   /** A second scale, under the server alone. */
   outflowScale: OutflowChoice;
-  /** What it has told already; taken back by hand, it is not told again. */
-  heard: HeardOutflow[];
-  cups: CupRule;
-  note: string;
+  /** The note while it is being typed; `null` where the log has all of it. */
+  noteTyped: string | null;
   /** Counts the changes, so that the server can tell the newer state. */
   seq: number;
+}
+
+// A log that did not change is not folded again: the bench asks ten times a second.
+const folded = new WeakMap<BrewLog, BrewSoFar>();
+
+/** What a brew is by its log. */
+export function soFar({ log }: Pick<BenchBrew, 'log'>): BrewSoFar {
+  const known = folded.get(log) ?? brewSoFar(log);
+  folded.set(log, known);
+  return known;
+}
+
+export function wasStarted(brew: BenchBrew): boolean {
+  return soFar(brew).wasStarted;
+}
+
+/** The plan with its totals moved as was chosen while it ran. */
+export function goingPlan(brew: Pick<BenchBrew, 'plan' | 'log'>): BrewPlan {
+  const { moved } = soFar(brew);
+  return moved.length === 0 ? brew.plan : planMoved(brew.plan, soFar(brew));
+}
+
+/** The note as it stands, or as it is being typed. */
+export function noteOf(brew: Pick<BenchBrew, 'noteTyped' | 'log'>): string {
+  return brew.noteTyped ?? soFar(brew).note;
 }

@@ -30,7 +30,7 @@ function keyAt(brewKey: string, place: ScalePlace): string {
   return place === 'brewer' ? brewKey : `${brewKey}.server`;
 }
 
-type Scaled = Pick<BenchBrew, 'key' | 'ground' | 'plan' | 'moved' | 'scale' | 'outflowScale'>;
+type Scaled = Pick<BenchBrew, 'key' | 'ground' | 'plan' | 'log' | 'scale' | 'outflowScale'>;
 
 const choiceAt = ({ scale, outflowScale }: Scaled, place: ScalePlace) =>
   place === 'brewer' ? JSON.stringify(scale) : outflowScale;
@@ -93,8 +93,23 @@ async function connectScale(brew: Scaled, place: ScalePlace): Promise<void> {
   // Another may have been chosen meanwhile.
   if (wanted.get(key) !== choiceKey) return;
   wanted.delete(key);
-  if (source) scales.set(key, new BenchScale(key, source, choiceKey, before));
+  if (source) {
+    const scale = new BenchScale(key, source, choiceKey, before);
+    scales.set(key, scale);
+    if (place === 'brewer') scale.subscribe(() => tellHeard(brew.key));
+  }
   tellOfChange();
+}
+
+const heardBy = new Set<(brewKey: string) => void>();
+
+function tellHeard(brewKey: string): void {
+  for (const listener of heardBy) listener(brewKey);
+}
+
+/** What to do whenever the scale under everything of a brew is read, or falls silent. */
+export function onScaleHeard(listener: (brewKey: string) => void): void {
+  heardBy.add(listener);
 }
 
 /** The scale under a brew as it is now; `null` where it is marked by hand. */

@@ -5,28 +5,34 @@ import { writeDraft } from '../app/draft';
 import { createStore } from '../app/store';
 import { LAID_OUT, PLAN } from '../testing/fixtures';
 import { standInServer } from '../testing/renderPart';
+import { goingPlan, noteOf, soFar } from './benchBrew';
 import {
   afterDone,
   brewCleared,
   brewLaidOut,
   brewPutBack,
   brewStored,
-  drainHeard,
-  eventNoted,
-  firstDripHeard,
-  goingPlan,
-  markUndone,
-  missAnswered,
-  noteWritten,
+  brewTold,
+  entriesHeard,
+  entriesNow,
+  entryUndone,
+  noteSettled,
+  noteTyped,
   outflowScaleChosen,
   selectAfter,
   selectBrews,
   stepMarked,
-  totalWritten,
 } from './benchSlice';
 
 const { key } = LAID_OUT;
 const brewIn = (store: ReturnType<typeof createStore>) => selectBrews(store.getState())[0];
+/** What the brew on the bench is by its log. */
+const soFarIn = (store: ReturnType<typeof createStore>) => {
+  const brew = brewIn(store);
+  return brew && soFar(brew);
+};
+const totalRead = (stepIndex: number, totalG: number) =>
+  brewTold({ key, happened: { kind: 'total-read', stepIndex, totalG } });
 
 beforeEach(() => {
   standInServer({ [`PUT running-brews/${key}`]: { body: { seq: 1 } } });
@@ -38,15 +44,14 @@ describe('the bench on this device', () => {
     store.dispatch(brewLaidOut(LAID_OUT));
     store.dispatch(stepMarked({ key, atMs: 1000 }));
     store.dispatch(stepMarked({ key, atMs: 52_000, skipped: true }));
-    store.dispatch(totalWritten({ key, stepIndex: 0, totalG: 252 }));
-    store.dispatch(noteWritten({ key, note: 'flat bed' }));
-    store.dispatch(
-      eventNoted({ key, event: { kind: 'cup-changed', atS: 30, figure: 60, text: 'Cup changed' } }),
-    );
-    const reopened = brewIn(createStore());
-    expect(reopened).toEqual(brewIn(store));
-    expect(reopened).toMatchObject({
-      seq: 5,
+    store.dispatch(totalRead(0, 252));
+    store.dispatch(noteTyped({ key, note: 'flat bed' }));
+    store.dispatch(brewTold({ key, happened: { kind: 'cup-changed', massG: 60 }, atMs: 31_000 }));
+    const reopened = createStore();
+    expect(brewIn(reopened)).toEqual(brewIn(store));
+    expect(brewIn(reopened)).toMatchObject({ seq: 5, noteTyped: 'flat bed' });
+    expect(soFarIn(reopened)).toMatchObject({
+      events: [{ kind: 'cup-changed', atS: 30, massG: 60 }],
       run: {
         marks: [
           { stepIndex: 0, atMs: 1000, skipped: false },
@@ -59,9 +64,9 @@ describe('the bench on this device', () => {
   it('reads what an earlier version of the application kept', () => {
     const store = createStore();
     store.dispatch(brewLaidOut(LAID_OUT));
-    const { leftOut: _, thermometer: __, ...earlier } = brewIn(store) ?? {};
+    const { thermometer: _, ...earlier } = brewIn(store) ?? {};
     writeDraft('bench', { brews: [earlier], activeKey: key, after: [] });
-    expect(brewIn(createStore())).toMatchObject({ key, leftOut: [], thermometer: 'none' });
+    expect(brewIn(createStore())).toMatchObject({ key, log: [], thermometer: 'none' });
   });
 
   it('notes the first drip once, and marks the drain when the outflow says so; undone, it stays undone', () => {
@@ -70,20 +75,21 @@ describe('the bench on this device', () => {
     store.dispatch(outflowScaleChosen({ key, scale: 'feed' }));
     const steps = benchSteps(LAID_OUT.plan).length;
     for (let step = 0; step < steps - 1; step++) store.dispatch(stepMarked({ key, atMs: step * 20_000 }));
-    store.dispatch(firstDripHeard({ key, atS: 14.2 }));
-    store.dispatch(drainHeard({ key, atMs: 158_000 }));
-    expect(brewIn(store)).toMatchObject({
-      events: [{ kind: 'first-drip', atS: 14.2, figure: null }],
-      heard: ['first-drip', 'drained'],
+    store.dispatch(brewTold({ key, happened: { kind: 'first-drip' }, atMs: 14_200 }));
+    store.dispatch(stepMarked({ key, atMs: 158_000, by: 'outflow' }));
+    expect(soFarIn(store)).toMatchObject({
+      events: [{ kind: 'first-drip', atS: 14.2 }],
+      isDripHeard: true,
+      drainHeard: 'marked',
     });
-    expect(brewIn(store)?.run.marks.at(-1)).toMatchObject({ atMs: 158_000, skipped: false });
-    store.dispatch(markUndone({ key }));
+    expect(soFarIn(store)?.run.marks.at(-1)).toMatchObject({ atMs: 158_000, skipped: false });
+    // There is no step after the last.
+    store.dispatch(stepMarked({ key, atMs: 159_000 }));
+    expect(soFarIn(store)?.run.marks).toHaveLength(steps);
+    store.dispatch(entryUndone({ key }));
     // Marked by hand afterwards, it is no longer called the scale's.
-    expect(brewIn(createStore())).toMatchObject({
-      outflowScale: 'feed',
-      heard: ['first-drip', 'drain-refused'],
-    });
-    expect(brewIn(store)?.run.marks).toHaveLength(steps - 1);
+    expect(soFarIn(createStore())).toMatchObject({ isDripHeard: true, drainHeard: 'refused' });
+    expect(soFarIn(store)?.run.marks).toHaveLength(steps - 1);
   });
 
   it('is one bench for all pages of the device', () => {
@@ -92,10 +98,10 @@ describe('the bench on this device', () => {
     here.dispatch(stepMarked({ key, atMs: 1000 }));
     // The browser tells the other pages; the one that wrote hears nothing.
     dispatchEvent(new StorageEvent('storage', { key: 'vendu.draft.bench' }));
-    expect(brewIn(there)?.run.marks).toHaveLength(1);
+    expect(soFarIn(there)?.run.marks).toHaveLength(1);
     there.dispatch(stepMarked({ key, atMs: 6000 }));
     dispatchEvent(new StorageEvent('storage', { key: 'vendu.draft.bench' }));
-    expect(brewIn(here)?.run.marks).toHaveLength(2);
+    expect(soFarIn(here)?.run.marks).toHaveLength(2);
     dispatchEvent(new StorageEvent('storage', { key: 'vendu.draft.lots' }));
     expect(brewIn(createStore())).toEqual(brewIn(here));
   });
@@ -109,16 +115,42 @@ describe('the bench on this device', () => {
     dispatchEvent(new StorageEvent('storage', { key: 'vendu.draft.bench' }));
     expect(localStorage.getItem('vendu.draft.bench')).toBe(written);
     here.dispatch(stepMarked({ key, atMs: 1000 }));
-    expect(brewIn(createStore())?.run.marks).toHaveLength(1);
+    expect(soFarIn(createStore())?.run.marks).toHaveLength(1);
   });
 
   it('forgets the total of a mark that is taken back', () => {
     const store = createStore();
     store.dispatch(brewLaidOut(LAID_OUT));
     store.dispatch(stepMarked({ key, atMs: 1000 }));
-    store.dispatch(totalWritten({ key, stepIndex: 0, totalG: 252 }));
-    store.dispatch(markUndone({ key }));
-    expect(brewIn(store)).toMatchObject({ run: { marks: [] }, totalsG: {} });
+    store.dispatch(totalRead(0, 252));
+    store.dispatch(entryUndone({ key }));
+    store.dispatch(stepMarked({ key, atMs: 2000 }));
+    expect(soFarIn(store)?.steps).toMatchObject([{ totalG: null }]);
+  });
+
+  it('has the note in its log once it was typed to its end, and along with what is stored', () => {
+    const store = createStore();
+    store.dispatch(brewLaidOut(LAID_OUT));
+    store.dispatch(stepMarked({ key, atMs: 1000 }));
+    for (const note of ['f', 'fl', 'flat']) store.dispatch(noteTyped({ key, note }));
+    expect(noteOf(brewIn(store)!)).toBe('flat');
+    expect(entriesNow(brewIn(store)!).at(-1)).toMatchObject({ kind: 'noted', text: 'flat' });
+    store.dispatch(noteSettled({ key }));
+    // A field that is left again as it was says nothing new.
+    store.dispatch(noteSettled({ key }));
+    expect(brewIn(store)).toMatchObject({ noteTyped: null });
+    expect(brewIn(store)?.log.map(({ kind }) => kind)).toEqual(['marked', 'noted']);
+  });
+
+  it('takes up what another device told of the same brew, and numbers on from it', () => {
+    const store = createStore();
+    store.dispatch(brewLaidOut(LAID_OUT));
+    store.dispatch(stepMarked({ key, atMs: 1000 }));
+    const there = { device: 'there', number: 7, atMs: 4000, kind: 'agitated', how: 'stir' } as const;
+    store.dispatch(entriesHeard({ key, entries: [there, ...brewIn(store)!.log] }));
+    store.dispatch(stepMarked({ key, atMs: 9000 }));
+    expect(brewIn(store)?.log.map(({ number }) => number)).toEqual([1, 7, 8]);
+    expect(soFarIn(store)?.events).toEqual([{ kind: 'agitated', atS: 3, how: 'stir' }]);
   });
 
   it('can put a cleared brew back as it was', () => {
@@ -153,10 +185,9 @@ describe('two brews at once', () => {
     }
     store.dispatch(stepMarked({ key, atMs: 7000 }));
     store.dispatch(brewLaidOut(third));
-    expect(selectBrews(store.getState()).map(({ run }) => run.marks.map(({ atMs }) => atMs))).toEqual([
-      [1000, 7000],
-      [9000],
-    ]);
+    expect(
+      selectBrews(store.getState()).map((brew) => soFar(brew).run.marks.map(({ atMs }) => atMs)),
+    ).toEqual([[1000, 7000], [9000]]);
   });
 
   it('make room where one was laid out and never started', () => {
@@ -172,9 +203,11 @@ describe('a pour that missed', () => {
     const store = createStore();
     store.dispatch(brewLaidOut(LAID_OUT));
     const planned = runningTotalsG(PLAN);
-    store.dispatch(missAnswered({ key, pourNumber: 1, byG: 0 }));
+    const answer = (pourNumber: number, byG: number) =>
+      store.dispatch(brewTold({ key, happened: { kind: 'miss-answered', pourNumber, byG } }));
+    answer(1, 0);
     expect(runningTotalsG(goingPlan(brewIn(store)!))).toEqual(planned);
-    store.dispatch(missAnswered({ key, pourNumber: 2, byG: 6 }));
+    answer(2, 6);
     expect(runningTotalsG(goingPlan(brewIn(store)!))).toEqual([
       planned[0],
       planned[1],

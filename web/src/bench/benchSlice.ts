@@ -1,43 +1,27 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import {
   benchSteps,
-  markedTimesS,
-  markNext,
-  NOT_STARTED,
-  undoMark,
-  withTotalsMoved,
+  lastToUndo,
+  mergedLogs,
+  storableEntry,
+  withEntry,
   type AfterBrewClock,
   type AfterBrewTask,
-  type BenchEvent,
-  type BrewPlan,
-  type CupRule,
-  type PreparationTask,
-  type StepDone,
+  type BrewEntry,
+  type BrewLog,
+  type EntryId,
+  type Happening,
 } from '@vendu/core';
+import { brewNowMs } from '../app/brewClock';
+import { deviceId } from '../app/device';
 import type { OutflowChoice } from '../instruments/outflowChoices';
 import type { ScaleChoice } from '../instruments/scaleChoices';
 import type { ThermometerChoice } from '../instruments/thermometerChoices';
-import type { BenchBrew } from './benchBrew';
+import { noteOf, soFar, wasStarted, type BenchBrew } from './benchBrew';
 import { readKeptBrew } from './keptBrew';
 
 /** A version put on the bench, before its clock runs. */
-export type LaidOutBrew = Omit<
-  BenchBrew,
-  | 'run'
-  | 'wasStarted'
-  | 'totalsG'
-  | 'moved'
-  | 'answered'
-  | 'prepared'
-  | 'leftOut'
-  | 'events'
-  | 'thermometer'
-  | 'outflowScale'
-  | 'heard'
-  | 'cups'
-  | 'note'
-  | 'seq'
->;
+export type LaidOutBrew = Omit<BenchBrew, 'log' | 'thermometer' | 'outflowScale' | 'noteTyped' | 'seq'>;
 
 /** A brew that is stored and still wants its sample read and its cups tasted. */
 export interface AfterBrew {
@@ -78,6 +62,21 @@ function changed(
   };
 }
 
+/** Who tells something, and when it happened. */
+interface Stamp {
+  device: string;
+  atMs: number;
+}
+
+/** This device tells it, of now where no other moment is named. */
+function stamped<T extends { atMs?: number }>({ atMs = brewNowMs(), ...payload }: T) {
+  return { payload: { ...payload, stamp: { device: deviceId(), atMs: Math.max(0, Math.round(atMs)) } } };
+}
+
+function withTold(log: BrewLog, { device, atMs }: Stamp, happened: Happening): BrewLog {
+  return withEntry(log, device, storableEntry({ ...happened, atMs }));
+}
+
 function withoutBrew(state: BenchState, key: string): BenchState {
   const brews = state.brews.filter((brew) => brew.key !== key);
   return { ...state, brews, activeKey: brews[0]?.key ?? null };
@@ -92,27 +91,18 @@ export const benchSlice = createSlice({
   reducers: {
     /** Brews laid out and never started make room; what was made ready for the same version stays ready. */
     brewLaidOut: (state: BenchState, { payload }: PayloadAction<LaidOutBrew>): BenchState => {
-      const started = state.brews.filter(({ wasStarted }) => wasStarted);
+      const started = state.brews.filter(wasStarted);
       if (started.length >= MOST_BREWS) return state;
       const before = state.brews.find(
-        ({ recipeVersionId, wasStarted }) => recipeVersionId === payload.recipeVersionId && !wasStarted,
+        (brew) => brew.recipeVersionId === payload.recipeVersionId && !wasStarted(brew),
       );
       const laidOut: BenchBrew = {
         ...payload,
-        run: NOT_STARTED,
-        wasStarted: false,
-        totalsG: {},
-        moved: [],
-        answered: [],
         scale: before?.scale ?? payload.scale,
         thermometer: before?.thermometer ?? 'none',
         outflowScale: before?.outflowScale ?? 'none',
-        heard: [],
-        prepared: before?.prepared ?? [],
-        leftOut: before?.leftOut ?? [],
-        events: [],
-        cups: before?.cups ?? { kind: 'none' },
-        note: '',
+        log: before?.log ?? [],
+        noteTyped: null,
         seq: 0,
       };
       return { ...state, brews: [...started, laidOut], activeKey: laidOut.key };
@@ -123,71 +113,66 @@ export const benchSlice = createSlice({
       ...state,
       activeKey: payload.key,
     }),
-    stepMarked: (state: BenchState, { payload }: OfBrew<{ atMs: number; skipped?: boolean }>) =>
-      changed(state, payload.key, ({ run, plan }) => ({
-        run: markNext({ ...payload, run, steps: benchSteps(plan) }),
-        wasStarted: true,
-      })),
-    markUndone: (state: BenchState, { payload }: OfBrew) =>
-      changed(state, payload.key, ({ run, totalsG, heard }) => ({
-        run: undoMark(run),
-        heard: heard.map((each) => (each === 'drained' ? 'drain-refused' : each)),
-        totalsG: withTotal(totalsG, { stepIndex: run.marks.length - 1, totalG: null }),
-      })),
-    totalWritten: (state: BenchState, { payload }: OfBrew<{ stepIndex: number; totalG: number | null }>) =>
-      changed(state, payload.key, ({ totalsG }) => ({ totalsG: withTotal(totalsG, payload) })),
-    /** A pour missed its total: later totals move by so much, or stay. */
-    missAnswered: (state: BenchState, { payload }: OfBrew<{ pourNumber: number; byG: number }>) =>
-      changed(state, payload.key, ({ moved, answered }) => ({
-        answered: [...answered, payload.pourNumber],
-        moved: payload.byG === 0 ? moved : [...moved, { fromPour: payload.pourNumber + 1, byG: payload.byG }],
-      })),
-    taskPrepared: (state: BenchState, { payload }: OfBrew<{ task: PreparationTask }>) =>
-      changed(state, payload.key, ({ prepared, leftOut }) => ({
-        prepared: prepared.includes(payload.task)
-          ? without(prepared, payload.task)
-          : [...prepared, payload.task],
-        leftOut: without(leftOut, payload.task),
-      })),
-    taskLeftOut: (state: BenchState, { payload }: OfBrew<{ task: PreparationTask }>) =>
-      changed(state, payload.key, ({ prepared, leftOut }) => ({
-        prepared: without(prepared, payload.task),
-        leftOut: [...without(leftOut, payload.task), payload.task],
-      })),
-    eventNoted: (state: BenchState, { payload }: OfBrew<{ event: BenchEvent }>) =>
-      changed(state, payload.key, ({ events }) => ({ events: [...events, payload.event] })),
-    eventTakenBack: (state: BenchState, { payload }: OfBrew<{ index: number }>) =>
-      changed(state, payload.key, ({ events }) => ({
-        events: events.filter((_, index) => index !== payload.index),
-      })),
+    /** Something happened to a brew: one more entry of its log. */
+    brewTold: {
+      prepare: (told: { key: string; happened: Happening; atMs?: number }) => stamped(told),
+      reducer: (state: BenchState, { payload }: OfBrew<{ happened: Happening; stamp: Stamp }>) =>
+        changed(state, payload.key, ({ log }) => ({ log: withTold(log, payload.stamp, payload.happened) })),
+    },
+    /** The next step was begun, or skipped. */
+    stepMarked: {
+      prepare: (mark: { key: string; atMs?: number; skipped?: boolean; by?: 'hand' | 'outflow' }) =>
+        stamped(mark),
+      reducer: (
+        state: BenchState,
+        { payload }: OfBrew<{ stamp: Stamp; skipped?: boolean; by?: 'hand' | 'outflow' }>,
+      ) =>
+        changed(state, payload.key, (brew) => {
+          const stepIndex = soFar(brew).run.marks.length;
+          if (stepIndex >= benchSteps(brew.plan).length) return {};
+          const { stamp, skipped = false, by = 'hand' } = payload;
+          return { log: withTold(brew.log, stamp, { kind: 'marked', stepIndex, skipped, by }) };
+        }),
+    },
+    /** Takes an entry back, or the last mark that stands where none is named. */
+    entryUndone: {
+      prepare: (undo: { key: string; of?: EntryId; atMs?: number }) => stamped(undo),
+      reducer: (state: BenchState, { payload }: OfBrew<{ of?: EntryId; stamp: Stamp }>) =>
+        changed(state, payload.key, ({ log }) => {
+          const of = payload.of ?? lastToUndo(log);
+          return of ? { log: withTold(log, payload.stamp, { kind: 'undone', of }) } : {};
+        }),
+    },
+    /** What other devices told of a brew that is here now. */
+    entriesHeard: (state: BenchState, { payload }: OfBrew<{ entries: readonly BrewEntry[] }>) =>
+      changed(state, payload.key, ({ log }) => ({ log: mergedLogs(log, payload.entries) })),
     scaleChosen: (state: BenchState, { payload }: OfBrew<{ scale: ScaleChoice }>) =>
       changed(state, payload.key, () => ({ scale: payload.scale })),
     thermometerChosen: (state: BenchState, { payload }: OfBrew<{ thermometer: ThermometerChoice }>) =>
       changed(state, payload.key, () => ({ thermometer: payload.thermometer })),
     outflowScaleChosen: (state: BenchState, { payload }: OfBrew<{ scale: OutflowChoice }>) =>
       changed(state, payload.key, () => ({ outflowScale: payload.scale })),
-    /** The first drip fell into the server. */
-    firstDripHeard: (state: BenchState, { payload }: OfBrew<{ atS: number }>) =>
-      changed(state, payload.key, ({ events, heard }) => ({
-        heard: [...heard, 'first-drip'],
-        events: [...events, { kind: 'first-drip', atS: payload.atS, figure: null, text: '' }],
-      })),
-    /** The outflow says when the water above the bed was gone: the last step is marked then. */
-    drainHeard: (state: BenchState, { payload }: OfBrew<{ atMs: number }>) =>
-      changed(state, payload.key, ({ run, plan, heard }) => ({
-        heard: [...heard, 'drained'],
-        run: markNext({ atMs: payload.atMs, run, steps: benchSteps(plan) }),
-      })),
-    cupsPlanned: (state: BenchState, { payload }: OfBrew<{ cups: CupRule }>) =>
-      changed(state, payload.key, () => ({ cups: payload.cups })),
-    noteWritten: (state: BenchState, { payload }: OfBrew<{ note: string }>) =>
-      changed(state, payload.key, () => ({ note: payload.note })),
+    noteTyped: (state: BenchState, { payload }: OfBrew<{ note: string }>) =>
+      changed(state, payload.key, () => ({ noteTyped: payload.note })),
+    /** The note is typed to its end: it goes into the log. */
+    noteSettled: {
+      prepare: (note: { key: string; atMs?: number }) => stamped(note),
+      reducer: (state: BenchState, { payload }: OfBrew<{ stamp: Stamp }>): BenchState => {
+        const brew = state.brews.find(({ key }) => key === payload.key);
+        // A field that is left as it was is no change.
+        if (!brew || brew.noteTyped === null) return state;
+        return changed(state, payload.key, () => ({
+          noteTyped: null,
+          log: logWithNote(brew, payload.stamp),
+        }));
+      },
+    },
     brewCleared: (state: BenchState, { payload }: OfBrew): BenchState => withoutBrew(state, payload.key),
     /** Puts a cleared brew back, or one that another device had on its bench. */
     brewPutBack: (state: BenchState, { payload }: PayloadAction<BenchBrew>): BenchState => ({
       ...state,
       brews: [
-        ...state.brews.filter(({ key, wasStarted }) => key !== payload.key && wasStarted),
+        ...state.brews.filter((brew) => brew.key !== payload.key && wasStarted(brew)),
         { ...payload, seq: payload.seq + 1 },
       ],
       activeKey: payload.key,
@@ -230,21 +215,15 @@ export const {
   brewLaidOut,
   benchTakenUp,
   brewActivated,
+  brewTold,
   stepMarked,
-  markUndone,
-  totalWritten,
-  missAnswered,
-  taskPrepared,
-  taskLeftOut,
-  eventNoted,
-  eventTakenBack,
+  entryUndone,
+  entriesHeard,
   scaleChosen,
   thermometerChosen,
   outflowScaleChosen,
-  firstDripHeard,
-  drainHeard,
-  cupsPlanned,
-  noteWritten,
+  noteTyped,
+  noteSettled,
   brewCleared,
   brewPutBack,
   brewStored,
@@ -253,19 +232,15 @@ export const {
 } = benchSlice.actions;
 export const { selectBrews, selectActiveKey, selectAfter } = benchSlice.selectors;
 
-/** The plan with its totals moved as was chosen while it ran. */
-export function goingPlan({ plan, moved }: Pick<BenchBrew, 'plan' | 'moved'>): BrewPlan {
-  return moved.reduce(withTotalsMoved, plan);
+/** The log with the note as it stands, where it was being typed. */
+function logWithNote(brew: BenchBrew, stamp: Stamp): BrewLog {
+  const text = noteOf(brew);
+  return text === soFar(brew).note ? brew.log : withTold(brew.log, stamp, { kind: 'noted', text });
 }
 
-/** The marks with the totals beside them, as the record keeps them. */
-export function doneSteps({ run, totalsG }: Pick<BenchBrew, 'run' | 'totalsG'>): StepDone[] {
-  return markedTimesS(run).map((mark) => ({
-    ...mark,
-    // A hundredth of a second is finer than any hand.
-    atS: Math.round(mark.atS * 100) / 100,
-    totalG: totalsG[mark.stepIndex] ?? null,
-  }));
+/** All that is to be stored of a brew now. */
+export function entriesNow(brew: BenchBrew): BrewEntry[] {
+  return [...logWithNote(brew, stamped({}).payload.stamp)];
 }
 
 /**
@@ -304,16 +279,4 @@ function isAfter(kept: Partial<AfterBrew> | null): kept is AfterBrew {
     Array.isArray(kept.clocks) &&
     Array.isArray(kept.done)
   );
-}
-
-function without<T>(list: readonly T[], item: T): T[] {
-  return list.filter((each) => each !== item);
-}
-
-function withTotal(
-  totalsG: BenchBrew['totalsG'],
-  { stepIndex, totalG }: { stepIndex: number; totalG: number | null },
-) {
-  const others = Object.fromEntries(Object.entries(totalsG).filter(([index]) => Number(index) !== stepIndex));
-  return totalG === null ? others : { ...others, [stepIndex]: totalG };
 }

@@ -1,19 +1,12 @@
-import {
-  BENCH_EVENTS,
-  NOT_STARTED,
-  PREPARATION_TASKS,
-  type BenchEvent,
-  type BenchMark,
-  type BrewPlan,
-  type CupRule,
-  type PreparationTask,
-} from '@vendu/core';
+import { entryFault, mergedLogs, type BrewEntry, type BrewPlan } from '@vendu/core';
 import { checkDto, PlanDto } from '@vendu/contract';
 import type { BoardGround } from '../board/forecaster';
+import { deviceId } from '../app/device';
 import { OUTFLOW_CHOICES, type OutflowChoice } from '../instruments/outflowChoices';
 import { SCALE_CHOICES, type ScaleChoice } from '../instruments/scaleChoices';
 import { THERMOMETER_CHOICES, type ThermometerChoice } from '../instruments/thermometerChoices';
-import { HEARD_OUTFLOW, type BenchBrew, type HeardOutflow } from './benchBrew';
+import type { BenchBrew } from './benchBrew';
+import { logOfKeptMarks } from './keptMarks';
 
 type Kept = Record<string, unknown>;
 
@@ -31,8 +24,9 @@ const isId = (value: unknown): value is number => Number.isInteger(value) && Num
 export function readKeptBrew(kept: unknown): BenchBrew | null {
   if (!isObject(kept)) return null;
   const { key, lotId, recipeId, recipeVersionId, roastBatchId, plan } = kept;
-  const run = isObject(kept['run']) ? marksOf(kept['run']['marks']) : null;
-  if (typeof key !== 'string' || run === null || !isPlan(plan)) return null;
+  // Before there were logs a brew was kept as what had become of it.
+  const log = 'log' in kept ? logOfKept(kept['log']) : logOfKeptMarks(kept, deviceId());
+  if (typeof key !== 'string' || log === null || !isPlan(plan)) return null;
   if (!isId(lotId) || !isId(recipeId) || !isId(recipeVersionId) || !isId(roastBatchId)) return null;
   return {
     key,
@@ -41,31 +35,28 @@ export function readKeptBrew(kept: unknown): BenchBrew | null {
     recipeVersionId,
     roastBatchId,
     plan,
-    run: run.length === 0 ? NOT_STARTED : { marks: run },
-    wasStarted: kept['wasStarted'] === true || run.length > 0,
+    log,
     lotName: words(kept['lotName']),
     additions: words(kept['additions']),
     brewerName: words(kept['brewerName']),
     paper: words(kept['paper']),
     grinderName: words(kept['grinderName']),
-    note: words(kept['note']),
+    noteTyped: typeof kept['noteTyped'] === 'string' ? kept['noteTyped'] : null,
     rinseG: number(kept['rinseG']) ?? 0,
     grinderSetting: number(kept['grinderSetting']),
     versionNumber: number(kept['versionNumber']) ?? 1,
     seq: number(kept['seq']) ?? 1,
     ground: groundOf(kept['ground']),
-    totalsG: totalsOf(kept['totalsG']),
-    moved: listOf(kept['moved'], isMove),
-    answered: listOf(kept['answered'], isNumber),
-    prepared: listOf(kept['prepared'], isTask),
-    leftOut: listOf(kept['leftOut'], isTask),
-    events: listOf(kept['events'], isEvent),
     scale: scaleOf(kept['scale']),
     thermometer: thermometerOf(kept['thermometer']),
     outflowScale: outflowScaleOf(kept['outflowScale']),
-    heard: listOf(kept['heard'], isHeard),
-    cups: cupsOf(kept['cups']),
   };
+}
+
+/** `null` where an entry cannot be read: a brew without one of its marks is another brew. */
+function logOfKept(kept: unknown): BenchBrew['log'] | null {
+  if (!Array.isArray(kept) || kept.some((entry) => entryFault(entry) !== null)) return null;
+  return mergedLogs(kept as BrewEntry[]);
 }
 
 function words(value: unknown): string {
@@ -76,52 +67,8 @@ function number(value: unknown): number | null {
   return isNumber(value) ? value : null;
 }
 
-function listOf<T>(value: unknown, isOne: (each: unknown) => each is T): T[] {
-  return Array.isArray(value) ? value.filter(isOne) : [];
-}
-
 function isPlan(value: unknown): value is BrewPlan {
   return isObject(value) && checkDto(PlanDto, value).length === 0;
-}
-
-/** `null` where one of them cannot be read: a brew without one of its marks is another brew. */
-function marksOf(value: unknown): BenchMark[] | null {
-  if (!Array.isArray(value) || !value.every(isMark)) return null;
-  return value;
-}
-
-function isMark(value: unknown): value is BenchMark {
-  return (
-    isObject(value) &&
-    Number.isInteger(value['stepIndex']) &&
-    isNumber(value['atMs']) &&
-    typeof value['skipped'] === 'boolean'
-  );
-}
-
-function isMove(value: unknown): value is BenchBrew['moved'][number] {
-  return isObject(value) && isNumber(value['fromPour']) && isNumber(value['byG']);
-}
-
-function isTask(value: unknown): value is PreparationTask {
-  return PREPARATION_TASKS.some((task) => task === value);
-}
-
-function isEvent(value: unknown): value is BenchEvent {
-  return (
-    isObject(value) &&
-    BENCH_EVENTS.some((kind) => kind === value['kind']) &&
-    isNumber(value['atS']) &&
-    (value['figure'] === null || isNumber(value['figure'])) &&
-    typeof value['text'] === 'string'
-  );
-}
-
-function totalsOf(value: unknown): Record<number, number> {
-  if (!isObject(value)) return {};
-  return Object.fromEntries(
-    Object.entries(value).filter((entry): entry is [string, number] => isNumber(entry[1])),
-  );
 }
 
 /** What the forecast knows can be had anew; half of it would be worse than nothing. */
@@ -142,15 +89,4 @@ function thermometerOf(value: unknown): ThermometerChoice {
 
 function outflowScaleOf(value: unknown): OutflowChoice {
   return OUTFLOW_CHOICES.find(({ choice }) => choice === value)?.choice ?? 'none';
-}
-
-function isHeard(value: unknown): value is HeardOutflow {
-  return HEARD_OUTFLOW.some((heard) => heard === value);
-}
-
-function cupsOf(value: unknown): CupRule {
-  if (!isObject(value)) return { kind: 'none' };
-  if (value['kind'] === 'time' && isNumber(value['everyS'])) return { kind: 'time', everyS: value['everyS'] };
-  if (value['kind'] === 'mass' && isNumber(value['everyG'])) return { kind: 'mass', everyG: value['everyG'] };
-  return { kind: 'none' };
 }

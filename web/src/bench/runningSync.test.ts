@@ -2,6 +2,7 @@
 import { act, renderHook } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { RunningBrewDto } from '@vendu/contract';
+import type { BrewEntry } from '@vendu/core';
 import { createStore } from '../app/store';
 import { LAID_OUT } from '../testing/fixtures';
 import type { BenchBrew } from './benchBrew';
@@ -19,14 +20,17 @@ import {
 /** A server that answers when it is let, and keeps in order what it was told. */
 function slowServer() {
   const told: string[] = [];
+  const sent: number[][] = [];
   const answers: ((told: Told) => void)[] = [];
   const hear = (words: string) => {
     told.push(words);
     return new Promise<Told>((resolve) => answers.push(resolve));
   };
   const server: Server = {
-    keep: (_: string, { seq, takesOver }: RunningBrewDto) =>
-      hear(`keep ${seq}${takesOver ? ', taking it over' : ''}`),
+    keep: (_: string, { seq, takesOver, entries }: RunningBrewDto) => {
+      sent.push(entries.map(({ number }) => number));
+      return hear(`keep ${seq}${takesOver ? ', taking it over' : ''}`);
+    },
     clear: () => hear('clear'),
   };
   const answerWith = async (what: Told, forMs = 2000) => {
@@ -34,8 +38,18 @@ function slowServer() {
     await vi.advanceTimersByTimeAsync(forMs);
   };
   const answer = (isTaken: boolean) => answerWith({ kind: isTaken ? 'taken' : 'again' });
-  return { told, server, answer, answerWith };
+  return { told, sent, server, answer, answerWith };
 }
+
+const FIRST_MARK: BrewEntry = {
+  device: 'd',
+  number: 1,
+  atMs: 1000,
+  kind: 'marked',
+  stepIndex: 0,
+  skipped: false,
+  by: 'hand',
+};
 
 /** A brew that runs, under a key of its own, since what is acknowledged is remembered by key. */
 function running(seq = 1): BenchBrew {
@@ -44,7 +58,7 @@ function running(seq = 1): BenchBrew {
   store.dispatch(brewLaidOut({ ...LAID_OUT, key }));
   const [brew] = selectBrews(store.getState());
   if (!brew) throw new Error('nothing was laid out');
-  return { ...brew, seq, wasStarted: true, run: { marks: [{ stepIndex: 0, atMs: 1000, skipped: false }] } };
+  return { ...brew, seq, log: [FIRST_MARK] };
 }
 
 beforeEach(() => {
@@ -71,6 +85,20 @@ describe('what the server is told of a running brew', () => {
     expect(told).toEqual(['keep 1', 'keep 3']);
     tell();
     expect(told).toHaveLength(2);
+  });
+
+  it('is of the log what it has not said that it has', async () => {
+    const { sent, server, answer } = slowServer();
+    let bench = [running(1)];
+    const tell = () => keepOnServer(() => bench, server);
+    tell();
+    await answer(true);
+    const more: BrewEntry[] = [2, 3].map((number) => ({ ...FIRST_MARK, number, kind: 'first-drip' }));
+    bench = bench.map((brew) => ({ ...brew, seq: 2, log: [FIRST_MARK, ...more] }));
+    tell();
+    await answer(false);
+    await answer(true);
+    expect(sent).toEqual([[1], [2, 3], [2, 3]]);
   });
 
   it('is that it was cleared, behind the change that is still on its way, until it is taken', async () => {
@@ -107,7 +135,7 @@ describe('what the server is told of a running brew', () => {
 
   it('is nothing before the clock runs', () => {
     const { told, server } = slowServer();
-    keepOnServer(() => [{ ...running(), wasStarted: false, run: { marks: [] } }], server);
+    keepOnServer(() => [{ ...running(), log: [] }], server);
     expect(told).toEqual([]);
   });
 

@@ -2,11 +2,11 @@ import { useSyncExternalStore } from 'react';
 import type { SerializedError } from '@reduxjs/toolkit';
 import type { FetchBaseQueryError } from '@reduxjs/toolkit/query';
 import type { RunningBrewDto } from '@vendu/contract';
-import { storableTrace, type Trace } from '@vendu/core';
+import { entryName, storableTrace, type Trace } from '@vendu/core';
 import { troubleOf } from '../api/problem';
 import { deviceId } from '../app/device';
 import { benchScaleOf } from './benchScales';
-import type { BenchBrew } from './benchBrew';
+import { soFar, wasStarted, type BenchBrew } from './benchBrew';
 
 /**
  * What became of what the server was told: it has it; it is to be told again; it will not have it, however often it is
@@ -18,7 +18,7 @@ export type Told =
   | { kind: 'refused'; words: string }
   | { kind: 'elsewhere'; words: string };
 
-/** The two things the server is told of a running brew. */
+/** The two things the server is told of a running brew. What it answers of another device's entries is taken up there. */
 export interface Server {
   keep: (key: string, brew: RunningBrewDto) => Promise<Told>;
   clear: (key: string) => Promise<Told>;
@@ -38,6 +38,8 @@ const AGAIN_MS = 2000;
 const AGAIN_AT_MOST_MS = 30_000;
 
 const acknowledged = new Map<string, number>();
+/** Entries that the server has said it has, by brew: they are not sent again. */
+const entriesThere = new Map<string, Set<string>>();
 /** States that the server will not have: they are not sent again until they change. */
 const refused = new Map<string, { seq: number; words: string }>();
 /** Brews that another device has taken over. */
@@ -87,7 +89,7 @@ export function onTakingBack(tell: () => void): void {
  */
 export function keepOnServer(brews: () => readonly BenchBrew[], server: Server): void {
   const ahead = brews()
-    .filter((brew) => brew.wasStarted && isToBeTold(brew))
+    .filter((brew) => wasStarted(brew) && isToBeTold(brew))
     .map(({ key }) => key);
   for (const key of new Set([...ahead, ...cleared])) {
     if (!telling.has(key)) void tellUntilTaken(key, brews, server);
@@ -115,8 +117,9 @@ async function tellUntilTaken(
     let told: Told;
     if (brew && isToBeTold(brew)) {
       const isTakenOver = takingOver.has(key);
-      told = await keep(key, runningBrewOf(brew, isTakenOver));
-      noteTold(brew, told, isTakenOver);
+      const sent = runningBrewOf(brew, isTakenOver);
+      told = await keep(key, sent);
+      noteTold(brew, told, sent);
     } else if (cleared.has(key)) {
       told = await clear(key);
       if (told.kind !== 'again') forget(key);
@@ -134,32 +137,38 @@ async function tellUntilTaken(
   telling.delete(key);
 }
 
-function noteTold({ key, seq }: BenchBrew, told: Told, wasTakingOver: boolean): void {
+function noteTold({ key, seq }: BenchBrew, told: Told, { takesOver, entries }: RunningBrewDto): void {
   if (told.kind === 'again') return;
-  if (wasTakingOver) takingOver.delete(key);
+  if (takesOver) takingOver.delete(key);
   if (told.kind === 'elsewhere') elsewhere.set(key, told.words);
   else if (told.kind === 'refused') refused.set(key, { seq, words: told.words });
   else {
     acknowledged.set(key, seq);
     refused.delete(key);
+    const there = entriesThere.get(key) ?? new Set();
+    for (const entry of entries) there.add(entryName(entry));
+    entriesThere.set(key, there);
   }
 }
 
 /** The brew is cleared: the server knows, or another device has it and keeps it. */
 function forget(key: string): void {
-  for (const each of [acknowledged, refused, elsewhere]) each.delete(key);
+  for (const each of [acknowledged, refused, elsewhere, entriesThere]) each.delete(key);
   cleared.delete(key);
 }
 
 function runningBrewOf(brew: BenchBrew, takesOver: boolean): RunningBrewDto {
-  const startMs = brew.run.marks[0]?.atMs;
+  const startMs = soFar(brew).run.marks[0]?.atMs;
   const scale = benchScaleOf(brew.key);
+  const there = entriesThere.get(brew.key);
+  const { log, ground: _, ...state } = brew;
   return {
     seq: Math.max(1, brew.seq),
     lotName: brew.lotName,
     brewerName: brew.brewerName,
     // What the forecast knows can be had anew; without it the state stays small.
-    state: JSON.stringify({ ...brew, ground: null }),
+    state: JSON.stringify(state),
+    entries: log.filter((entry) => !there?.has(entryName(entry))),
     trace: startMs !== undefined && scale ? toldTrace(scale.traceFrom(startMs)) : null,
     device: deviceId(),
     takesOver,

@@ -1,4 +1,4 @@
-import { useEffect, useEffectEvent, useMemo } from 'react';
+import { useEffect, useMemo } from 'react';
 import {
   actualStaircase,
   benchMoment,
@@ -7,7 +7,6 @@ import {
   flowAtGps,
   isCupDue,
   leadOf,
-  totalsFromTrace,
   type BenchMoment,
   type BenchStep,
   type BrewPlan,
@@ -18,12 +17,10 @@ import {
   type Trace,
 } from '@vendu/core';
 import { goOnFrom } from '../app/brewClock';
-import { useAppDispatch } from '../app/store';
 import type { BenchScale } from './benchScale';
 import { useBenchScale, useScaleView } from './benchScales';
 import type { ScaleView } from './benchScale';
-import type { BenchBrew } from './benchBrew';
-import { doneSteps, eventNoted, goingPlan, totalWritten } from './benchSlice';
+import { goingPlan, soFar, type BenchBrew } from './benchBrew';
 import { traceLine } from './traceLine';
 import { useNow } from './useNow';
 
@@ -52,53 +49,23 @@ const NO_TRACE: Trace = { atMs: [], massG: [] };
 
 /** Follows one brew: its clock, its scale, and what both say against the plan. */
 export function useBenchBrew(brew: BenchBrew): BenchState {
-  const dispatch = useAppDispatch();
-  const { key, moved, plan: written } = brew;
-  const plan = useMemo(() => goingPlan({ plan: written, moved }), [written, moved]);
+  const { log, plan: written } = brew;
+  const { run, steps: done, events, cups } = soFar(brew);
+  const plan = useMemo(() => goingPlan({ plan: written, log }), [written, log]);
   const steps = useMemo(() => benchSteps(plan), [plan]);
-  const isStarted = brew.run.marks.length > 0;
-  const isRunning = isStarted && brew.run.marks.length < steps.length;
-  const lastMarkMs = brew.run.marks.at(-1)?.atMs ?? 0;
+  const isStarted = run.marks.length > 0;
+  const isRunning = isStarted && run.marks.length < steps.length;
+  const lastMarkMs = run.marks.at(-1)?.atMs ?? 0;
   useEffect(() => goOnFrom(lastMarkMs), [lastMarkMs]);
   const scale = useBenchScale(brew, 'brewer');
   const scaleView = useScaleView(scale);
   // A scale that reads ten times a second is clock enough: two clocks would draw everything twice.
   const isTicking = isRunning && scaleView?.status !== 'reading';
   const nowMs = Math.max(useNow(isTicking ? TICK_MS : null), scaleView?.readMs ?? 0, lastMarkMs);
-  const moment = benchMoment({ run: brew.run, steps, nowMs });
-  const startMs = brew.run.marks[0]?.atMs;
+  const moment = benchMoment({ run, steps, nowMs });
+  const startMs = run.marks[0]?.atMs;
   const trace = scale && startMs !== undefined ? scale.traceFrom(startMs) : NO_TRACE;
-  const { run, totalsG } = brew;
-  const done = useMemo(() => doneSteps({ run, totalsG }), [run, totalsG]);
   const elapsedMs = moment.elapsedS * 1000;
-
-  const read = isStarted ? totalsFromTrace({ plan, done, trace, nowMs: elapsedMs }) : {};
-  const fresh = Object.entries(read).find(([stepIndex]) => brew.totalsG[Number(stepIndex)] === undefined);
-  const [freshStep, freshG] = fresh ?? [];
-  useEffect(() => {
-    if (freshStep !== undefined && freshG !== undefined) {
-      dispatch(totalWritten({ key, stepIndex: Number(freshStep), totalG: freshG }));
-    }
-  }, [dispatch, key, freshStep, freshG]);
-
-  // A scale that falls silent in the middle is part of what happened.
-  const isLost = isRunning && scaleView?.status === 'silent';
-  const noteLoss = useEffectEvent(() =>
-    dispatch(
-      eventNoted({
-        key,
-        event: {
-          kind: 'scale-lost',
-          atS: Math.round(moment.elapsedS * 10) / 10,
-          figure: null,
-          text: scaleView?.name ?? '',
-        },
-      }),
-    ),
-  );
-  useEffect(() => {
-    if (isLost) noteLoss();
-  }, [isLost]);
 
   const massG = scaleView?.status === 'reading' ? scaleView.massG : null;
   return {
@@ -115,8 +82,8 @@ export function useBenchBrew(brew: BenchBrew): BenchState {
     isCupDue:
       isRunning &&
       isCupDue({
-        rule: brew.cups,
-        changes: brew.events.filter(({ kind }) => kind === 'cup-changed').length,
+        rule: cups,
+        changes: events.filter(({ kind }) => kind === 'cup-changed').length,
         elapsedS: moment.elapsedS,
         massG,
       }),
@@ -130,11 +97,10 @@ export function useBenchBrew(brew: BenchBrew): BenchState {
 
 /** The last pour's miss, while the next pour has not begun and nobody has answered it. */
 function openMiss(brew: BenchBrew, plan: BrewPlan, steps: readonly BenchStep[]): Correction | null {
-  const lastPour = brew.run.marks.findLast(
-    ({ stepIndex, skipped }) => steps[stepIndex]?.kind === 'pour' && !skipped,
-  );
+  const { steps: done, answered } = soFar(brew);
+  const lastPour = done.findLast(({ stepIndex, skipped }) => steps[stepIndex]?.kind === 'pour' && !skipped);
   const step = lastPour && steps[lastPour.stepIndex];
-  const shownG = lastPour && brew.totalsG[lastPour.stepIndex];
-  if (step?.kind !== 'pour' || shownG === undefined || brew.answered.includes(step.pourNumber)) return null;
+  const shownG = lastPour?.totalG ?? null;
+  if (step?.kind !== 'pour' || shownG === null || answered.includes(step.pourNumber)) return null;
   return correctionAfter({ plan, pourNumber: step.pourNumber, shownG });
 }

@@ -1,17 +1,17 @@
 import { useEffect, useState } from 'react';
-import type { BrewPlan, StepDone, TracePoint } from '@vendu/core';
+import type { BrewPlan, TracePoint } from '@vendu/core';
 import type { DrainForecast } from '../board/forecaster';
 import { useForecaster } from '../board/useForecaster';
-import type { BenchBrew } from './benchBrew';
+import { soFar, type BenchBrew } from './benchBrew';
 
 /** When the brew as it is going will drain; `null` until the model has answered, or where it cannot. */
 export function useDrainForecast(
-  { ground, events }: Pick<BenchBrew, 'ground' | 'events'>,
+  brew: Pick<BenchBrew, 'ground' | 'log'>,
   plan: BrewPlan,
-  done: readonly StepDone[],
   outflow: readonly TracePoint[],
 ): DrainForecast | null {
-  const { forecaster } = useForecaster(ground);
+  const { steps: done, events } = soFar(brew);
+  const { forecaster } = useForecaster(brew.ground);
   const [drain, setDrain] = useState<DrainForecast | null>(null);
   // Only a mark, a total, something seen or what has run through changes it, never the clock.
   useEffect(() => {

@@ -1,13 +1,13 @@
 import { useEffect, useEffectEvent, useRef, useState } from 'react';
-import { benchSteps, type BrewPlan, type StepDone } from '@vendu/core';
+import { benchSteps, type BrewPlan } from '@vendu/core';
 import { useAppDispatch } from '../app/store';
 import type { ThermometerSource } from '../instruments/sources';
 import { thermometerSource } from '../instruments/thermometerChoices';
 import { USUAL_ROOM_C } from '../kit/usualRoom';
 import { brewNowMs } from '../app/brewClock';
 import { seedOf } from './benchScales';
-import type { BenchBrew } from './benchBrew';
-import { eventNoted } from './benchSlice';
+import { soFar, type BenchBrew } from './benchBrew';
+import { brewTold } from './benchSlice';
 
 /** A reading older than this says nothing of the water poured now, ms. */
 const FRESH_MS = 5000;
@@ -22,8 +22,9 @@ export interface KettleView {
 }
 
 /** Follows the thermometer of a brew, and writes down what it shows when a pour begins; `null` where it is read by hand. */
-export function useKettle(brew: BenchBrew, plan: BrewPlan, done: readonly StepDone[]): KettleView | null {
-  const { key, thermometer, events } = brew;
+export function useKettle(brew: BenchBrew, plan: BrewPlan): KettleView | null {
+  const { key, thermometer } = brew;
+  const { steps: done, events } = soFar(brew);
   const dispatch = useAppDispatch();
   const source = useRef<ThermometerSource | null>(null);
   const [view, setView] = useState<KettleView | null>(null);
@@ -66,11 +67,11 @@ export function useKettle(brew: BenchBrew, plan: BrewPlan, done: readonly StepDo
     source.current?.lift?.(amountG / flowGps);
     const isRead = events.some(({ kind, atS }) => kind === 'kettle-read' && atS === lastPour.atS);
     if (isRead || view === null || view.kettleC === null || brewNowMs() - view.readMs > FRESH_MS) return;
+    const { kettleC, name: instrument } = view;
+    const isSimulated = thermometer === 'simulated';
+    const { stepIndex } = lastPour;
     dispatch(
-      eventNoted({
-        key,
-        event: { kind: 'kettle-read', atS: lastPour.atS, figure: view.kettleC, text: view.name },
-      }),
+      brewTold({ key, happened: { kind: 'kettle-read', stepIndex, kettleC, instrument, isSimulated } }),
     );
   });
   const lastPourAtS = lastPour?.atS;

@@ -9,14 +9,13 @@ import {
   sinceStart,
   type BrewPlan,
   type StaircasePoint,
-  type StepDone,
   type TracePoint,
 } from '@vendu/core';
 import { useAppDispatch } from '../app/store';
-import type { BenchBrew } from './benchBrew';
+import { soFar, type BenchBrew } from './benchBrew';
 import type { ScaleView } from './benchScale';
 import { useBenchScale, useScaleView } from './benchScales';
-import { drainHeard, firstDripHeard } from './benchSlice';
+import { brewTold, stepMarked } from './benchSlice';
 import { traceLine } from './traceLine';
 
 /** The outflow goes into the forecast, and is listened to, so often, s. */
@@ -38,15 +37,16 @@ export interface OutflowView extends Omit<ScaleView, 'massG'> {
  */
 export function useOutflow(
   brew: BenchBrew,
-  { plan, done, elapsedS }: { plan: BrewPlan; done: readonly StepDone[]; elapsedS: number },
+  { plan, elapsedS }: { plan: BrewPlan; elapsedS: number },
 ): { view: OutflowView | null; points: readonly TracePoint[] } {
   const dispatch = useAppDispatch();
-  const { key, heard } = brew;
+  const { key } = brew;
+  const { run, steps: done, isDripHeard, drainHeard } = soFar(brew);
   const scale = useBenchScale(brew, 'server');
   const view = useScaleView(scale);
-  const startMs = brew.run.marks[0]?.atMs;
+  const startMs = run.marks[0]?.atMs;
   const steps = useMemo(() => benchSteps(plan), [plan]);
-  const isRunning = startMs !== undefined && brew.run.marks.length < steps.length;
+  const isRunning = startMs !== undefined && run.marks.length < steps.length;
   const trace = useMemo(
     () => (scale && startMs !== undefined ? sinceStart(scale.traceFrom(startMs)) : null),
     // A reading changes the view, and with it the trace.
@@ -54,15 +54,10 @@ export function useOutflow(
     [scale, startMs, view?.readMs],
   );
   const listenedS = Math.floor(elapsedS / LISTEN_EVERY_S);
-  const isDripHeard = heard.includes('first-drip');
   // All the water is in, and only the drain is left to mark; a brew that is lifted does not drain.
   const lastPour = plan.pours.at(-1);
   const awaitsDrain =
-    isRunning &&
-    !plan.lifts &&
-    !heard.includes('drained') &&
-    !heard.includes('drain-refused') &&
-    steps[done.length]?.kind === 'drawdown';
+    isRunning && !plan.lifts && drainHeard === 'no' && steps[done.length]?.kind === 'drawdown';
   const pouredS = lastPour
     ? (done.findLast(({ stepIndex }) => steps[stepIndex]?.kind === 'pour')?.atS ?? lastPour.startS) +
       (pourEndS(lastPour) - lastPour.startS)
@@ -70,9 +65,11 @@ export function useOutflow(
   useEffect(() => {
     if (!trace || !isRunning) return;
     const dripS = isDripHeard ? null : firstDripS(trace);
-    if (dripS !== null) dispatch(firstDripHeard({ key, atS: Math.round(dripS * 10) / 10 }));
+    if (dripS !== null) {
+      dispatch(brewTold({ key, happened: { kind: 'first-drip' }, atMs: startMs + dripS * 1000 }));
+    }
     const drainS = awaitsDrain ? drainedS(trace, pouredS) : null;
-    if (drainS !== null) dispatch(drainHeard({ key, atMs: startMs + Math.round(drainS * 1000) }));
+    if (drainS !== null) dispatch(stepMarked({ key, atMs: startMs + drainS * 1000, by: 'outflow' }));
     // Once a second is often enough: the trace grows ten times as often.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [listenedS, awaitsDrain, isDripHeard]);

@@ -1,28 +1,48 @@
-import { formatClock, type BenchEventKind } from '@vendu/core';
+import { formatClock, formatSigned, type BenchEvent, type PreparationTask } from '@vendu/core';
 import type { BrewView } from '@vendu/contract';
 
-const EVENT_WORDS: Record<BenchEventKind, string> = {
-  'not-prepared': '',
-  agitated: '',
-  'cup-changed': '',
-  'kettle-read': '',
-  'first-drip': 'first drip',
-  'bed-shows': 'the bed showed',
-  'water-stands': 'water stood',
-  'totals-moved': 'totals moved',
-  'scale-lost': 'scale fell silent',
-  'clock-off': 'the device’s clock was off and said',
-};
-const UNIT: Partial<Record<BenchEventKind, string>> = {
-  'cup-changed': 'g',
-  'kettle-read': '°C',
-  'totals-moved': 'g',
+const LEFT_OUT_WORDS: Record<PreparationTask, string> = {
+  water: 'kettle not at temperature',
+  rinse: 'paper not rinsed',
+  discard: 'rinse water not discarded',
+  weigh: 'dose not weighed',
+  grind: 'grinder not set',
+  level: 'bed not shaken flat',
+  'chill-ball': 'no chilled ball',
+  regulator: 'no flow regulator',
+  tare: 'scale not tared',
 };
 
-function eventWords(kind: BenchEventKind, text: string): string {
-  const said = [EVENT_WORDS[kind], text.toLowerCase()].filter((words) => words !== '');
-  // A kettle read by an instrument has its name; one read by eye has none.
-  return said.length === 0 ? 'kettle' : said.join(', ');
+/** What happened, and the figure it turns on. */
+function eventWords(event: BenchEvent): { words: string; figure?: string } {
+  switch (event.kind) {
+    case 'not-prepared':
+      return { words: LEFT_OUT_WORDS[event.task] };
+    case 'agitated':
+      return { words: event.how };
+    case 'cup-changed':
+      return { words: 'cup changed', ...(event.massG === null ? {} : { figure: `${event.massG} g` }) };
+    case 'kettle-read':
+      // A kettle read by an instrument has its name; one read by eye has none.
+      return { words: event.instrument.toLowerCase() || 'kettle', figure: `${event.kettleC} °C` };
+    case 'first-drip':
+      return { words: 'first drip' };
+    case 'bed-shows':
+      return { words: 'the bed showed' };
+    case 'water-stands':
+      return { words: 'water stood' };
+    case 'totals-moved':
+      return {
+        words: `totals moved from pour ${event.fromPour} on`,
+        figure: `${formatSigned(event.byG, 0)} g`,
+      };
+    case 'scale-lost':
+      return { words: `scale fell silent, ${event.scale.toLowerCase()}` };
+    case 'scale-back':
+      return { words: 'scale was back' };
+    case 'clock-off':
+      return { words: `the device’s clock was off and said ${event.said}` };
+  }
 }
 
 /** With which kit a brew was made, and what else happened. */
@@ -47,17 +67,15 @@ export function KitAndEvents({ brew }: { brew: BrewView }) {
       )}
       {brew.events.length > 0 && (
         <ul className="mt-2 flex flex-wrap gap-x-5 text-small">
-          {brew.events.map(({ kind, atS, figure, text }, index) => (
-            <li key={index}>
-              <span className="reading text-time">{formatClock(atS)}</span> {eventWords(kind, text)}
-              {figure !== null && (
-                <span className="reading">
-                  {' '}
-                  {figure} {UNIT[kind]}
-                </span>
-              )}
-            </li>
-          ))}
+          {brew.events.map((event, index) => {
+            const { words, figure } = eventWords(event);
+            return (
+              <li key={index}>
+                <span className="reading text-time">{formatClock(event.atS)}</span> {words}
+                {figure !== undefined && <span className="reading"> {figure}</span>}
+              </li>
+            );
+          })}
         </ul>
       )}
     </>

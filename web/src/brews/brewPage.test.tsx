@@ -7,7 +7,7 @@ import { renderPart, standInServer } from '../testing/renderPart';
 import { BrewParts } from './BrewParts';
 import { partDue, partsOf } from './brewPart';
 
-const cupChanged = { kind: 'cup-changed' as const, atS: 30, figure: null, text: 'Cup changed' };
+const cupChanged = { kind: 'cup-changed' as const, atS: 30, massG: null };
 const tasted = {
   stage: 'hot' as const,
   by: 'Somebody',

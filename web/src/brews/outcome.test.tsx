@@ -42,7 +42,15 @@ describe('a brew beside its forecast', () => {
       { stepIndex: 0, atS: 0, skipped: false, totalG: 41 },
       { stepIndex: 2, atS: 40, skipped: false, totalG: 152 },
     ],
-    events: [{ kind: 'kettle-read', atS: 40, figure: 90.5, text: 'Thermometer on a cable' }],
+    events: [
+      {
+        kind: 'kettle-read',
+        atS: 40,
+        kettleC: 90.5,
+        instrument: 'Thermometer on a cable',
+        isSimulated: false,
+      },
+    ],
   });
 
   it('says what was done otherwise, what that did, and what is left', () => {
@@ -75,7 +83,7 @@ describe('a brew beside its forecast', () => {
     expect(departureWords('dose', { ...brew, doseG: 16.4 })).toBe('dose 16.4 g for 16 g');
     expect(departureWords('totals', brew)).toMatch(/^totals off by [+−0-9., –]+ g$/);
     expect(departureWords('kettle', brew)).toContain('°C');
-    const swirl = { kind: 'agitated' as const, atS: 50, figure: null, text: 'Swirl' };
+    const swirl = { kind: 'agitated' as const, atS: 50, how: 'swirl' as const };
     expect(departureWords('agitation', { ...brew, events: [swirl] })).toContain('swirl added');
   });
 

@@ -13,8 +13,7 @@ import { WeighForm } from './WeighForm';
 const cupChanged = (atS: number) => ({
   kind: 'cup-changed' as const,
   atS,
-  figure: null,
-  text: 'Cup changed',
+  massG: null,
 });
 
 describe('the cups of a split brew', () => {

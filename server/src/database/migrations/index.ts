@@ -1,4 +1,5 @@
 import type { Migration } from './migration.js';
+import { brewLog } from './0010-brew-log.js';
 import { kitAndLots } from './0002-kit-and-lots.js';
 import { bench } from './0004-bench.js';
 import { instruments } from './0005-instruments.js';
@@ -20,4 +21,5 @@ export const MIGRATIONS: readonly Migration[] = [
   outflow,
   evidenceModel,
   howKitIsBuilt,
+  brewLog,
 ];

@@ -13,6 +13,7 @@ const LANDED = {
   '0007-outflow': '7a88317c212d5c85',
   '0008-evidence-model': '45fb65ce41949698',
   '0009-how-kit-is-built': '4fff1f06ff4020f8',
+  '0010-brew-log': 'e012c09ce2818c50',
 };
 
 describe('the steps of the schema', () => {

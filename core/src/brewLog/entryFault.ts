@@ -1,0 +1,84 @@
+import { PREPARATION_TASKS } from '../bench/preparation.js';
+import { RECORD } from '../bench/storableRecord.js';
+import { firstOutOfRange, type OutOfRange, type Range } from '../input/ranges.js';
+import { byKind, choice, fields, nullable, shapeFault, type Shape } from '../input/shape.js';
+import { cutTo, wellFormed } from '../text/wellFormed.js';
+import type { EntryKind } from './brewEntry.js';
+
+const ID = { device: 'text', number: 'number' } as const;
+const TASK = { task: choice(PREPARATION_TASKS) };
+
+/** What each kind of entry says beside its stamp. */
+const SAYS = {
+  prepared: TASK,
+  'left-out': TASK,
+  marked: { stepIndex: 'number', skipped: 'yes or no', by: choice(['hand', 'outflow']) },
+  'total-read': { stepIndex: 'number', totalG: nullable('number') },
+  'kettle-read': { stepIndex: 'number', kettleC: 'number', instrument: 'text', isSimulated: 'yes or no' },
+  agitated: { how: choice(['swirl', 'stir']) },
+  'bed-seen': { shows: 'yes or no' },
+  'first-drip': {},
+  'cup-changed': { massG: nullable('number') },
+  'miss-answered': { pourNumber: 'number', byG: 'number' },
+  'scale-lost': { scale: 'text' },
+  'scale-back': { scale: 'text' },
+  'cups-planned': {
+    rule: byKind({ none: {}, time: { everyS: 'number' }, mass: { everyG: 'number' } }),
+  },
+  noted: { text: 'text' },
+  undone: { of: fields(ID) },
+} satisfies Record<EntryKind, Record<string, Shape>>;
+const ENTRY = byKind(SAYS);
+const STAMP = fields({ ...ID, atMs: 'number' });
+export const ENTRY_KINDS = Object.keys(SAYS) as EntryKind[];
+
+/** The last moment that a clock can tell. */
+const LAST_MS = 8.64e15;
+const RANGES: Record<'number' | 'atMs' | 'stepIndex' | 'pourNumber', Range> = {
+  number: { low: 1, high: 1_000_000, unit: '' },
+  atMs: { low: 0, high: LAST_MS, unit: 'ms' },
+  stepIndex: { low: 0, high: RECORD.mostSteps - 1, unit: '' },
+  pourNumber: { low: 1, high: RECORD.mostSteps, unit: '' },
+};
+const LONGEST = {
+  device: 36,
+  scale: RECORD.longestScaleName,
+  instrument: RECORD.longestScaleName,
+  text: RECORD.longestNote,
+};
+
+/** @returns the first field of what should be an entry that is missing, of another kind or too large; or `null` */
+export function entryFault(value: unknown): OutOfRange | null {
+  return (
+    shapeFault(value, STAMP) ??
+    shapeFault(value, ENTRY) ??
+    firstOutOfRange(value as Partial<Record<keyof typeof RANGES, unknown>>, RANGES) ??
+    tooLong(value as Partial<Record<keyof typeof LONGEST, string>>)
+  );
+}
+
+function tooLong(given: Partial<Record<keyof typeof LONGEST, string>>): OutOfRange | null {
+  for (const field of Object.keys(LONGEST) as (keyof typeof LONGEST)[]) {
+    const { length } = given[field] ?? '';
+    if (length <= LONGEST[field]) continue;
+    const allowed = `at most ${LONGEST[field]} characters`;
+    return {
+      ok: false,
+      reason: 'out-of-range',
+      message: `${field} has ${length} characters; allowed: ${allowed}.`,
+      field,
+      value: length,
+      allowed,
+    };
+  }
+  return null;
+}
+
+/** An entry made such that the record takes it: its texts fit and are whole. */
+export function storableEntry<T extends object>(entry: T): T {
+  const texts = Object.entries(LONGEST).flatMap(([field, longest]) => {
+    const words: unknown = (entry as Record<string, unknown>)[field];
+    return typeof words === 'string' ? [[field, wellFormed(cutTo(words, longest))]] : [];
+  });
+  return { ...entry, ...(Object.fromEntries(texts) as Partial<T>) };
+}
