@@ -232,6 +232,13 @@ export {
   type OutcomeOf,
 } from './forecast/outcome.js';
 export { type AddedAgitation, type BenchEvent, type BenchEventKind } from './bench/benchEvents.js';
+export {
+  movesFrom,
+  moveVersion,
+  versionState,
+  type VersionMove,
+  type VersionState,
+} from './versionLife/versionLife.js';
 export { eventsOfRecord } from './bench/keptEvents.js';
 export { brewSoFar, planMoved, type BrewSoFar } from './brewLog/brewSoFar.js';
 export { type BrewEntry, type EntryId, type EntryKind, type Happening } from './brewLog/brewEntry.js';

@@ -19,6 +19,7 @@ import type { PersonModel } from '../people/person.model.js';
 import { invalidField, notFound, ProblemError } from '../problem/problem-error.js';
 import { RecipeVersionModel } from '../recipes/recipe-version.model.js';
 import { RecipeModel } from '../recipes/recipe.model.js';
+import { refuseMove } from '../recipes/version-life.js';
 import { RecipesService } from '../recipes/recipes.service.js';
 import { parsedJson } from '../database/raw-row.js';
 import type { RequestKeyOf } from '../writing/request-key.js';
@@ -56,7 +57,7 @@ export class PublicationsService {
     const { recipeId } = known;
     const publishIt = async () => {
       const version = await RecipeVersionModel.findByPk(recipeVersionId, { rejectOnEmpty: true });
-      refuseUnsigned(version);
+      await refuseMove(version, 'publish');
       const recipe = await recipeWithParts(recipeId);
       const card = await this.cardOf(recipe, version, introduction);
       const live = await livePublication(recipeId);
@@ -84,7 +85,9 @@ export class PublicationsService {
     const { recipeId } = await publication(id);
     await this.writing.onLot(await lotIdOf(recipeId), async () => {
       const row = await publication(id);
-      if (!isWithdrawn) await refuseRestoring(row);
+      if ((row.withdrawnAt !== null) === isWithdrawn) return;
+      const version = await RecipeVersionModel.findByPk(row.recipeVersionId, { rejectOnEmpty: true });
+      await refuseMove(version, isWithdrawn ? 'withdraw' : 'restore');
       await row.update({ withdrawnAt: isWithdrawn ? new Date() : null });
     });
     return this.recipes.read(recipeId);
@@ -132,24 +135,6 @@ export class PublicationsService {
     const house = await this.kit.house();
     const grinder = await this.kit.grinder(recipe.grinderId);
     return composeCard({ recipe, version, house, grinder, introduction });
-  }
-}
-
-function refuseUnsigned({ signedOffAt }: RecipeVersionModel): void {
-  if (signedOffAt === null) {
-    throw new ProblemError('conflict', 'This version is not signed off; sign it off before publishing.');
-  }
-}
-
-/** The sign-off may have been taken back, or another version published, while a publication was withdrawn. */
-async function refuseRestoring({ id, recipeId, recipeVersionId }: PublicationModel): Promise<void> {
-  refuseUnsigned(await RecipeVersionModel.findByPk(recipeVersionId, { rejectOnEmpty: true }));
-  const live = await livePublication(recipeId);
-  if (live && live.id !== id) {
-    throw new ProblemError(
-      'conflict',
-      'Another card of this recipe is already public; withdraw that one first.',
-    );
   }
 }
 

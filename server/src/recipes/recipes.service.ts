@@ -34,6 +34,7 @@ import { publicationView, recipeListItem, versionView } from './recipe-views.js'
 import { readFinishedLots } from './finished-lots.js';
 import { elevationOf } from './starting-facts.js';
 import { refuseUnknownKit } from './unknown-kit.js';
+import { refuseMove } from './version-life.js';
 
 const LIST_PARTS = [BrewerModel, { model: RecipeVersionModel, include: [PublicationModel] }];
 
@@ -211,9 +212,7 @@ export class RecipesService {
     const evidence = isAccepted ? await this.evidence.ofRecipe(await recipe(recipeId)) : undefined;
     return this.change(recipeId, async ({ lotId }) => {
       const row = await version(versionId);
-      if (!isAccepted && row.signedOffAt !== null) {
-        throw new ProblemError('conflict', 'This version is signed off; a lead has to undo that first.');
-      }
+      await refuseMove(row, isAccepted ? 'accept' : 'take-acceptance-back');
       await row.update(
         isAccepted
           ? { acceptedBy: person.id, acceptedAt: new Date() }
@@ -227,13 +226,7 @@ export class RecipesService {
     const { recipeId } = await version(versionId);
     return this.change(recipeId, async () => {
       const row = await version(versionId);
-      if (isSignedOff && row.acceptedAt === null) {
-        throw new ProblemError(
-          'conflict',
-          'Accept this version first: only an accepted recipe can be signed off.',
-        );
-      }
-      if (!isSignedOff) await refuseWhilePublic(versionId);
+      await refuseMove(row, isSignedOff ? 'sign-off' : 'take-sign-off-back');
       await row.update(
         isSignedOff
           ? { signedOffBy: person.id, signedOffAt: new Date() }
@@ -270,12 +263,6 @@ async function version(id: number): Promise<RecipeVersionModel> {
   const row = await RecipeVersionModel.findByPk(id);
   if (!row) throw notFound('recipe version');
   return row;
-}
-
-async function refuseWhilePublic(recipeVersionId: number): Promise<void> {
-  const publicCount = await PublicationModel.count({ where: { recipeVersionId, withdrawnAt: null } });
-  if (publicCount > 0)
-    throw new ProblemError('conflict', 'This version is public; withdraw the publication first.');
 }
 
 function staleVersion(newest: number): ProblemError {

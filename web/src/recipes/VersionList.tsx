@@ -1,4 +1,4 @@
-import { planChanges } from '@vendu/core';
+import { movesFrom, planChanges } from '@vendu/core';
 import type { RecipeVersionView, RecipeView, Signature } from '@vendu/contract';
 import { troubleOf } from '../api/problem';
 import { useSessionQuery } from '../session/sessionApi';
@@ -8,6 +8,7 @@ import { TroubleNotice } from '../ui/Notice';
 import { offerUndoOf } from '../ui/offerUndo';
 import { CardChanges } from '../publications/CardChanges';
 import { PublishForm } from './PublishForm';
+import { versionStateOf } from './versionStateOf';
 import { useSetAcceptedMutation, useSetSignedOffMutation, useSetWithdrawnMutation } from './recipesApi';
 
 interface VersionListProps {
@@ -81,6 +82,8 @@ function Signatures({ recipe, version }: { recipe: RecipeView; version: RecipeVe
   );
   const trouble = troubleOf(accepting.error) ?? troubleOf(signing.error) ?? troubleOf(withdrawing.error);
   const { id: versionId, number } = version;
+  const state = versionStateOf(version, recipe);
+  const moves = movesFrom({ state, isLead });
 
   return (
     <div className="mt-2 flex flex-col gap-2">
@@ -88,21 +91,21 @@ function Signatures({ recipe, version }: { recipe: RecipeView; version: RecipeVe
         words="Accepted"
         signature={version.accepted}
         onTakeBack={
-          version.signedOff
-            ? null
-            : () =>
+          moves.includes('take-acceptance-back')
+            ? () =>
                 void offerUndoOf(
                   setAccepted({ versionId, accepted: false }),
                   `Acceptance of version ${number} taken back`,
                   () => void setAccepted({ versionId, accepted: true }),
                 )
+            : null
         }
       />
       <Signed
         words="Signed off"
         signature={version.signedOff}
         onTakeBack={
-          isLead && !published
+          moves.includes('take-sign-off-back')
             ? () =>
                 void offerUndoOf(
                   setSignedOff({ versionId, signedOff: false }),
@@ -121,7 +124,7 @@ function Signatures({ recipe, version }: { recipe: RecipeView; version: RecipeVe
           <span className="caption">
             by {published.publishedBy}, {dayOf(published.publishedAt)}
           </span>
-          {isLead && (
+          {moves.includes('withdraw') && (
             <TakeBack
               words="withdraw"
               onClick={() =>
@@ -141,7 +144,7 @@ function Signatures({ recipe, version }: { recipe: RecipeView; version: RecipeVe
           {isLead && <PublishForm recipe={recipe} version={version} isAgain />}
         </>
       )}
-      {!version.accepted && version.brewCount > 0 && (
+      {moves.includes('accept') && version.brewCount > 0 && (
         <Button
           weight={number === recipe.versions[0]?.number ? 'plain' : 'quiet'}
           className={number === recipe.versions[0]?.number ? 'self-start' : '-ml-3 self-start'}
@@ -150,9 +153,8 @@ function Signatures({ recipe, version }: { recipe: RecipeView; version: RecipeVe
           Accept version {number}
         </Button>
       )}
-      {version.accepted &&
-        !version.signedOff &&
-        (isLead ? (
+      {state === 'accepted' &&
+        (moves.includes('sign-off') ? (
           <Button
             className="self-start"
             weight="main"
@@ -165,7 +167,7 @@ function Signatures({ recipe, version }: { recipe: RecipeView; version: RecipeVe
         ))}
       {version.signedOff &&
         !published &&
-        (isLead ? (
+        (moves.includes('publish') ? (
           <PublishForm recipe={recipe} version={version} />
         ) : (
           <p className="caption">Waits for a lead to publish it.</p>
