@@ -4,14 +4,14 @@ import reactHooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
 
 export default tseslint.config(
-  { ignores: ['**/dist/', '.vendu/', '**/test-results/', 'docs/'] },
+  { ignores: ['**/dist/', '.vendu/', '**/.mutated/', '**/test-results/', 'docs/'] },
   js.configs.recommended,
   ...tseslint.configs.strictTypeChecked.map((config) => ({ ...config, files: ['**/*.{ts,tsx}'] })),
   {
     files: ['**/*.{ts,tsx}'],
     languageOptions: {
       parserOptions: {
-        projectService: { allowDefaultProject: ['vitest.config.ts'] },
+        projectService: { allowDefaultProject: ['vitest.config.ts', 'core/vitest.mutation.config.ts'] },
         tsconfigRootDir: import.meta.dirname,
       },
     },

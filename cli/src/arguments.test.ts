@@ -31,6 +31,7 @@ describe('the command line', () => {
     [['test', 'speed'], 'no suite “speed”'],
     [['bench', 'unit'], 'no measure “unit”'],
     [['trust', 'luck'], 'no part “luck”'],
+    [['mutate', 'web'], 'no folder “web”'],
   ])('refuses %j and says what there is', (words, message) => {
     expect(() => readCommand(words)).toThrow(message);
   });

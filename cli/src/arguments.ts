@@ -10,6 +10,17 @@ export type Measure = (typeof MEASURES)[number];
 const TRUST_PARTS = ['doors', 'races', 'fuzz', 'feed', 'migrations'] as const;
 export type TrustPart = (typeof TRUST_PARTS)[number];
 
+const MUTATED = [
+  'brewLog',
+  'bench',
+  'plan',
+  'extraction',
+  'change',
+  'startingRecipe',
+  'calibration',
+] as const;
+export type MutatedFolder = (typeof MUTATED)[number];
+
 export type Command =
   | { name: 'demo'; port: number; reset: boolean }
   | { name: 'dev'; port: number }
@@ -17,6 +28,7 @@ export type Command =
   | { name: 'bench'; measures: readonly Measure[] }
   | { name: 'kill'; kills: number }
   | { name: 'trust'; parts: readonly TrustPart[] }
+  | { name: 'mutate'; folders: readonly MutatedFolder[] }
   | { name: 'stop' }
   | { name: 'help' };
 
@@ -50,6 +62,10 @@ export function readCommand(words: readonly string[]): Command {
     case 'trust': {
       const { positionals } = parse(rest, {});
       return { name, parts: oneOf(TRUST_PARTS, 'part', positionals) };
+    }
+    case 'mutate': {
+      const { positionals } = parse(rest, {});
+      return { name, folders: oneOf(MUTATED, 'folder', positionals) };
     }
     case 'stop':
       parse(rest, {});

@@ -5,6 +5,7 @@ import { demo } from './commands/demo.js';
 import { dev } from './commands/dev.js';
 import { kill } from './commands/kill.js';
 import { help } from './commands/help.js';
+import { mutate } from './commands/mutate.js';
 import { stop } from './commands/stop.js';
 import { test } from './commands/test.js';
 import { trust } from './commands/trust.js';
@@ -25,6 +26,8 @@ async function main(): Promise<void> {
       return kill(command);
     case 'trust':
       return trust(command);
+    case 'mutate':
+      return mutate(command);
     case 'stop':
       return stop();
     case 'help': {

@@ -10,6 +10,9 @@ export function help(): void {
                                       what was lost or doubled
   ./vendu trust [part ...]            attack a copy and count what gives way: doors, races, fuzz, feed,
                                       migrations (all take about a quarter of an hour)
+  ./vendu mutate [folder ...]         change core one thing at a time and list what no test notices: brewLog, bench,
+                                      plan, extraction, change, startingRecipe, calibration (hours for all; only
+                                      what changed is tried again)
   ./vendu dev [--port N]              the same application, following the sources
   ./vendu stop                        end a demo that runs elsewhere
   ./vendu help                        this page`);

@@ -149,7 +149,14 @@ describe('an entry that is kept or sent', () => {
       kind: 'noted' as const,
       text: `${'x'.repeat(2500)}\uD83C`,
     };
-    expect(entryFault(long)).toMatchObject({ field: 'text' });
+    expect(entryFault(long)).toEqual({
+      ok: false,
+      reason: 'out-of-range',
+      message: 'text has 2501 characters; allowed: at most 2000 characters.',
+      field: 'text',
+      value: 2501,
+      allowed: 'at most 2000 characters',
+    });
     expect(entryFault(storableEntry(long))).toBeNull();
   });
 

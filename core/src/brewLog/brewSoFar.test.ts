@@ -27,6 +27,68 @@ const takenBack = (log: BrewLog): BrewLog => {
 };
 
 describe('a brew by its log', () => {
+  it('is nothing yet where nothing was told', () => {
+    expect(brewSoFar([])).toEqual({
+      run: { marks: [] },
+      wasStarted: false,
+      steps: [],
+      events: [],
+      prepared: [],
+      leftOut: [],
+      moved: [],
+      answered: [],
+      cups: { kind: 'none' },
+      note: '',
+      isDripHeard: false,
+      drainHeard: 'no',
+    });
+    expect(brewSoFar(of({ kind: 'noted', atMs: 0, text: 'a' }))).toMatchObject({
+      wasStarted: false,
+      isDripHeard: false,
+    });
+  });
+
+  it('has each total and each kettle at its own step, read after the step was marked', () => {
+    const kettle = (stepIndex: number, kettleC: number) => ({
+      kind: 'kettle-read' as const,
+      atMs: 9000,
+      stepIndex,
+      kettleC,
+      instrument: '',
+      isSimulated: false,
+    });
+    const log = of(
+      { kind: 'total-read', atMs: 0, stepIndex: 0, totalG: 7 },
+      kettle(0, 80),
+      marked(0, 0),
+      marked(1, 8000),
+      { kind: 'total-read', atMs: 9000, stepIndex: 1, totalG: 120 },
+      { kind: 'agitated', atMs: 9500, how: 'swirl' },
+      kettle(1, 91),
+    );
+    expect(brewSoFar(log)).toMatchObject({
+      steps: [{ totalG: null }, { totalG: 120 }],
+      events: [
+        { kind: 'agitated', atS: 9.5, how: 'swirl' },
+        { kind: 'kettle-read', atS: 8, kettleC: 91 },
+      ],
+    });
+  });
+
+  it('keeps the first of two marks of one step, and goes on behind a mark that was taken back once it is made again', () => {
+    const there = { device: 'there', number: 2, ...marked(1, 6000) };
+    const log = [...of(marked(0, 0), marked(1, 7000), marked(2, 30_000)), there];
+    expect(brewSoFar(log).run.marks.map(({ atMs }) => atMs)).toEqual([0, 7000, 30_000]);
+    const undone = [1, 2].reduce<BrewLog>(
+      (all, at) => withEntry(all, 'here', { kind: 'undone', of: at === 1 ? log[1]! : there, atMs: 0 }),
+      log,
+    );
+    expect(brewSoFar(undone).run.marks).toHaveLength(1);
+    expect(brewSoFar(withEntry(undone, 'here', marked(1, 9000))).run.marks.map(({ atMs }) => atMs)).toEqual([
+      0, 9000, 30_000,
+    ]);
+  });
+
   it('has its steps on the clock that the first mark started, with what was read at each', () => {
     const log = of(
       marked(0, 5000),
@@ -99,6 +161,7 @@ describe('a brew by its log', () => {
     );
     const soFar = brewSoFar(log);
     expect(soFar.answered).toEqual([1, 2]);
+    expect(soFar.moved).toEqual([{ fromPour: 3, byG: 6 }]);
     expect(soFar.events).toEqual([{ kind: 'totals-moved', atS: 50, fromPour: 3, byG: 6 }]);
     const [first, second, ...later] = runningTotalsG(PLAN);
     expect(runningTotalsG(planMoved(PLAN, soFar))).toEqual([first, second, ...later.map((g) => g + 6)]);
@@ -115,6 +178,8 @@ describe('a brew by its log', () => {
     expect(brewSoFar(log).drainHeard).toBe('refused');
     log = withEntry(log, 'here', marked(1, 95_000));
     expect(brewSoFar(log)).toMatchObject({ drainHeard: 'refused', steps: [{}, { atS: 95 }] });
+    const byHand = of(marked(0, 0), marked(1, 1000, { by: 'outflow' }), marked(2, 2000));
+    expect(brewSoFar(byHand).drainHeard).toBe('no');
   });
 
   it('says what the scale and the eye told, the cups that were planned, and the last note', () => {

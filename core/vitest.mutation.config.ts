@@ -1,0 +1,4 @@
+import { defineConfig } from 'vitest/config';
+
+// The tests of core alone, in a copy of it with one thing changed at a time.
+export default defineConfig({ test: { include: ['src/**/*.test.ts'], testTimeout: 60_000 } });
