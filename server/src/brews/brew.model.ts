@@ -1,5 +1,5 @@
 import { BelongsTo, Column, DataType, HasMany, HasOne, Model, Table } from 'sequelize-typescript';
-import type { NonAttribute } from 'sequelize';
+import type { CreationOptional, InferAttributes, InferCreationAttributes, NonAttribute } from 'sequelize';
 import type { BenchEvent, BrewPlan, StepDone, Verdict } from '@vendu/core';
 import type { BrewKitNames } from '@vendu/contract';
 import { RoastBatchModel } from '../lots/roast-batch.model.js';
@@ -13,8 +13,8 @@ import { TraceModel } from './trace.model.js';
 import { DecimalColumn } from '../database/decimal-column.js';
 
 @Table({ tableName: 'brews', version: 'revision' })
-export class BrewModel extends Model {
-  declare id: number;
+export class BrewModel extends Model<InferAttributes<BrewModel>, InferCreationAttributes<BrewModel>> {
+  declare id: CreationOptional<number>;
   @Column(DataType.CHAR(36)) declare clientKey: string;
   @Column(DataType.INTEGER) declare lotId: number;
   @Column(DataType.INTEGER) declare recipeVersionId: number;
@@ -26,16 +26,16 @@ export class BrewModel extends Model {
   @Column(DataType.JSON) declare steps: StepDone[];
   @Column(DataType.JSON) declare kit: BrewKitNames | null;
   /** Its water was poured by a stand-in. */
-  @Column(DataType.BOOLEAN) declare isSimulated: boolean;
+  @Column(DataType.BOOLEAN) declare isSimulated: CreationOptional<boolean>;
   @Column(DataType.JSON) declare events: BenchEvent[] | null;
   @DecimalColumn(6, 1) declare doseG: number | null;
   @DecimalColumn(6, 1) declare waterG: number | null;
   @DecimalColumn(6, 1) declare beverageG: number | null;
   @Column(DataType.TEXT) declare note: string;
   @Column(DataType.STRING) declare verdict: Verdict | null;
-  @Column(DataType.STRING) declare verdictReason: string;
+  @Column(DataType.STRING) declare verdictReason: CreationOptional<string>;
   @Column(DataType.DATE) declare setAsideAt: Date | null;
-  declare revision: number;
+  declare revision: CreationOptional<number>;
   @BelongsTo(() => PersonModel, 'brewedBy') declare brewer: NonAttribute<PersonModel>;
   @BelongsTo(() => RecipeVersionModel, 'recipeVersionId') declare version: NonAttribute<RecipeVersionModel>;
   @BelongsTo(() => RoastBatchModel, 'roastBatchId') declare roastBatch: NonAttribute<RoastBatchModel>;

@@ -132,8 +132,8 @@ export class BrewsService {
         steps: row.steps.map((step) => (step === before ? { ...step, atS, totalG } : step)),
       });
       const corrections = [
-        { field: `step.${stepIndex}.atS`, fromValue: before.atS, toValue: atS },
-        { field: `step.${stepIndex}.totalG`, fromValue: before.totalG, toValue: totalG },
+        { field: `step.${stepIndex}.atS` as const, fromValue: before.atS, toValue: atS },
+        { field: `step.${stepIndex}.totalG` as const, fromValue: before.totalG, toValue: totalG },
       ].filter(({ fromValue, toValue }) => fromValue !== null && fromValue !== toValue);
       await CorrectionModel.bulkCreate(
         corrections.map((each) => ({ ...each, brewId: id, correctedBy: person.id })),

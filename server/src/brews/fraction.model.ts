@@ -1,10 +1,14 @@
 import { Column, DataType, Model, Table } from 'sequelize-typescript';
+import type { InferAttributes, InferCreationAttributes } from 'sequelize';
 import type { Haze } from '@vendu/contract';
 import { DecimalColumn } from '../database/decimal-column.js';
 
 /** One cup of a split brew, in the order in which they were changed. */
 @Table({ tableName: 'fractions' })
-export class FractionModel extends Model {
+export class FractionModel extends Model<
+  InferAttributes<FractionModel>,
+  InferCreationAttributes<FractionModel>
+> {
   @Column(DataType.INTEGER) declare brewId: number;
   @Column(DataType.INTEGER) declare place: number;
   @DecimalColumn(7, 1) declare startS: number;

@@ -3,7 +3,6 @@ import { min, subDays } from 'date-fns';
 import { Op } from 'sequelize';
 import type { Sequelize } from 'sequelize-typescript';
 import {
-  INTENSITIES,
   calibrateLot,
   fittedStart,
   planWaterG,
@@ -14,7 +13,7 @@ import {
   type BrewPlan,
   type LearnedFactors,
 } from '@vendu/core';
-import { NewLotDto, type BrewerView } from '@vendu/contract';
+import { IntensitiesDto, NewLotDto, type BrewerView } from '@vendu/contract';
 import { BrewReader } from '../brews/brew-reader.js';
 import { BrewModel } from '../brews/brew.model.js';
 import { ReadingModel } from '../brews/reading.model.js';
@@ -102,7 +101,7 @@ export async function loadDemo(sequelize: Sequelize): Promise<boolean> {
     const [kettle] = await KettleModel.bulkCreate(KETTLES.map((each) => ({ ...each })));
     const waters = await WaterModel.bulkCreate(WATERS.map((each) => ({ ...each })));
     await loadInstruments(people);
-    const grinders = await GrinderModel.bulkCreate(GRINDERS.map((each) => ({ ...each })));
+    const grinders = await GrinderModel.bulkCreate(GRINDERS.map((each) => ({ ...each, points: [...each.points] })));
     const ground: Ground = {
       people,
       brewers,
@@ -276,7 +275,7 @@ async function loadBrew({
       tastedBy: personId,
       stage,
       notes,
-      intensities: Object.fromEntries(INTENSITIES.map((name) => [name, intensities[name] ?? null])),
+      intensities: { ...new IntensitiesDto(), ...intensities },
     })),
   );
 }

@@ -73,7 +73,7 @@ export const KETTLES = [
   { name: 'Cormorant gooseneck, second', stepC: 1, hasScale: false },
 ] as const;
 
-export const WATERS: Partial<WaterDto>[] = [
+export const WATERS: Omit<WaterDto, 'revision'>[] = [
   {
     name: 'Mole tap, softened',
     origin: 'analysis',

@@ -1,12 +1,12 @@
 import { BelongsTo, Column, DataType, Model, Table } from 'sequelize-typescript';
-import type { NonAttribute } from 'sequelize';
+import type { CreationOptional, InferAttributes, InferCreationAttributes, NonAttribute } from 'sequelize';
 import type { BrewerShape, Ribs, WallMaterial } from '@vendu/core';
 import { DecimalColumn } from '../database/decimal-column.js';
 import { PaperModel } from './paper.model.js';
 
 @Table({ tableName: 'brewers', version: 'revision' })
-export class BrewerModel extends Model {
-  declare id: number;
+export class BrewerModel extends Model<InferAttributes<BrewerModel>, InferCreationAttributes<BrewerModel>> {
+  declare id: CreationOptional<number>;
   @Column(DataType.STRING) declare name: string;
   @Column(DataType.STRING) declare shape: BrewerShape;
   @DecimalColumn(5, 1) declare topDiameterMm: number;
@@ -20,6 +20,6 @@ export class BrewerModel extends Model {
   @Column(DataType.INTEGER) declare paperId: number;
   @DecimalColumn(5, 1) declare usualDoseG: number;
   @Column(DataType.INTEGER) declare capacityG: number;
-  declare revision: number;
+  declare revision: CreationOptional<number>;
   @BelongsTo(() => PaperModel, 'paperId') declare paper: NonAttribute<PaperModel>;
 }

@@ -1,11 +1,12 @@
 import { Column, DataType, Model, Table } from 'sequelize-typescript';
+import type { CreationOptional, InferAttributes, InferCreationAttributes } from 'sequelize';
 import { DecimalColumn } from '../database/decimal-column.js';
 
 @Table({ tableName: 'kettles', version: 'revision' })
-export class KettleModel extends Model {
-  declare id: number;
+export class KettleModel extends Model<InferAttributes<KettleModel>, InferCreationAttributes<KettleModel>> {
+  declare id: CreationOptional<number>;
   @Column(DataType.STRING) declare name: string;
   @DecimalColumn(4, 1) declare stepC: number;
   @Column(DataType.BOOLEAN) declare hasScale: boolean;
-  declare revision: number;
+  declare revision: CreationOptional<number>;
 }

@@ -1,12 +1,13 @@
 import type { PaperFold } from '@vendu/core';
 import { Column, DataType, Model, Table } from 'sequelize-typescript';
+import type { CreationOptional, InferAttributes, InferCreationAttributes } from 'sequelize';
 
 @Table({ tableName: 'papers', version: 'revision' })
-export class PaperModel extends Model {
-  declare id: number;
+export class PaperModel extends Model<InferAttributes<PaperModel>, InferCreationAttributes<PaperModel>> {
+  declare id: CreationOptional<number>;
   @Column(DataType.STRING) declare name: string;
   @Column(DataType.DOUBLE) declare resistancePerM: number;
   @Column(DataType.INTEGER) declare rinseG: number;
   @Column(DataType.STRING) declare fold: PaperFold | null;
-  declare revision: number;
+  declare revision: CreationOptional<number>;
 }

@@ -1,12 +1,12 @@
 import { Column, DataType, HasMany, Model, Table } from 'sequelize-typescript';
-import type { NonAttribute } from 'sequelize';
+import type { CreationOptional, InferAttributes, InferCreationAttributes, NonAttribute } from 'sequelize';
 import type { LotEvidence, LotSign, LotStage, Process } from '@vendu/core';
 import { RoastBatchModel } from './roast-batch.model.js';
 import { DecimalColumn } from '../database/decimal-column.js';
 
 @Table({ tableName: 'lots', version: 'revision' })
-export class LotModel extends Model {
-  declare id: number;
+export class LotModel extends Model<InferAttributes<LotModel>, InferCreationAttributes<LotModel>> {
+  declare id: CreationOptional<number>;
   @Column(DataType.STRING) declare name: string;
   @Column(DataType.CHAR(2)) declare country: string;
   @Column(DataType.STRING) declare region: string;
@@ -32,13 +32,13 @@ export class LotModel extends Model {
   /** Version of the brew model that it was learned with. */
   @Column(DataType.STRING) declare evidenceModel: string | null;
   // From here on computed from the records by `refreshLotProgress`, for the list to be filtered and sorted by.
-  @Column(DataType.STRING) declare stage: LotStage;
-  @Column(DataType.INTEGER) declare brewCount: number;
-  @DecimalColumn(9, 1) declare brewedG: number;
+  @Column(DataType.STRING) declare stage: CreationOptional<LotStage>;
+  @Column(DataType.INTEGER) declare brewCount: CreationOptional<number>;
+  @DecimalColumn(9, 1) declare brewedG: CreationOptional<number>;
   @DecimalColumn(9, 1) declare leftG: number | null;
   @Column(DataType.DATE) declare lastBrewedAt: Date | null;
   @Column(DataType.DATEONLY) declare latestRoastedOn: string | null;
   @Column(DataType.INTEGER) declare createdBy: number;
-  declare revision: number;
+  declare revision: CreationOptional<number>;
   @HasMany(() => RoastBatchModel, 'lotId') declare roastBatches: NonAttribute<RoastBatchModel[]>;
 }

@@ -1,10 +1,14 @@
 import { Column, DataType, Model, Table } from 'sequelize-typescript';
+import type { CreationOptional, InferAttributes, InferCreationAttributes } from 'sequelize';
 import type { RoastLevel } from '@vendu/core';
 import { DecimalColumn } from '../database/decimal-column.js';
 
 @Table({ tableName: 'roast_batches' })
-export class RoastBatchModel extends Model {
-  declare id: number;
+export class RoastBatchModel extends Model<
+  InferAttributes<RoastBatchModel>,
+  InferCreationAttributes<RoastBatchModel>
+> {
+  declare id: CreationOptional<number>;
   @Column(DataType.INTEGER) declare lotId: number;
   @Column(DataType.DATEONLY) declare roastedOn: string;
   @Column(DataType.STRING) declare level: RoastLevel | null;

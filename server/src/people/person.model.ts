@@ -1,9 +1,10 @@
 import { Column, DataType, Model, Table } from 'sequelize-typescript';
+import type { CreationOptional, InferAttributes, InferCreationAttributes } from 'sequelize';
 import type { Role } from '@vendu/core';
 
 @Table({ tableName: 'people' })
-export class PersonModel extends Model {
-  declare id: number;
+export class PersonModel extends Model<InferAttributes<PersonModel>, InferCreationAttributes<PersonModel>> {
+  declare id: CreationOptional<number>;
   @Column(DataType.STRING) declare name: string;
   @Column(DataType.STRING) declare email: string;
   @Column(DataType.STRING) declare role: Role;

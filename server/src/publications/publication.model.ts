@@ -1,5 +1,5 @@
 import { BelongsTo, Column, DataType, Model, Table } from 'sequelize-typescript';
-import type { NonAttribute } from 'sequelize';
+import type { CreationOptional, InferAttributes, InferCreationAttributes, NonAttribute } from 'sequelize';
 import type { PublishedCard } from '@vendu/contract';
 import { PersonModel } from '../people/person.model.js';
 
@@ -8,9 +8,12 @@ import { PersonModel } from '../people/person.model.js';
  * withdrawing keeps the row, so that it can be undone and looked up.
  */
 @Table({ tableName: 'publications', updatedAt: false })
-export class PublicationModel extends Model {
-  declare id: number;
-  declare createdAt: Date;
+export class PublicationModel extends Model<
+  InferAttributes<PublicationModel>,
+  InferCreationAttributes<PublicationModel>
+> {
+  declare id: CreationOptional<number>;
+  declare createdAt: CreationOptional<Date>;
   @Column(DataType.INTEGER) declare recipeId: number;
   @Column(DataType.INTEGER) declare recipeVersionId: number;
   @Column(DataType.STRING) declare introduction: string;

@@ -1,14 +1,17 @@
 import { BelongsTo, Column, DataType, HasMany, Model, Table } from 'sequelize-typescript';
-import type { NonAttribute } from 'sequelize';
+import type { CreationOptional, InferAttributes, InferCreationAttributes, NonAttribute } from 'sequelize';
 import type { BrewPlan, StartingReasons } from '@vendu/core';
 import { PersonModel } from '../people/person.model.js';
 import { PublicationModel } from '../publications/publication.model.js';
 
 /** Immutable once written, but for the two signatures that are added to it. */
 @Table({ tableName: 'recipe_versions', updatedAt: false })
-export class RecipeVersionModel extends Model {
-  declare id: number;
-  declare createdAt: Date;
+export class RecipeVersionModel extends Model<
+  InferAttributes<RecipeVersionModel>,
+  InferCreationAttributes<RecipeVersionModel>
+> {
+  declare id: CreationOptional<number>;
+  declare createdAt: CreationOptional<Date>;
   @Column(DataType.INTEGER) declare recipeId: number;
   @Column(DataType.INTEGER) declare number: number;
   @Column(DataType.INTEGER) declare basedOn: number | null;

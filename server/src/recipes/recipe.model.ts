@@ -1,5 +1,5 @@
 import { BelongsTo, Column, DataType, HasMany, Model, Table } from 'sequelize-typescript';
-import type { NonAttribute } from 'sequelize';
+import type { CreationOptional, InferAttributes, InferCreationAttributes, NonAttribute } from 'sequelize';
 import type { Aim, Schools } from '@vendu/core';
 import { BrewerModel } from '../kit/brewer.model.js';
 import { GrinderModel } from '../kit/grinder.model.js';
@@ -11,8 +11,8 @@ import { RecipeVersionModel } from './recipe-version.model.js';
 
 /** The line of versions of one lot on one brewer. Its slug is the stable public address. */
 @Table({ tableName: 'recipes' })
-export class RecipeModel extends Model {
-  declare id: number;
+export class RecipeModel extends Model<InferAttributes<RecipeModel>, InferCreationAttributes<RecipeModel>> {
+  declare id: CreationOptional<number>;
   @Column(DataType.INTEGER) declare lotId: number;
   @Column(DataType.INTEGER) declare brewerId: number;
   @Column(DataType.INTEGER) declare grinderId: number;

@@ -1,12 +1,15 @@
 import { BelongsTo, Column, DataType, Model, Table } from 'sequelize-typescript';
-import type { NonAttribute } from 'sequelize';
+import type { CreationOptional, InferAttributes, InferCreationAttributes, NonAttribute } from 'sequelize';
 import type { Trace } from '@vendu/core';
 import { PersonModel } from '../people/person.model.js';
 
 /** A brew still on a bench, as far as the bench has told. */
 @Table({ tableName: 'running_brews' })
-export class RunningBrewModel extends Model {
-  declare updatedAt: Date;
+export class RunningBrewModel extends Model<
+  InferAttributes<RunningBrewModel>,
+  InferCreationAttributes<RunningBrewModel>
+> {
+  declare updatedAt: CreationOptional<Date>;
   @Column({ type: DataType.CHAR(36), primaryKey: true }) declare clientKey: string;
   @Column(DataType.STRING) declare lotName: string;
   @Column(DataType.STRING) declare brewerName: string;
