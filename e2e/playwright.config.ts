@@ -1,5 +1,8 @@
 import { defineConfig } from '@playwright/test';
 
+/** One lab for each worker, separated by blanks: no test meets what another leaves behind at the same moment. */
+const labs = process.env['VENDU_URL']?.split(' ') ?? [];
+
 export default defineConfig({
   projects: [
     { name: 'tests', testDir: 'tests' },
@@ -15,7 +18,7 @@ export default defineConfig({
   forbidOnly: true,
   reporter: [['list'], ['json']],
   use: {
-    baseURL: process.env['VENDU_URL'],
+    baseURL: labs[Number(process.env['TEST_PARALLEL_INDEX'] ?? 0)],
     viewport: { width: 1280, height: 800 },
     // A trace of every test doubles its time; look for a fault with `--trace on`.
     trace: 'off',

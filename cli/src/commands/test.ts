@@ -1,8 +1,9 @@
 import { mkdirSync, rmSync } from 'node:fs';
+import { availableParallelism } from 'node:os';
 import { join } from 'node:path';
 import { execa } from 'execa';
 import getPort, { portNumbers } from 'get-port';
-import { environmentOf, prepareDatabase, startServer, type ApplicationSettings } from '../application.js';
+import { prepareDatabase, startServer, type ApplicationSettings, type Server } from '../application.js';
 import type { Suite } from '../arguments.js';
 import { build } from '../build.js';
 import { atEnd } from '../cleanup.js';
@@ -135,39 +136,53 @@ function integrationEnvironment(
   };
 }
 
+/** Labs that the end-to-end tests have at once, each with a database and a server of its own. */
+const LABS = Math.max(1, Math.min(2, availableParallelism()));
+
 async function runPlaywright(database: Database, secrets: Secrets): Promise<Tally> {
   const report = join(REPORTS, 'e2e.json');
   rmSync(report, { force: true });
-  const port = await getPort({ port: portNumbers(4700, 4900), host: '127.0.0.1' });
-  const settings: ApplicationSettings = {
-    database,
-    databaseName: 'vendu_e2e',
-    secrets,
-    port,
-    isDemo: true,
-    servesWeb: true,
-    extraEnv: { VENDU_SIGN_INS_PER_MINUTE: '1000' },
-  };
-  await recreateSchema(database, settings.databaseName);
-  await prepareDatabase(settings, paths);
-  const server = await step('starting the server for the tests', () => startServer(settings, paths));
-  atEnd(server.stop);
+  const labs: ApplicationSettings[] = [];
+  for (let lab = 0; lab < LABS; lab++) {
+    labs.push({
+      database,
+      databaseName: `vendu_e2e_${lab}`,
+      secrets,
+      port: await getPort({ port: portNumbers(4700, 4900), host: '127.0.0.1' }),
+      isDemo: true,
+      servesWeb: true,
+      extraEnv: { VENDU_SIGN_INS_PER_MINUTE: '1000' },
+    });
+  }
+  const servers: Server[] = [];
   try {
+    for (const [lab, settings] of labs.entries()) {
+      await recreateSchema(database, settings.databaseName);
+      await prepareDatabase(settings, paths);
+      const server = await step('starting a server for the tests', () =>
+        startServer(settings, { ...paths, serverLog: join(paths.folder, `server-${lab}.log`) }),
+      );
+      atEnd(server.stop);
+      servers.push(server);
+    }
     const done = await step('tests: end to end', () =>
-      execa('playwright', ['test', '--config', 'e2e/playwright.config.ts', '--project', 'tests'], {
-        cwd: ROOT,
-        preferLocal: true,
-        stdio: ['ignore', 'inherit', 'inherit'],
-        env: {
-          ...environmentOf(settings),
-          PLAYWRIGHT_JSON_OUTPUT_NAME: report,
-          VENDU_URL: `http://127.0.0.1:${port}`,
+      execa(
+        'playwright',
+        ['test', '--config', 'e2e/playwright.config.ts', '--project', 'tests', '--workers', String(LABS)],
+        {
+          cwd: ROOT,
+          preferLocal: true,
+          stdio: ['ignore', 'inherit', 'inherit'],
+          env: {
+            PLAYWRIGHT_JSON_OUTPUT_NAME: report,
+            VENDU_URL: labs.map(({ port }) => `http://127.0.0.1:${port}`).join(' '),
+          },
+          reject: false,
         },
-        reject: false,
-      }),
+      ),
     );
     return playwrightTally(report, done.exitCode);
   } finally {
-    await server.stop();
+    for (const server of servers) await server.stop();
   }
 }

@@ -101,7 +101,9 @@ export async function loadDemo(sequelize: Sequelize): Promise<boolean> {
     const [kettle] = await KettleModel.bulkCreate(KETTLES.map((each) => ({ ...each })));
     const waters = await WaterModel.bulkCreate(WATERS.map((each) => ({ ...each })));
     await loadInstruments(people);
-    const grinders = await GrinderModel.bulkCreate(GRINDERS.map((each) => ({ ...each, points: [...each.points] })));
+    const grinders = await GrinderModel.bulkCreate(
+      GRINDERS.map((each) => ({ ...each, points: [...each.points] })),
+    );
     const ground: Ground = {
       people,
       brewers,
