@@ -206,6 +206,12 @@ describe('after the brew', () => {
     expect(warm?.dueS).toBeLessThan(1360);
   });
 
+  it('lets a sample be read within three degrees of the room', () => {
+    // Computed: (80 - 21) / 3 by half-lives of 150 s: ln(59 / 3) / ln(2) x 150 s.
+    const read = valueOf(afterBrew({ roomC: 21, beverageC: 80 })).find(({ task }) => task === 'read');
+    expect(read?.dueS).toBe(645);
+  });
+
   it('is sooner for a cooler cup, and names a room that cannot be', () => {
     const at = (beverageC: number) => valueOf(afterBrew({ roomC: 21, beverageC })).map(({ dueS }) => dueS);
     for (const [index, dueS] of at(65).entries()) expect(dueS).toBeLessThan(at(85)[index] ?? 0);

@@ -259,6 +259,23 @@ describe('what is believed before the first brew', () => {
     const many = flowOf(1, 400).lnCovariance[at]?.[at] ?? 0;
     expect(many).toBeGreaterThan((0.5 * (lotPrior({}).lnCovariance[at]?.[at] ?? 0)) / 1.0001);
   });
+
+  it('leaves so much of each factor to the lot itself, however well the house is known', () => {
+    // A house known for certain: what is left is the lot's share (assumed: half, of the steepness 15 %).
+    const certain = {
+      information: FACTORS.map((_, row) => FACTORS.map((__, column) => (row === column ? 1e9 : 0))),
+      informationVector: FACTORS.map(() => 0),
+    };
+    const known = lotPrior({
+      earlierLots: Array.from({ length: 1e4 }, () => ({ evidence: certain, likeness: 1 })),
+    });
+    const shares = FACTORS.map(
+      (_, at) => (known.lnCovariance[at]?.[at] ?? 0) / (lotPrior({}).lnCovariance[at]?.[at] ?? 1),
+    );
+    for (const [index, share] of shares.entries()) {
+      expect(share).toBeCloseTo(FACTORS[index] === 'steepness' ? 0.15 : 0.5, 2);
+    }
+  });
 });
 
 describe('least squares', () => {

@@ -102,6 +102,22 @@ describe('a target that takes two levers', () => {
     expect(changes.some(({ kind }) => kind === 'one-variable')).toBe(true);
   });
 
+  it('offers both only where they are likelier by eight points than the best single one', () => {
+    const margins = [560, 600, 640, 680].flatMap((grindUm) =>
+      [14.6, 15, 15.4, 15.8].flatMap((ratio) => {
+        const far = moved({ ...PLAN, grindUm }, 'ratio', ratio) ?? PLAN;
+        const { changes } = advised({ targets: targetOf(far) });
+        const bestOf = (kind: string) =>
+          Math.max(0, ...changes.filter((each) => each.kind === kind).map(({ chance }) => chance));
+        const pair = bestOf('two-variable');
+        return pair === 0 ? [] : [pair - bestOf('one-variable')];
+      }),
+    );
+    expect(margins.length).toBeGreaterThan(3);
+    expect(Math.min(...margins)).toBeGreaterThan(0.08);
+    expect(Math.min(...margins)).toBeLessThan(0.2);
+  });
+
   it('leaves out single changes that come nowhere near the best of them', () => {
     const { changes } = advised({ targets: targetOf({ ...PLAN, grindUm: 620 }) });
     const chances = changes.filter(({ kind }) => kind === 'one-variable').map(({ chance }) => chance);

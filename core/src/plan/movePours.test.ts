@@ -61,6 +61,13 @@ describe('moving pours on the drawing board', () => {
     expect(planFaults({ plan: split })).toEqual([]);
     const joined = valueOf(joinWithNext({ plan: split, index: 1 }));
     expect(runningTotalsG(joined)).toEqual([40, 140, 256]);
+    // What is done to the bed after the later pour is done after both.
+    const [first, second, ...later] = PLAN.pours;
+    const stirred: BrewPlan = {
+      ...PLAN,
+      pours: [{ ...first!, agitation: 'swirl' }, { ...second!, agitation: 'stir' }, ...later],
+    };
+    expect(valueOf(joinWithNext({ plan: stirred, index: 0 })).pours[0]?.agitation).toBe('stir');
     expect(joinWithNext({ plan: PLAN, index: 2 })).toMatchObject({ reason: 'last-pour' });
     const tiny = { ...PLAN, pours: [pour(0, 8)] };
     expect(splitPour({ plan: tiny, index: 0 })).toMatchObject({ reason: 'pour-too-small' });

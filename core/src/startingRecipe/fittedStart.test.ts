@@ -5,6 +5,7 @@ import { planRatio } from '../plan/plan.js';
 import { CONE_KIT, PLAN } from '../testing/brews.js';
 import { calibrateLot } from '../calibration/calibrateLot.js';
 import { conditionsOfPlan } from '../calibration/conditions.js';
+import { lotPrior } from '../calibration/priors.js';
 import { modelledBrew } from '../calibration/modelled.js';
 import { valueOf } from '../result.js';
 import type { StartingFacts } from './facts.js';
@@ -64,6 +65,21 @@ describe('the starting recipe with the grind set by the model', () => {
     expect(plan.grindUm).toBe(grindFit.grindUm);
     expect(grindFit.targetDrawdownS).toBeNull();
     expect(Math.abs(plan.drawdownS - forecast.drawdownS.value)).toBeLessThanOrEqual(2.5);
+  });
+
+  it('fits the grind towards what the rules asked for: 70 µm from them is worth a point of yield', () => {
+    const { plan, reasons } = start();
+    const { wantedUm, grindUm, targetYieldPercent } = reasons.grindFit;
+    const { factors } = valueOf(
+      calibrateLot({ brews: [], prior: lotPrior({ process: 'washed', roastLevel: 'medium-light' }) }),
+    );
+    const regret = (size: number) => {
+      const brew = conditionsOfPlan({ plan: { ...plan, grindUm: size }, kit: CONE_KIT, roastAgeDays: 10 });
+      const { yieldPercent } = modelledBrew(brew, factors);
+      return (yieldPercent - targetYieldPercent) ** 2 + ((size - wantedUm) / 70) ** 2;
+    };
+    const sizes = Array.from({ length: 60 }, (_, index) => 450 + index * 10);
+    expect(sizes.reduce((best, size) => (regret(size) < regret(best) ? size : best))).toBe(grindUm);
   });
 
   it('goes for a drain time only where a person set one', () => {
@@ -148,10 +164,22 @@ describe('the starting recipe with the grind set by the model', () => {
     // Two accepted recipes of one lot teach once, as the one in the same kind of brewer.
     const twice = [finished(1, { evidence, brewerShape: 'flat-bottom' }), finished(1, { evidence })];
     expect(earlierLots(CHARACTER, twice)).toEqual([{ evidence, likeness: 1 }]);
+    // Another kit tells half as much of the house (assumed).
+    const another = [finished(1, { evidence, brewerShape: 'flat-bottom' })];
+    expect(earlierLots(CHARACTER, another)).toEqual([{ evidence, likeness: 0.5 }]);
   });
 });
 
 describe('similar lots', () => {
+  it('count a co-fermented lot among the long fermented ones', () => {
+    const lot = { ...CHARACTER, process: 'co-fermented' as const };
+    const [found] = similarLots(lot, [finished(1, { process: 'carbonic-maceration' })]);
+    expect(found?.because).toContain('both long fermented');
+    expect(similarLots(lot, [finished(1, { process: 'washed' })])[0]?.because).not.toContain(
+      'both long fermented',
+    );
+  });
+
   it('are the four most alike, each with what it shares', () => {
     const found = similarLots(CHARACTER, [
       finished(1, { process: 'natural', elevation: null, brewerShape: 'carafe' }),

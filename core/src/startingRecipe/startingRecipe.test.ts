@@ -126,6 +126,33 @@ describe('the starting recipe', () => {
     expect(kettle(5)).toMatchObject({ limitedBy: 'kettle-step', value: 95 });
   });
 
+  it('steps it down where the water boils below what the lot asks for: 93.3 °C at 2000 m', () => {
+    const facts = { ...PLAIN, ...high, roastLevel: 'light' as const, labElevationM: 2000 };
+    const kettle = (kettleStepC: number) =>
+      startingRecipe({ ...facts, kettleStepC }).reasons.figures.find(({ figure }) => figure === 'kettleC')
+        ?.value;
+    expect([kettle(1), kettle(2), kettle(5)]).toEqual([93, 92, 90]);
+  });
+
+  it('counts a roast of seven days as of the week, and of eight not', () => {
+    const speaks = (ruleId: string, facts: Partial<StartingFacts>) =>
+      startingRecipe({ ...PLAIN, ...facts }).reasons.figures.some(({ steps }) =>
+        steps.some((step) => step.ruleId === ruleId),
+      );
+    expect([7, 8].map((roastAgeDays) => speaks('fresh-roast', { roastAgeDays }))).toEqual([true, false]);
+    const needed = schools({ swirls: 'when-needed' });
+    expect(
+      [7, 8].map((roastAgeDays) => speaks('school-swirl-when-needed', { ...needed, roastAgeDays })),
+    ).toEqual([false, true]);
+  });
+
+  it('treats a co-fermented lot by its own rule, not as a long fermented one', () => {
+    const { figures } = startingRecipe({ ...PLAIN, process: 'co-fermented' }).reasons;
+    const spoke = new Set(figures.flatMap(({ steps }) => steps.map(({ ruleId }) => ruleId)));
+    expect(spoke).toContain('co-fermented');
+    expect(spoke).not.toContain('long-fermentation');
+  });
+
   it('says what the water does to the cup, since no figure answers to it', () => {
     const note = (alkalinityMgPerL: number, mineralsMgPerL: number) =>
       startingRecipe({

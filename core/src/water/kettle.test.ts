@@ -23,6 +23,12 @@ describe('a kettle left standing', () => {
     );
   });
 
+  it('lets a tenth of its steam and warm air get away under a shut lid', () => {
+    // As an open one of a tenth of the surface does (share assumed).
+    const left = (change: object) => valueOf(kettleAfterC({ ...kettle, seconds: 60, ...change }));
+    expect(left({ lid: 'shut', surfaceCm2: 100 })).toBeCloseTo(left({ lid: 'open', surfaceCm2: 10 }), 6);
+  });
+
   it('never falls below the room, and stays put there', () => {
     fc.assert(
       fc.property(fc.integer({ min: 22, max: 99 }), fc.integer({ min: 0, max: 7200 }), (startC, seconds) => {
