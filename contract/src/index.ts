@@ -8,6 +8,7 @@ export * from './validation/fieldError.js';
 export * from './session/session.js';
 export * from './kit/kit.js';
 export * from './kit/kitDtos.js';
+export * from './lots/lotFields.js';
 export * from './lots/lots.js';
 export * from './recipes/recipes.js';
 export * from './brews/bench.js';

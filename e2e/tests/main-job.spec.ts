@@ -19,9 +19,15 @@ test('from a new lot to a public recipe, typed as a new user would', async ({ pa
     await page.getByLabel('Roast date').fill('2026-11-18');
     await page.getByLabel('Roast level').selectOption({ label: 'Light' });
     await page.getByLabel('Stock weighed in').fill('1200 g');
+    await page.getByText('The green, as measured').click();
+    await page.getByLabel('Density, g/L').fill('72');
+    await page.getByLabel('Moisture, %').fill('10.8');
+    await expect(page.getByText('Density must be 400 to 1000 g/L.')).toBeVisible();
+    await page.getByLabel('Density, g/L').fill('722');
     await page.getByRole('button', { name: 'Add the lot' }).click();
     await expect(page.getByRole('heading', { name: 'Kasungiro Slope' })).toBeVisible();
     await expect(page.getByText('1850–2000 m')).toBeVisible();
+    await expect(page.getByText('density 722 g/L, moisture 10.8 %')).toBeVisible();
   });
 
   await test.step('get a starting recipe with its reasons', async () => {

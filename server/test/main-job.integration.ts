@@ -23,8 +23,10 @@ describe('from a new lot to a public recipe', () => {
       elevationToM: 1900,
       stockG: 1000,
       roastLevel: 'light',
+      densityGPerL: 722,
+      moisturePercent: 10.8,
     });
-    expect(lot.stage).toBe('arrived');
+    expect(lot).toMatchObject({ stage: 'arrived', densityGPerL: 722, moisturePercent: 10.8 });
 
     const started = await startRecipe(app.barista, lot.id);
     const first = started.versions[0]!;

@@ -24,13 +24,13 @@ import type { BrewListItem } from '../brews/brews.js';
 import type { OutdatedCard } from '../publications/publications.js';
 import type { RecipeListItem } from '../recipes/recipes.js';
 import { CalendarDate, IsPlainObject, NumberBetween, OneOf, TextUpTo } from '../validation/decorators.js';
+import { LOT_FIGURES, LOT_TEXTS, type LotFigure, type LotText } from './lotFields.js';
 
 const isGiven = (_: object, value: unknown) => value !== null && value !== undefined;
-const text = (label: string, max = 120) => TextUpTo({ label, max });
 
 /** The facts of a green lot. Only name, country and process are required; empty text means not known. */
-export class LotFactsDto {
-  @TextUpTo({ label: 'Name', max: 120, required: true })
+export class LotFactsDto implements Record<LotText, string>, Record<LotFigure, number | null> {
+  @TextUpTo(LOT_TEXTS.name)
   name!: string;
 
   @IsISO31661Alpha2({
@@ -39,26 +39,25 @@ export class LotFactsDto {
   })
   country!: string;
 
-  @text('Region')
+  @TextUpTo(LOT_TEXTS.region)
   region: string = '';
 
-  @text('Farm or station')
+  @TextUpTo(LOT_TEXTS.farm)
   farm: string = '';
 
-  @text('Producer')
+  @TextUpTo(LOT_TEXTS.producer)
   producer: string = '';
 
-  @text('Variety')
+  @TextUpTo(LOT_TEXTS.variety)
   variety: string = '';
 
   @OneOf({ label: 'Process', values: PROCESSES })
   process!: Process;
 
-  @text('Fermentation note', 500)
+  @TextUpTo(LOT_TEXTS.fermentationNote)
   fermentationNote: string = '';
 
-  /** What was added in a co-ferment: an allergen fact, shown wherever the lot is tasted or published. */
-  @text('Added fruit or yeast', 200)
+  @TextUpTo(LOT_TEXTS.additions)
   additions: string = '';
 
   @ValidateIf(isGiven)
@@ -69,16 +68,24 @@ export class LotFactsDto {
   @NumberBetween({ label: 'Elevation', unit: 'm', min: 0, max: 3000, whole: true })
   elevationToM: number | null = null;
 
-  @text('Supplier')
+  @ValidateIf(isGiven)
+  @NumberBetween(LOT_FIGURES.densityGPerL)
+  densityGPerL: number | null = null;
+
+  @ValidateIf(isGiven)
+  @NumberBetween(LOT_FIGURES.moisturePercent)
+  moisturePercent: number | null = null;
+
+  @TextUpTo(LOT_TEXTS.supplier)
   supplier: string = '';
 
-  @text('Harvest')
+  @TextUpTo(LOT_TEXTS.harvest)
   harvest: string = '';
 
-  @text('Drying')
+  @TextUpTo(LOT_TEXTS.drying)
   drying: string = '';
 
-  @text('Label notes', 300)
+  @TextUpTo(LOT_TEXTS.labelNotes)
   labelNotes: string = '';
 
   /** When it goes on sale. */

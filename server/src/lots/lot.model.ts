@@ -1,11 +1,15 @@
 import { Column, DataType, HasMany, Model, Table } from 'sequelize-typescript';
 import type { CreationOptional, InferAttributes, InferCreationAttributes, NonAttribute } from 'sequelize';
+import type { LotFigure, LotText } from '@vendu/contract';
 import type { LotEvidence, LotSign, LotStage, Process } from '@vendu/core';
 import { RoastBatchModel } from './roast-batch.model.js';
 import { DecimalColumn } from '../database/decimal-column.js';
 
 @Table({ tableName: 'lots', version: 'revision' })
-export class LotModel extends Model<InferAttributes<LotModel>, InferCreationAttributes<LotModel>> {
+export class LotModel
+  extends Model<InferAttributes<LotModel>, InferCreationAttributes<LotModel>>
+  implements Record<LotText, string>, Record<LotFigure, number | null>
+{
   declare id: CreationOptional<number>;
   @Column(DataType.STRING) declare name: string;
   @Column(DataType.CHAR(2)) declare country: string;
@@ -18,6 +22,8 @@ export class LotModel extends Model<InferAttributes<LotModel>, InferCreationAttr
   @Column(DataType.STRING) declare additions: string;
   @Column(DataType.INTEGER) declare elevationFromM: number | null;
   @Column(DataType.INTEGER) declare elevationToM: number | null;
+  @DecimalColumn(5, 1) declare densityGPerL: number | null;
+  @DecimalColumn(4, 2) declare moisturePercent: number | null;
   @Column(DataType.STRING) declare harvest: string;
   @Column(DataType.STRING) declare drying: string;
   @Column(DataType.STRING) declare labelNotes: string;

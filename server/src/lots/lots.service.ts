@@ -1,5 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import { Sequelize } from 'sequelize-typescript';
+import { LOT_FIGURE_NAMES, LOT_TEXT_NAMES } from '@vendu/contract';
 import { lotDue, roastAgeDays } from '@vendu/core';
 import type {
   EditLotDto,
@@ -156,25 +157,21 @@ function refuse(errors: ReturnType<typeof reversedElevation>): void {
 }
 
 function facts(row: LotModel): LotFactsDto {
+  const { country, process, elevationFromM, elevationToM, launchOn, signs } = row;
   return {
-    name: row.name,
-    country: row.country,
-    region: row.region,
-    farm: row.farm,
-    producer: row.producer,
-    variety: row.variety,
-    process: row.process,
-    fermentationNote: row.fermentationNote,
-    additions: row.additions,
-    elevationFromM: row.elevationFromM,
-    elevationToM: row.elevationToM,
-    supplier: row.supplier,
-    harvest: row.harvest,
-    drying: row.drying,
-    labelNotes: row.labelNotes,
-    launchOn: row.launchOn,
-    signs: row.signs ?? [],
+    ...pick(row, LOT_TEXT_NAMES),
+    ...pick(row, LOT_FIGURE_NAMES),
+    country,
+    process,
+    elevationFromM,
+    elevationToM,
+    launchOn,
+    signs: signs ?? [],
   };
+}
+
+function pick<T, K extends keyof T>(from: T, names: readonly K[]): Pick<T, K> {
+  return Object.fromEntries(names.map((name) => [name, from[name]])) as Pick<T, K>;
 }
 
 /** Newest first. */

@@ -1,7 +1,16 @@
-import { useEffect, type ReactNode } from 'react';
+import { Fragment, useEffect, type ReactNode } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
 import { LOT_SIGNS, PROCESSES, ROAST_LEVELS } from '@vendu/core';
-import type { EditLotDto, NewLotDto } from '@vendu/contract';
+import {
+  LOT_FIGURES,
+  LOT_TEXTS,
+  type EditLotDto,
+  type FigureField,
+  type LotFigure,
+  type LotText,
+  type NewLotDto,
+  type TextField,
+} from '@vendu/contract';
 import type { Trouble } from '../api/problem';
 import { readDraft, writeDraft } from '../app/draft';
 import { Button, ButtonLink } from '../ui/Button';
@@ -65,6 +74,20 @@ export function LotForm({
       {(control) => <input {...control} {...register(field)} autoComplete="off" className={INPUT} />}
     </Field>
   );
+  const describedField = (name: Described) => {
+    const description = descriptionOf(name);
+    const unit = 'unit' in description && description.unit !== '' ? `, ${description.unit}` : '';
+    // A long text has the whole width.
+    const isLong = 'max' in description && !('unit' in description) && description.max > 120;
+    return (
+      <Fragment key={name}>
+        {textField(name, `${description.label}${unit}`, {
+          ...(description.hint === undefined ? {} : { hint: description.hint }),
+          ...(isLong ? { className: 'sm:col-span-2' } : {}),
+        })}
+      </Fragment>
+    );
+  };
   const values = useWatch({ control });
   const isNew = purpose.kind === 'new';
   return (
@@ -152,28 +175,11 @@ export function LotForm({
             {(control) => <input {...control} {...register('launchOn')} type="date" className={INPUT} />}
           </Field>
         </Group>
-        <Theme title="Where it comes from" fields={ORIGIN} errorOf={errorOf} isOpen={!isNew}>
-          {textField('region', 'Region')}
-          {textField('farm', 'Farm or station')}
-          {textField('producer', 'Producer')}
-          {textField('variety', 'Variety')}
-          {textField('harvest', 'Harvest')}
-          {textField('supplier', 'Supplier')}
-        </Theme>
-        <Theme title="Processing and additions" fields={PROCESSING} errorOf={errorOf} isOpen={!isNew}>
-          {textField('drying', 'Drying')}
-          {textField('fermentationNote', 'Fermentation note')}
-          {textField('additions', 'Added fruit or yeast', {
-            className: 'sm:col-span-2',
-            hint: 'shown wherever the lot is brewed, tasted or published: it can be an allergen',
-          })}
-        </Theme>
-        <Theme title="Label" fields={LABEL} errorOf={errorOf} isOpen={!isNew}>
-          {textField('labelNotes', 'Label notes', {
-            className: 'sm:col-span-2',
-            hint: 'what the label promises in the cup',
-          })}
-        </Theme>
+        {THEMES.map(({ place, title }) => (
+          <Theme key={place} title={title} fields={fieldsAt(place)} errorOf={errorOf} isOpen={!isNew}>
+            {fieldsAt(place).map(describedField)}
+          </Theme>
+        ))}
       </div>
       <div>{isNew && hints?.({ ...initial, ...values })}</div>
       <div className="sticky bottom-0 flex flex-col gap-3 border-t border-ink bg-sheet py-3 lg:col-span-2">
@@ -191,9 +197,40 @@ export function LotForm({
   );
 }
 
-const ORIGIN = ['region', 'farm', 'producer', 'variety', 'harvest', 'supplier'] as const;
-const PROCESSING = ['drying', 'fermentationNote', 'additions'] as const;
-const LABEL = ['labelNotes'] as const;
+type Described = LotText | LotFigure;
+
+/** Where each described fact stands; a fact without a place does not compile. */
+const PLACE = {
+  name: 'top',
+  region: 'origin',
+  farm: 'origin',
+  producer: 'origin',
+  variety: 'origin',
+  harvest: 'origin',
+  supplier: 'origin',
+  densityGPerL: 'green',
+  moisturePercent: 'green',
+  drying: 'processing',
+  fermentationNote: 'processing',
+  additions: 'processing',
+  labelNotes: 'label',
+} as const satisfies Record<Described, string>;
+type Place = (typeof PLACE)[Described];
+
+const THEMES: readonly { place: Place; title: string }[] = [
+  { place: 'origin', title: 'Where it comes from' },
+  { place: 'green', title: 'The green, as measured' },
+  { place: 'processing', title: 'Processing and additions' },
+  { place: 'label', title: 'Label' },
+];
+
+function fieldsAt(place: Place): Described[] {
+  return (Object.keys(PLACE) as Described[]).filter((name) => PLACE[name] === place);
+}
+
+function descriptionOf(name: Described): TextField | FigureField {
+  return { ...LOT_TEXTS, ...LOT_FIGURES }[name];
+}
 
 /** Facts of one theme, folded away where nobody needs them at once; open where something in them is wrong. */
 function Theme({

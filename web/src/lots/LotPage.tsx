@@ -1,6 +1,13 @@
 import { Link, useParams } from 'react-router';
 import { skipToken } from '@reduxjs/toolkit/query';
-import type { KitView, LotView } from '@vendu/contract';
+import {
+  LOT_FIGURE_NAMES,
+  LOT_FIGURES,
+  LOT_TEXTS,
+  lotFigureWords,
+  type KitView,
+  type LotView,
+} from '@vendu/contract';
 import { aimOf, aimSourceOf, formatElevation, formatRatio, planRatio, planAllWaterG } from '@vendu/core';
 import { troubleOf } from '../api/problem';
 import { BrewTrail } from '../brews/BrewTrail';
@@ -189,6 +196,14 @@ function Recipes({ lot }: { lot: LotView }) {
   );
 }
 
+/** What was measured of the green, one after the other. */
+function greenWords(lot: LotView): string {
+  return LOT_FIGURE_NAMES.flatMap((name) => {
+    const value = lot[name];
+    return value === null ? [] : [`${LOT_FIGURES[name].label.toLowerCase()} ${lotFigureWords(name, value)}`];
+  }).join(', ');
+}
+
 function Facts({ lot }: { lot: LotView }) {
   const elevation =
     lot.elevationFromM === null
@@ -197,12 +212,10 @@ function Facts({ lot }: { lot: LotView }) {
   const rows: [string, string][] = [
     ['Process', [PROCESS_WORDS[lot.process], lot.fermentationNote].filter(Boolean).join(': ')],
     ['Elevation', elevation],
-    ['Variety', lot.variety],
-    ['Producer', lot.producer],
-    ['Drying', lot.drying],
-    ['Harvest', lot.harvest],
-    ['Label notes', lot.labelNotes],
-    ['Supplier', lot.supplier],
+    ['Green', greenWords(lot)],
+    ...(['variety', 'producer', 'drying', 'harvest', 'labelNotes', 'supplier'] as const).map(
+      (name): [string, string] => [LOT_TEXTS[name].label, lot[name]],
+    ),
     ['Noticed', lot.signs.map((sign) => SIGN_WORDS[sign]).join(', ')],
   ];
   return (

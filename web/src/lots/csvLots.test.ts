@@ -33,6 +33,14 @@ describe('lots from a file', () => {
     expect(rows[0]).toMatchObject({ country: 'Atlantis', process: 'boiled', elevation: 'high' });
   });
 
+  it('reads what was measured of the green by its headings, and names what cannot be', () => {
+    const { rows } = readCsv(
+      'Name,Country,Process,Roast date,Density g/L,Moisture\nA,RW,washed,2026-01-10,712,10.8\nB,RW,washed,2026-01-10,7,10.8',
+    );
+    expect(lotOf(rows[0]!)).toMatchObject({ densityGPerL: 712, moisturePercent: 10.8 });
+    expect(faultsOf(rows[1]!).map(({ field }) => field)).toEqual(['densityGPerL']);
+  });
+
   it('says why a file cannot be read', () => {
     expect(readCsv('Name,Country').trouble).toMatch(/no rows/);
   });

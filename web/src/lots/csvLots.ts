@@ -1,32 +1,33 @@
 import Papa from 'papaparse';
 import { LOT_SIGNS, PROCESSES, ROAST_LEVELS, type LotSign } from '@vendu/core';
-import type { FieldError, NewLotDto } from '@vendu/contract';
+import { LOT_FIGURES, LOT_TEXTS, type FieldError, type NewLotDto } from '@vendu/contract';
 import { COUNTRIES } from '../ui/countries';
 import { PROCESS_WORDS, ROAST_WORDS, SIGN_WORDS } from '../ui/words';
 import { EMPTY_LOT, readLotForm, type LotFormText } from './lotForm';
 
+const headings = ({ label, alsoCalled }: { label: string; alsoCalled: readonly string[] }) => [
+  label,
+  ...alsoCalled,
+];
+
 /** The columns of a file, by the words that may head them; the first is what the form says. */
-export const CSV_COLUMNS: Record<keyof LotFormText, readonly string[]> = {
-  name: ['Name', 'Lot'],
+export const CSV_COLUMNS = {
+  ...mapValues(LOT_TEXTS, headings),
+  ...mapValues(LOT_FIGURES, headings),
   country: ['Country', 'Origin'],
   process: ['Process'],
   roastedOn: ['Roast date', 'Roasted on', 'Roasted'],
   roastLevel: ['Roast level', 'Roast'],
-  region: ['Region'],
-  farm: ['Farm or station', 'Farm', 'Station'],
-  producer: ['Producer'],
-  variety: ['Variety'],
   elevation: ['Elevation', 'Elevation m', 'Altitude'],
-  fermentationNote: ['Fermentation note', 'Fermentation'],
-  additions: ['Added fruit or yeast', 'Additions', 'Added'],
-  supplier: ['Supplier'],
-  harvest: ['Harvest'],
-  drying: ['Drying'],
-  labelNotes: ['Label notes', 'Notes'],
   launchOn: ['On sale from', 'Launch'],
   stock: ['Stock', 'Stock g', 'Stock weighed in'],
   signs: ['Noticed', 'Noticed so far'],
-};
+} satisfies Record<keyof LotFormText, readonly string[]>;
+
+function mapValues<K extends string, V, R>(from: Record<K, V>, of: (value: V) => R): Record<K, R> {
+  const entries = Object.entries<V>(from).map(([name, value]) => [name, of(value)]);
+  return Object.fromEntries(entries) as Record<K, R>;
+}
 
 /** One row of a file as text, so that it can be mended here before anything is stored. */
 export type CsvRow = LotFormText;

@@ -17,12 +17,20 @@ function read(changes: Partial<LotFormText>) {
 
 describe('the form of a lot', () => {
   it('sends what was typed in the contract’s units', () => {
-    const { lot, errors } = read({ elevation: '1,700 - 1,950 m', stock: '2500 g', roastLevel: 'light' });
+    const { lot, errors } = read({
+      elevation: '1,700 - 1,950 m',
+      densityGPerL: '712 g/L',
+      moisturePercent: '10.8',
+      stock: '2500 g',
+      roastLevel: 'light',
+    });
     expect(errors).toEqual([]);
     expect(lot).toMatchObject({
       name: 'Ridge',
       elevationFromM: 1700,
       elevationToM: 1950,
+      densityGPerL: 712,
+      moisturePercent: 10.8,
       stockG: 2500,
       roastLevel: 'light',
     });
@@ -32,6 +40,8 @@ describe('the form of a lot', () => {
     expect(read({}).lot).toMatchObject({
       elevationFromM: null,
       elevationToM: null,
+      densityGPerL: null,
+      moisturePercent: null,
       stockG: null,
       roastLevel: null,
     });
@@ -41,6 +51,9 @@ describe('the form of a lot', () => {
     [{ name: '' }, 'name', 'Name is required.'],
     [{ elevation: 'very high' }, 'elevation', 'is not an elevation'],
     [{ elevation: '9000' }, 'elevation', 'Elevation must be a whole number from 0 to 3000 m.'],
+    [{ densityGPerL: 'dense' }, 'densityGPerL', 'not a'],
+    [{ densityGPerL: '71' }, 'densityGPerL', 'Density must be 400 to 1000 g/L.'],
+    [{ moisturePercent: '108' }, 'moisturePercent', 'Moisture must be 4 to 25 %.'],
     [{ stock: '2,5,0' }, 'stock', 'is not a mass'],
     [{ stock: '-4' }, 'stock', 'Stock must be 0 to 1000000 g.'],
     [{ roastedOn: '' }, 'roastedOn', 'Roast date is required.'],
@@ -51,7 +64,7 @@ describe('the form of a lot', () => {
 
   it('reads a stored lot back into the same text it would send', () => {
     const stored = {
-      ...read({ elevation: '1850', region: 'north' }).lot,
+      ...read({ elevation: '1850', region: 'north', moisturePercent: '10.8' }).lot,
       revision: 3,
     } as unknown as LotView;
     const { lot, errors } = readLotForm(lotFormText(stored), { kind: 'edit', revision: 3 });
@@ -60,6 +73,8 @@ describe('the form of a lot', () => {
       elevationFromM: 1850,
       elevationToM: 1850,
       region: 'north',
+      moisturePercent: 10.8,
+      densityGPerL: null,
       revision: 3,
     });
     // What is left is told by weighing it, not by an edit of the facts.

@@ -1,26 +1,38 @@
 import type { FieldErrors, Resolver } from 'react-hook-form';
-import { formatElevation, parseElevation, type LotSign, type Process, type RoastLevel } from '@vendu/core';
-import { checkDto, EditLotDto, LotFactsDto, NewLotDto, type FieldError, type LotView } from '@vendu/contract';
+import {
+  formatElevation,
+  parseElevation,
+  parseNumber,
+  parseWithUnit,
+  success,
+  type LotSign,
+  type Process,
+  type Result,
+  type RoastLevel,
+} from '@vendu/core';
+import {
+  checkDto,
+  EditLotDto,
+  LOT_FIGURE_NAMES,
+  LOT_FIGURES,
+  LOT_TEXT_NAMES,
+  NewLotDto,
+  type FieldError,
+  type FigureField,
+  type LotFactsDto,
+  type LotFigure,
+  type LotText,
+  type LotView,
+} from '@vendu/contract';
 import { parseOptionalMass } from '../ui/quantities';
 
 /** The form as typed: all text, so that nothing typed is ever lost to a conversion. */
-export interface LotFormText {
-  name: string;
+export interface LotFormText extends Record<LotText | LotFigure, string> {
   country: string;
-  region: string;
-  farm: string;
-  producer: string;
-  variety: string;
   process: Process | '';
-  fermentationNote: string;
-  additions: string;
   elevation: string;
-  supplier: string;
   launchOn: string;
   signs: LotSign[];
-  harvest: string;
-  drying: string;
-  labelNotes: string;
   stock: string;
   roastedOn: string;
   roastLevel: RoastLevel | '';
@@ -30,61 +42,38 @@ export interface LotFormText {
 export type LotDraft = LotFormText & { revision: number | null };
 
 export const EMPTY_LOT: LotFormText = {
-  name: '',
+  ...each([...LOT_TEXT_NAMES, ...LOT_FIGURE_NAMES], () => ''),
   country: '',
-  region: '',
-  farm: '',
-  producer: '',
-  variety: '',
   process: '',
-  fermentationNote: '',
-  additions: '',
   elevation: '',
-  supplier: '',
   launchOn: '',
   signs: [],
-  harvest: '',
-  drying: '',
-  labelNotes: '',
   stock: '',
   roastedOn: '',
   roastLevel: '',
 };
 
 export function lotFormText(lot: LotView): LotFormText {
-  const { elevationFromM, elevationToM } = lot;
+  const { country, process, elevationFromM, elevationToM, launchOn, signs } = lot;
   return {
     ...EMPTY_LOT,
-    ...(Object.fromEntries(SHARED_FIELDS.map((field) => [field, lot[field]])) as Pick<
-      LotFormText,
-      SharedField
-    >),
+    ...each(LOT_TEXT_NAMES, (name) => lot[name]),
+    ...each(LOT_FIGURE_NAMES, (name) => String(lot[name] ?? '')),
+    country,
+    process,
     elevation:
       elevationFromM === null
         ? ''
         : formatElevation({ fromM: elevationFromM, toM: elevationToM ?? elevationFromM }),
-    launchOn: lot.launchOn ?? '',
-    signs: lot.signs,
+    launchOn: launchOn ?? '',
+    signs,
   };
 }
 
-/** Fields that read the same in the form and in the contract. */
-const SHARED_FIELDS = [
-  'name',
-  'country',
-  'region',
-  'farm',
-  'producer',
-  'variety',
-  'process',
-  'fermentationNote',
-  'additions',
-  'supplier',
-  'harvest',
-  'drying',
-  'labelNotes',
-] as const satisfies (keyof LotFormText & keyof LotFactsDto)[];
-type SharedField = (typeof SHARED_FIELDS)[number];
+/** Something for each of some names. */
+function each<K extends string, V>(names: readonly K[], of: (name: K) => V): Record<K, V> {
+  return Object.fromEntries(names.map((name) => [name, of(name)])) as Record<K, V>;
+}
 
 /** What the form sends (what is left is weighed on the page of the lot, so an edit says nothing of it); or, by field of the form, why it cannot. */
 export function readLotForm(
@@ -96,13 +85,22 @@ export function readLotForm(
   if (!elevation.ok) errors.push({ field: 'elevation', message: elevation.message });
   const stock = parseOptionalMass(text.stock);
   if (!stock.ok) errors.push({ field: 'stock', message: stock.message });
-  const facts = {
-    ...Object.fromEntries(SHARED_FIELDS.map((field) => [field, text[field].trim()])),
+  const figures = each(LOT_FIGURE_NAMES, (name) => {
+    const figure = readFigure(name, text[name]);
+    if (!figure.ok) errors.push({ field: name, message: figure.message });
+    return figure.ok ? figure.value : null;
+  });
+  const facts: LotFactsDto = {
+    ...each(LOT_TEXT_NAMES, (name) => text[name].trim()),
+    ...figures,
+    country: text.country.trim(),
+    // What nobody has chosen is refused below, by its name.
+    process: text.process as Process,
     elevationFromM: elevation.ok ? (elevation.value?.fromM ?? null) : null,
     elevationToM: elevation.ok ? (elevation.value?.toM ?? null) : null,
     launchOn: text.launchOn || null,
     signs: text.signs,
-  } as LotFactsDto;
+  };
   const lot: NewLotDto | EditLotDto =
     purpose.kind === 'new'
       ? {
@@ -117,6 +115,13 @@ export function readLotForm(
     lot,
     errors: [...errors, ...checked.map((error) => ({ ...error, field: formFieldOf(error.field) }))],
   };
+}
+
+/** A figure that may be left empty; empty means not known. */
+function readFigure(name: LotFigure, text: string): Result<number | null, string> {
+  const { unit }: FigureField = LOT_FIGURES[name];
+  if (text.trim() === '') return success(null);
+  return unit === '' ? parseNumber(text) : parseWithUnit(text, unit);
 }
 
 /** The contract's field names in the words of the form. */

@@ -5,6 +5,7 @@ import { bench } from './0004-bench.js';
 import { instruments } from './0005-instruments.js';
 import { recipeKitAndSearch } from './0003-recipe-kit-and-search.js';
 import { evidenceModel } from './0008-evidence-model.js';
+import { greenFigures } from './0011-green-figures.js';
 import { howKitIsBuilt } from './0009-how-kit-is-built.js';
 import { outflow } from './0007-outflow.js';
 import { safeGround } from './0006-safe-ground.js';
@@ -22,4 +23,5 @@ export const MIGRATIONS: readonly Migration[] = [
   evidenceModel,
   howKitIsBuilt,
   brewLog,
+  greenFigures,
 ];
