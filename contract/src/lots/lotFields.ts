@@ -67,6 +67,15 @@ export const LOT_FIGURES = {
     hint: 'of the green: sound at 9 to 12.5',
     alsoCalled: ['Moisture %', 'Moisture content'],
   },
+  waterActivity: {
+    label: 'Water activity',
+    unit: '',
+    min: 0.2,
+    max: 0.9,
+    decimals: 2,
+    hint: 'of the green: keeps at 0.45 to 0.60',
+    alsoCalled: ['aw'],
+  },
 } as const satisfies Record<string, FigureField>;
 export type LotFigure = keyof typeof LOT_FIGURES;
 

@@ -76,6 +76,10 @@ export class LotFactsDto implements Record<LotText, string>, Record<LotFigure, n
   @NumberBetween(LOT_FIGURES.moisturePercent)
   moisturePercent: number | null = null;
 
+  @ValidateIf(isGiven)
+  @NumberBetween(LOT_FIGURES.waterActivity)
+  waterActivity: number | null = null;
+
   @TextUpTo(LOT_TEXTS.supplier)
   supplier: string = '';
 

@@ -24,6 +24,7 @@ export class LotModel
   @Column(DataType.INTEGER) declare elevationToM: number | null;
   @DecimalColumn(5, 1) declare densityGPerL: number | null;
   @DecimalColumn(4, 2) declare moisturePercent: number | null;
+  @DecimalColumn(4, 3) declare waterActivity: number | null;
   @Column(DataType.STRING) declare harvest: string;
   @Column(DataType.STRING) declare drying: string;
   @Column(DataType.STRING) declare labelNotes: string;

@@ -210,6 +210,7 @@ const PLACE = {
   supplier: 'origin',
   densityGPerL: 'green',
   moisturePercent: 'green',
+  waterActivity: 'green',
   drying: 'processing',
   fermentationNote: 'processing',
   additions: 'processing',

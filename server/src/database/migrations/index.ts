@@ -6,6 +6,7 @@ import { instruments } from './0005-instruments.js';
 import { recipeKitAndSearch } from './0003-recipe-kit-and-search.js';
 import { evidenceModel } from './0008-evidence-model.js';
 import { greenFigures } from './0011-green-figures.js';
+import { waterActivity } from './0012-water-activity.js';
 import { howKitIsBuilt } from './0009-how-kit-is-built.js';
 import { outflow } from './0007-outflow.js';
 import { safeGround } from './0006-safe-ground.js';
@@ -24,4 +25,5 @@ export const MIGRATIONS: readonly Migration[] = [
   howKitIsBuilt,
   brewLog,
   greenFigures,
+  waterActivity,
 ];
