@@ -14,6 +14,8 @@ const LANDED = {
   '0008-evidence-model': '45fb65ce41949698',
   '0009-how-kit-is-built': '4fff1f06ff4020f8',
   '0010-brew-log': 'e012c09ce2818c50',
+  '0011-green-figures': 'b70a08245d31baaf',
+  '0012-water-activity': 'b2f3cbf00e97172a',
 };
 
 describe('the steps of the schema', () => {
