@@ -4,6 +4,7 @@ export { type OutOfRange } from './input/ranges.js';
 export { failure, success, valueOf, type Failure, type Result, type Success } from './result.js';
 
 export { formatClock, formatDuration, parseDurationS } from './quantity/duration.js';
+export { middleElevationM } from './lot/grown.js';
 export { formatElevation, parseElevation, type ElevationRange } from './quantity/elevation.js';
 export { parseMassOrMultipleG } from './quantity/massOrMultiple.js';
 export { parseNumber, parseWithUnit } from './quantity/parseNumber.js';

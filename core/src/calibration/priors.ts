@@ -1,3 +1,4 @@
+import { isLow } from '../lot/grown.js';
 import { inverse, Matrix } from 'ml-matrix';
 import type { Process, RoastLevel } from '../vocabulary.js';
 import { outOfRange, type OutOfRange } from '../input/ranges.js';
@@ -47,8 +48,8 @@ const BY_ROAST: Record<RoastLevel, Partial<LearnedFactors>> = {
   'medium-dark': { rate: 0.1, solubility: 0.02, flow: 0.1 },
 };
 
-/** Grown low, a lot is softer and drains fast (common practice; metres and size assumed). */
-const LOW_GROWN = { belowM: 1200, shift: { flow: -0.15, rate: 0.05 } as Partial<LearnedFactors> };
+/** Grown low, a lot is softer and drains fast (common practice; size assumed). */
+const LOW_GROWN: Partial<LearnedFactors> = { flow: -0.15, rate: 0.05 };
 
 /** What the brews of one lot say of its factors by themselves, without what was believed before. */
 export interface LotEvidence {
@@ -84,7 +85,7 @@ export function lotPrior({
   const shifts = [
     process ? BY_PROCESS[process] : {},
     roastLevel ? BY_ROAST[roastLevel] : {},
-    elevationM !== undefined && elevationM < LOW_GROWN.belowM ? LOW_GROWN.shift : {},
+    elevationM !== undefined && isLow(elevationM) ? LOW_GROWN : {},
   ];
   const lnShift = FACTORS.map((factor) => shifts.reduce((total, shift) => total + (shift[factor] ?? 0), 0));
   const house = Matrix.diag(FACTORS.map((factor) => SPREAD[factor].lnSd ** 2 * SPREAD[factor].houseShare));

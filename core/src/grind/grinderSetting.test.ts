@@ -18,6 +18,17 @@ describe('the setting of a grinder for a wanted size', () => {
     expect(grinderSettingFor({ points: POINTS, grindUm })).toEqual({ ok: true, value: setting });
   });
 
+  it.each([
+    // Computed: 604 µm lies at 15.2 and 609 µm at 15.45.
+    [604, 1, 15],
+    [609, 1, 15],
+    [604, 0.1, 15.2],
+    [609, 0.25, 15.5],
+    [602, 0.1, 15.1],
+  ])('%i µm on a scale of steps of %d is setting %d', (grindUm, settingStep, setting) => {
+    expect(grinderSettingFor({ points: POINTS, grindUm, settingStep })).toEqual({ ok: true, value: setting });
+  });
+
   it('does not guess past the measured span, and names the nearest point', () => {
     expect(grinderSettingFor({ points: POINTS, grindUm: 450 })).toMatchObject({
       reason: 'finer-than-reach',

@@ -19,15 +19,18 @@ export interface OutOfReach {
  *
  * @param points - two or more, in any order; the size must rise with the setting
  * @param grindUm - wanted median size, micrometres
- * @returns the setting, unrounded; out of the measured span a failure with the nearest point, since a
+ * @param settingStep - smallest step of its scale, to the nearest of which the setting is rounded; unrounded without
+ * @returns the setting; out of the measured span a failure with the nearest point, since a
  *   grinder's scale carries over badly and is never extrapolated
  */
 export function grinderSettingFor({
   points,
   grindUm,
+  settingStep,
 }: {
   points: readonly CalibrationPoint[];
   grindUm: number;
+  settingStep?: number;
 }): Result<number, 'too-few-points' | 'not-monotone'> | OutOfReach {
   const sorted = [...points].sort((a, b) => a.setting - b.setting);
   const [finest, coarsest] = [sorted[0], sorted.at(-1)];
@@ -48,7 +51,10 @@ export function grinderSettingFor({
   const above = sorted.findIndex((point, index) => index > 0 && point.grindUm >= grindUm);
   const [low, high] = [sorted[above - 1] ?? finest, sorted[above] ?? coarsest];
   const share = (grindUm - low.grindUm) / (high.grindUm - low.grindUm);
-  return success(low.setting + share * (high.setting - low.setting));
+  const setting = low.setting + share * (high.setting - low.setting);
+  if (settingStep === undefined) return success(setting);
+  // To the hundredth, as scales are marked: a sum of steps is a little off.
+  return success(Math.round(Math.round(setting / settingStep) * settingStep * 100) / 100);
 }
 
 /** A size that a grinder does not reach, with the nearest it does. */

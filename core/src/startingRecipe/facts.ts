@@ -1,4 +1,5 @@
 import { PAPER_PER_M } from '../brewModel/hardware.js';
+import { isHigh, isLow, middleElevationM } from '../lot/grown.js';
 import type { ElevationRange } from '../quantity/elevation.js';
 import { USUAL_SCHOOLS, type SchoolPoint, type Schools } from '../schools/schools.js';
 import type { WaterFacts } from './kitNotes.js';
@@ -26,27 +27,16 @@ export interface StartingFacts {
   labElevationM: number;
 }
 
-/** From here up a lot counts as grown high, m (common practice). */
-const HIGH_ELEVATION_M = 1700;
-/** Up to here a lot counts as grown low, m (common practice). */
-const LOW_ELEVATION_M = 1200;
-
 /** Up to here a paper counts as fast, and from there on as thick, 1/m: between the calibrated papers of {@link PAPER_PER_M}. */
 const FAST_PAPER_PER_M = 1.45e8;
 const THICK_PAPER_PER_M = 3.6e8;
 
-function middleElevationM({ elevation }: Pick<StartingFacts, 'elevation'>): number | null {
-  return elevation === null ? null : (elevation.fromM + elevation.toM) / 2;
+export function isHighGrown({ elevation }: StartingFacts): boolean {
+  return elevation !== null && isHigh(middleElevationM(elevation));
 }
 
-export function isHighGrown(facts: StartingFacts): boolean {
-  const middleM = middleElevationM(facts);
-  return middleM !== null && middleM >= HIGH_ELEVATION_M;
-}
-
-export function isLowGrown(facts: StartingFacts): boolean {
-  const middleM = middleElevationM(facts);
-  return middleM !== null && middleM <= LOW_ELEVATION_M;
+export function isLowGrown({ elevation }: StartingFacts): boolean {
+  return elevation !== null && isLow(middleElevationM(elevation));
 }
 
 export function isInFastPaper({ paperPerM = PAPER_PER_M.ordinary }: StartingFacts): boolean {
@@ -55,11 +45,6 @@ export function isInFastPaper({ paperPerM = PAPER_PER_M.ordinary }: StartingFact
 
 export function isInThickPaper({ paperPerM = PAPER_PER_M.ordinary }: StartingFacts): boolean {
   return paperPerM >= THICK_PAPER_PER_M;
-}
-
-/** Fermented long enough to give itself up early and to turn boozy when pushed. */
-export function isLongFermented({ process }: StartingFacts): boolean {
-  return process === 'anaerobic' || process === 'carbonic-maceration' || process === 'long-fermentation';
 }
 
 export function hasSign({ signs = [] }: StartingFacts, sign: LotSign): boolean {

@@ -1,3 +1,4 @@
+import { middleElevationM } from '../lot/grown.js';
 import type { Aim } from '../aim/aim.js';
 import { calibrateLot, type LotCalibration } from '../calibration/calibrateLot.js';
 import { conditionsOfPlan, type BrewKit } from '../calibration/conditions.js';
@@ -49,7 +50,7 @@ export function fittedStart({
 }): FittedStart {
   const prior = lotPrior({
     process: facts.process,
-    ...(facts.elevation ? { elevationM: (facts.elevation.fromM + facts.elevation.toM) / 2 } : {}),
+    ...(facts.elevation ? { elevationM: middleElevationM(facts.elevation) } : {}),
     ...(facts.roastLevel ? { roastLevel: facts.roastLevel } : {}),
     earlierLots,
   });

@@ -1,3 +1,4 @@
+import { isLongFermented } from '../lot/fermentation.js';
 import type { Figure } from './figures.js';
 import { SCHOOL_RULES } from './schoolRules.js';
 import {
@@ -5,7 +6,6 @@ import {
   isHighGrown,
   isInFastPaper,
   isInThickPaper,
-  isLongFermented,
   isLowGrown,
   type StartingFacts,
 } from './facts.js';
@@ -61,7 +61,7 @@ export const STARTING_RULES: readonly StartingRule[] = [
   {
     id: 'long-fermentation',
     because: 'long or closed fermentation: very soluble and boozy when pushed, so cooler and gentle',
-    applies: isLongFermented,
+    applies: ({ process }) => isLongFermented(process),
     pushes: [
       { figure: 'kettleC', by: -3 },
       { figure: 'bloomSwirls', by: -1 },

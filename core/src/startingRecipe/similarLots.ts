@@ -1,4 +1,6 @@
 import type { EarlierLot, LotEvidence } from '../calibration/priors.js';
+import { isOfLongFermentation } from '../lot/fermentation.js';
+import { middleElevationM } from '../lot/grown.js';
 import type { ElevationRange } from '../quantity/elevation.js';
 import type { BrewPlan } from '../plan/plan.js';
 import { ROAST_LEVELS, type BrewerShape, type Process, type RoastLevel } from '../vocabulary.js';
@@ -39,13 +41,6 @@ const SAME_FAMILY = 0.5;
 const ELEVATION_SCALE_M = 300;
 const LEAST_LIKE = 0.35;
 const MOST_SHOWN = 4;
-
-const FERMENTED: readonly Process[] = [
-  'anaerobic',
-  'carbonic-maceration',
-  'long-fermentation',
-  'co-fermented',
-];
 
 /** The finished lots most like a new one, four at most, each with what they share. */
 export function similarLots(lot: LotCharacter, finished: readonly FinishedLot[]): SimilarLot[] {
@@ -95,13 +90,13 @@ const NOTHING: Shared = { weight: 0, words: '' };
 
 function processShared(a: LotCharacter, b: LotCharacter): Shared {
   if (a.process === b.process) return { weight: WEIGHTS.process, words: 'same process' };
-  const related = FERMENTED.includes(a.process) && FERMENTED.includes(b.process);
+  const related = isOfLongFermentation(a.process) && isOfLongFermentation(b.process);
   return related ? { weight: WEIGHTS.process * SAME_FAMILY, words: 'both long fermented' } : NOTHING;
 }
 
 function elevationShared(a: LotCharacter, b: LotCharacter): Shared {
   if (!a.elevation || !b.elevation) return NOTHING;
-  const apartM = Math.abs(middle(a.elevation) - middle(b.elevation));
+  const apartM = Math.abs(middleElevationM(a.elevation) - middleElevationM(b.elevation));
   const weight = WEIGHTS.elevation * Math.exp(-((apartM / ELEVATION_SCALE_M) ** 2));
   if (weight < WEIGHTS.elevation / 3) return { weight, words: '' };
   return { weight, words: apartM < 25 ? 'same elevation' : `${Math.round(apartM)} m apart in elevation` };
@@ -123,8 +118,4 @@ function roastShared(a: LotCharacter, b: LotCharacter): Shared {
 function varietyShared(a: LotCharacter, b: LotCharacter): Shared {
   const [one, two] = [a.variety, b.variety].map((variety) => variety.trim().toLowerCase());
   return one !== '' && one === two ? { weight: WEIGHTS.variety, words: 'same variety' } : NOTHING;
-}
-
-function middle({ fromM, toM }: ElevationRange): number {
-  return (fromM + toM) / 2;
 }

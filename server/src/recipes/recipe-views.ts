@@ -17,10 +17,10 @@ export function settingFor(
   plan: BrewPlan,
   grinder: GrinderView,
 ): { grinderSetting: number | null; grinderNote: string } {
-  const found = grinderSettingFor({ points: grinder.points, grindUm: plan.grindUm });
+  const { points, settingStep } = grinder;
+  const found = grinderSettingFor({ points, settingStep, grindUm: plan.grindUm });
   if (!found.ok) return { grinderSetting: null, grinderNote: found.message };
-  const steps = Math.round(found.value / grinder.settingStep);
-  return { grinderSetting: Math.round(steps * grinder.settingStep * 100) / 100, grinderNote: '' };
+  return { grinderSetting: found.value, grinderNote: '' };
 }
 
 function signature(person: PersonModel | null, at: Date | null): Signature | null {

@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import { Sequelize } from 'sequelize-typescript';
-import { earlierLots, lotPrior, type LotPrior, type RoastLevel } from '@vendu/core';
+import { earlierLots, lotPrior, middleElevationM, type LotPrior, type RoastLevel } from '@vendu/core';
 import type {
   NewVersionDto,
   OutdatedCard,
@@ -171,7 +171,7 @@ export class RecipesService {
     const finished = await readFinishedLots(this.sequelize, lot.id);
     return lotPrior({
       process: lot.process,
-      ...(elevation ? { elevationM: (elevation.fromM + elevation.toM) / 2 } : {}),
+      ...(elevation ? { elevationM: middleElevationM(elevation) } : {}),
       ...(roastLevel ? { roastLevel } : {}),
       earlierLots: earlierLots({ brewerShape: brewer.shape }, finished),
     });

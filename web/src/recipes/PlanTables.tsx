@@ -62,9 +62,7 @@ export const PlanTables = memo(function PlanTables({
   );
 });
 
-function settingHint(plan: BrewPlan, grinder: GrinderView): string {
-  const found = grinderSettingFor({ points: grinder.points, grindUm: plan.grindUm });
-  if (!found.ok) return found.message;
-  const setting = Math.round(found.value / grinder.settingStep) * grinder.settingStep;
-  return `${grinder.name} at ${Math.round(setting * 100) / 100}`;
+function settingHint(plan: BrewPlan, { name, points, settingStep }: GrinderView): string {
+  const found = grinderSettingFor({ points, settingStep, grindUm: plan.grindUm });
+  return found.ok ? `${name} at ${found.value}` : found.message;
 }

@@ -142,9 +142,7 @@ export const ScalePanel = memo(function ScalePanel({
   );
 });
 
-function settingWords(plan: BrewPlan, grinder: KitView['grinders'][number]): string {
-  const found = grinderSettingFor({ points: grinder.points, grindUm: plan.grindUm });
-  if (!found.ok) return found.message;
-  const steps = Math.round(found.value / grinder.settingStep);
-  return `${grinder.name} at ${Math.round(steps * grinder.settingStep * 100) / 100}.`;
+function settingWords(plan: BrewPlan, { name, points, settingStep }: KitView['grinders'][number]): string {
+  const found = grinderSettingFor({ points, settingStep, grindUm: plan.grindUm });
+  return found.ok ? `${name} at ${found.value}.` : found.message;
 }

@@ -1,0 +1,13 @@
+import type { Process } from '../vocabulary.js';
+
+/** Fermented long enough to give itself up early and to turn boozy when pushed. */
+const LONG_FERMENTED: readonly Process[] = ['anaerobic', 'carbonic-maceration', 'long-fermentation'];
+
+export function isLongFermented(process: Process): boolean {
+  return LONG_FERMENTED.includes(process);
+}
+
+/** Fermented long, by itself or with fruit or yeast: a family, though a co-ferment has rules of its own. */
+export function isOfLongFermentation(process: Process): boolean {
+  return isLongFermented(process) || process === 'co-fermented';
+}
