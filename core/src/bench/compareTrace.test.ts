@@ -79,6 +79,79 @@ describe('a trace against its plan', () => {
     expect(missed()).toEqual([]);
   });
 
+  it('numbers the pours as the plan does, missed ones too, in whatever order the points come', () => {
+    const poured = traceOf(plan.pours.slice(0, 2));
+    const { pours } = valueOf(compareTrace({ plan, trace: poured }));
+    expect(pours.map(({ pourNumber }) => pourNumber)).toEqual([1, 2, 3]);
+    expect(pours[2]).toEqual({
+      pourNumber: 3,
+      startS: null,
+      endS: null,
+      totalG: null,
+      flowGps: null,
+      lateByS: null,
+      overByG: null,
+      fasterByGps: null,
+      notes: ['missed'],
+    });
+    expect(valueOf(compareTrace({ plan, trace: poured.toReversed() })).pours).toEqual(pours);
+  });
+
+  it('gives each pour the stream nearest to its time, and each stream to one pour', () => {
+    // A splash five seconds before the second pour, which itself is on time.
+    const { pours, unplanned } = compared([
+      ...plan.pours.slice(0, 1),
+      { startS: 30, amountG: 10, flowGps: 6 },
+      ...plan.pours.slice(1),
+    ]);
+    expect(Math.abs(pours[1]?.lateByS ?? 99)).toBeLessThan(1);
+    expect(unplanned.map(({ startS }) => Math.round(startS))).toEqual([30]);
+    // A stream 26 s off is not that pour; at 24 s it is.
+    const off = (byS: number) =>
+      compared([
+        ...plan.pours.slice(0, 2),
+        { startS: (plan.pours[2]?.startS ?? 0) + byS, amountG: 100, flowGps: 6 },
+      ]);
+    expect(off(27).pours[2]?.notes).toEqual(['missed']);
+    expect(off(23).pours[2]?.notes).toContain('late');
+  });
+
+  it('measures start, end, total and flow of a stream without noise to the reading', () => {
+    const { pours } = valueOf(compareTrace({ plan, trace: traceOf(plan.pours, 0) }));
+    for (const [index, pour] of plan.pours.entries()) {
+      const seen = pours[index];
+      expect(Math.abs((seen?.startS ?? 99) - pour.startS)).toBeLessThanOrEqual(0.4);
+      expect(Math.abs((seen?.endS ?? 99) - pour.startS - pour.amountG / pour.flowGps)).toBeLessThanOrEqual(
+        0.4,
+      );
+      expect(seen?.flowGps).toBeCloseTo(pour.flowGps, 6);
+    }
+  });
+
+  it('does not call a drip or a nudge of the scale a pour', () => {
+    const nudged = traceOf(plan.pours, 0).map(({ atS, totalG }) => ({
+      atS,
+      totalG: totalG + (atS > 125 && atS < 127 ? 3.5 : 0),
+    }));
+    expect(valueOf(compareTrace({ plan, trace: nudged })).unplanned).toEqual([]);
+  });
+
+  it('knows a swirl marked up to twenty seconds from its time, each mark for one swirl', () => {
+    const trace = traceOf(plan.pours);
+    const [bloom] = plan.pours;
+    const dueS = (bloom?.startS ?? 0) + (bloom?.amountG ?? 0) / (bloom?.flowGps ?? 1);
+    const missed = (atS: number) =>
+      valueOf(compareTrace({ plan, trace, agitatedAtS: [atS] })).missedAgitation.length;
+    expect([missed(dueS - 19.9), missed(dueS + 19.9), missed(dueS + 20.1), missed(dueS - 20.1)]).toEqual([
+      0, 0, 1, 1,
+    ]);
+  });
+
+  it('needs three points', () => {
+    const points = traceOf(plan.pours, 0).slice(0, 3);
+    expect(compareTrace({ plan, trace: points }).ok).toBe(true);
+  });
+
   it('names a point that cannot be', () => {
     const trace = traceOf(plan.pours);
     expect(compareTrace({ plan, trace: [...trace, { atS: NaN, totalG: 1 }] })).toMatchObject({

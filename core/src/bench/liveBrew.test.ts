@@ -135,6 +135,8 @@ describe('the watch on the drain', () => {
 
   it('has the clock alone where nothing is believed', () => {
     const by = (elapsedS: number) => drainOutlook({ plannedS: 160, belief: null, elapsedS });
+    // A fifth and half past the plan: to the second.
+    expect([192, 192.1, 240, 240.1].map(by)).toEqual(['on-plan', 'late', 'late', 'stall']);
     expect([by(60), by(195), by(250)]).toEqual(['on-plan', 'late', 'stall']);
   });
 

@@ -61,6 +61,49 @@ describe('a scale under the server alone', () => {
     expect(Math.abs((found ?? Infinity) - (brew.drawdownS ?? 0))).toBeLessThan(10);
   });
 
+  /** Grams at 10 Hz, as a function of seconds. */
+  const scaleOf = (untilS: number, gramsAt: (atS: number) => number): Trace => {
+    const atMs = Array.from({ length: untilS * 10 + 1 }, (_, index) => index * 100);
+    return { atMs, massG: atMs.map((each) => gramsAt(each / 1000)) };
+  };
+
+  it('hears the first drip at a gram that stays for a second, and no knock', () => {
+    const dripAt = (untilS: number, staysS = Infinity) =>
+      firstDripS(scaleOf(untilS, (atS) => (atS >= 5 && atS < 5 + staysS ? 1 : 0)));
+    expect(dripAt(6)).toBe(5);
+    // Not before it has stayed.
+    expect(dripAt(5)).toBeNull();
+    expect(dripAt(30, 0.5)).toBeNull();
+    expect(firstDripS(scaleOf(10, (atS) => (atS >= 5 ? 0.9 : 0)))).toBeNull();
+    // What lay on the scale before is its zero.
+    expect(firstDripS(scaleOf(10, (atS) => (atS >= 5 ? 301 : 300)))).toBe(5);
+    // It may bounce to half of it.
+    expect(firstDripS(scaleOf(10, (atS) => (atS < 5 ? 0 : atS < 5.3 ? 1 : 0.5)))).toBe(5);
+    expect(firstDripS(scaleOf(10, (atS) => (atS < 5 ? 0 : atS < 5.3 ? 1 : 0.4)))).toBeNull();
+  });
+
+  it('reads the outflow as the slope of the last three seconds', () => {
+    const trace = scaleOf(20, (atS) => (atS < 10 ? 2 * atS : 20 + 0.5 * (atS - 10)));
+    expect(outflowGps(trace, 8000)).toBeCloseTo(2, 9);
+    expect(outflowGps(trace, 13_000)).toBeCloseTo(0.5, 9);
+    // Seven points are too few, eight are enough.
+    expect(outflowGps(trace, 600)).toBeNull();
+    expect(outflowGps(trace, 700)).toBeCloseTo(2, 9);
+    // A server taken off is no outflow.
+    expect(
+      outflowGps(
+        scaleOf(20, (atS) => -16 * atS),
+        8000,
+      ),
+    ).toBeNull();
+    expect(
+      outflowGps(
+        scaleOf(20, (atS) => 15 * atS),
+        8000,
+      ),
+    ).toBeCloseTo(15, 9);
+  });
+
   it('says nothing of the end while water still stands on the bed', () => {
     const { trace, brew } = brewOf({});
     for (let untilS = POURED_S; untilS < (brew.drawdownS ?? 0); untilS += 5) {
