@@ -88,6 +88,24 @@ describe('a field that cannot be right is named, with the allowed range', () => 
     expect(problemOf(response).detail).toContain('discard the rinse water');
   });
 
+  it('and not one that has bypass water in it, which is lighter than both together', async () => {
+    const { id } = await takeInLot(app.barista);
+    const plan = { ...recipe.versions[0]!.plan, bypassG: 60 };
+    const withBypass = (
+      await app.barista
+        .post(`/api/lots/${id}/recipes`)
+        .send({ brewerId: 1, grinderId: 1, plan, note: '' })
+        .expect(201)
+    ).body as RecipeView;
+    const brewed = await storeBrew(app.barista, withBypass);
+    const weigh = (beverageG: number) =>
+      app.barista
+        .patch(`/api/brews/${brewed.id}`)
+        .send({ revision: brewed.revision, doseG: 16, waterG: 250, beverageG, note: '' });
+    expect(problemOf(await weigh(310)).errors).toMatchObject([{ allowed: 'below 310 g' }]);
+    await weigh(280).expect(200);
+  });
+
   it('a reading of 13 for 1.3', async () => {
     const response = await app.barista.post(`/api/brews/${brew.id}/readings`).send({ tdsPercent: 13 });
     expect(fieldsOf(response)).toEqual(['tdsPercent']);

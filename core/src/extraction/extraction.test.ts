@@ -164,5 +164,11 @@ describe('figures that cannot be right', () => {
     expect(beverageFault({ beverageG: 240, waterG: 240 })).toMatchObject({
       reason: 'beverage-heavier-than-water',
     });
+    // Water that was added to the beverage is in it.
+    expect(beverageFault({ beverageG: 280, waterG: 250, bypassG: 60 })).toBeNull();
+    expect(beverageFault({ beverageG: 310, waterG: 250, bypassG: 60 })).toMatchObject({
+      message: expect.stringContaining('the 250 g poured and 60 g added') as string,
+      allowed: 'below 310 g',
+    });
   });
 });

@@ -1,3 +1,4 @@
+import { roundToTenth } from '../plan/plan.js';
 type MeasurementFaultReason = 'beverage-heavier-than-water' | 'reading-out-of-range';
 
 /** A weighed or read figure that cannot be right; `allowed` is the range it should be in. */
@@ -32,19 +33,25 @@ export function readingFault({ tdsPercent }: { tdsPercent: number }): Measuremen
 /**
  * Checks a weighed beverage against the water poured: the bed always keeps some.
  *
+ * @param waterG - poured through the bed
+ * @param bypassG - added to the finished beverage: it is in it whole
  * @returns `null` for a possible beverage
  */
 export function beverageFault({
   beverageG,
   waterG,
+  bypassG = 0,
 }: {
   beverageG: number;
   waterG: number;
+  bypassG?: number;
 }): MeasurementFault | null {
-  if (beverageG < waterG) return null;
+  const allG = roundToTenth(waterG + bypassG);
+  if (beverageG < allG) return null;
+  const water = bypassG === 0 ? `the ${waterG} g poured` : `the ${waterG} g poured and ${bypassG} g added`;
   return {
     reason: 'beverage-heavier-than-water',
-    message: `${beverageG} g is not lighter than the ${waterG} g poured; tare the server, and discard the rinse water before weighing.`,
-    allowed: `below ${waterG} g`,
+    message: `${beverageG} g is not lighter than ${water}; tare the server, and discard the rinse water before weighing.`,
+    allowed: `below ${allG} g`,
   };
 }

@@ -100,7 +100,8 @@ export class BrewsService {
       refuseStale(row, weighed.revision);
       const waterG = weighed.waterG ?? pouredWaterG({ plan: row.plan, done: row.steps }).waterG;
       if (next.beverageG !== null) {
-        const fault = beverageFault({ beverageG: next.beverageG, waterG });
+        const { bypassG = 0 } = row.plan;
+        const fault = beverageFault({ beverageG: next.beverageG, waterG, bypassG });
         if (fault) throw invalidField({ field: 'beverageG', message: fault.message, allowed: fault.allowed });
       }
       const corrections = (Object.keys(next) as (keyof typeof next)[])

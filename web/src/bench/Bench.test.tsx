@@ -9,7 +9,7 @@ import { problem, renderPart, standInServer } from '../testing/renderPart';
 import { standInSound } from '../testing/standInSound';
 import { Bench } from './Bench';
 import { noteOf, soFar } from './benchBrew';
-import { brewLaidOut, selectBrews, stepMarked } from './benchSlice';
+import { brewLaidOut, selectBrews, stepMarked, type LaidOutBrew } from './benchSlice';
 
 const START = new Date('2026-11-23T10:00:00Z');
 
@@ -33,10 +33,10 @@ function WholeBench() {
 }
 
 /** A bench with a brew laid out on it. */
-function laidOutBench() {
+function laidOutBench(changes: Partial<LaidOutBrew> = {}) {
   const rendered = renderPart(<WholeBench />);
   act(() => {
-    rendered.store.dispatch(brewLaidOut(LAID_OUT));
+    rendered.store.dispatch(brewLaidOut({ ...LAID_OUT, ...changes }));
   });
   return rendered;
 }
@@ -329,8 +329,8 @@ describe('what is safe where', () => {
 });
 
 describe('the bench when it is drained', () => {
-  function drain(before?: () => void) {
-    const rendered = laidOutBench();
+  function drain(before?: () => void, changes: Partial<LaidOutBrew> = {}) {
+    const rendered = laidOutBench(changes);
     before?.();
     press(' ');
     for (const seconds of [6, 36, 34, 84]) {
@@ -339,6 +339,15 @@ describe('the bench when it is drained', () => {
     }
     return rendered;
   }
+
+  it('says what is to be added to the beverage, where the recipe has a bypass', () => {
+    const { unmount } = drain();
+    expect(screen.queryByText(/hot water to the cup/)).toBeNull();
+    unmount();
+    localStorage.clear();
+    drain(undefined, { plan: { ...PLAN, bypassG: 60 } });
+    expect(screen.getByText(/hot water to the cup/).textContent).toBe('Add 60 g of hot water to the cup.');
+  });
 
   it('stops its clock and takes no more marks', () => {
     const { store } = drain();

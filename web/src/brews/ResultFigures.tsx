@@ -157,6 +157,8 @@ function StrengthTrail({ brew, result }: { brew: BrewView; result: BrewResult })
 
 function YieldTrail({ brew, result }: { brew: BrewView; result: BrewResult }) {
   const measured = result.yield;
+  // What was added to the finished beverage is in it.
+  const allWaterG = brew.waterG + (brew.plan.bypassG ?? 0);
   const strength = result.strength.meanPercent.toFixed(3);
   return (
     <Explain label="Where the yield comes from" trigger="strength x beverage / dose">
@@ -167,9 +169,9 @@ function YieldTrail({ brew, result }: { brew: BrewView; result: BrewResult }) {
             {strength} % x {brew.beverageG} g / {brew.doseG} g = {measured.yieldPercent.toFixed(2)} %
           </p>
           <p>
-            The beverage in the cup counts, never the water poured: {brew.waterG} g would read{' '}
+            The beverage in the cup counts, never the water: {allWaterG} g would read{' '}
             <span className="reading">
-              {((result.strength.meanPercent * brew.waterG) / brew.doseG).toFixed(1)} %
+              {((result.strength.meanPercent * allWaterG) / brew.doseG).toFixed(1)} %
             </span>
             . Uncertainty ± <span className="reading">{measured.uncertaintyPoints.toFixed(2)}</span> points
             from the reading, the beverage ({BENCH_INSTRUMENTS.beverageG} g) and the dose (
@@ -179,8 +181,8 @@ function YieldTrail({ brew, result }: { brew: BrewView; result: BrewResult }) {
       ) : (
         <>
           <p className="reading mb-2">
-            {strength} % x ({brew.waterG} g − {measured.assumedRetainedGPerG} x {brew.doseG} g) / {brew.doseG}{' '}
-            g = {measured.yieldPercent.toFixed(2)} %
+            {strength} % x ({allWaterG} g − {measured.assumedRetainedGPerG} x {brew.doseG} g) / {brew.doseG} g
+            = {measured.yieldPercent.toFixed(2)} %
           </p>
           <p>
             The bed’s retained water was assumed: {ASSUMED_RETAINED.lowGPerG} to {ASSUMED_RETAINED.highGPerG}{' '}

@@ -80,7 +80,8 @@ export function WeighForm({ brew }: { brew: BrewView }) {
           quantity={within(GRAMS, { label: 'Beverage', min: 10, max: 5000 })}
           value={figures.beverageG}
           onOffer={(beverageG) => {
-            const fault = beverageFault({ beverageG, waterG: figures.waterG ?? brew.waterG });
+            const { bypassG = 0 } = brew.plan;
+            const fault = beverageFault({ beverageG, waterG: figures.waterG ?? brew.waterG, bypassG });
             if (fault) return fault.message;
             set({ beverageG });
             return undefined;
