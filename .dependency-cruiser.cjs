@@ -40,6 +40,27 @@ module.exports = {
       to: { path: '^web/src/', pathNot: '^web/src/(ui|staircase|extractionMap|brewerSection|api/problem)' },
     },
     {
+      name: 'web-app-on-top',
+      comment: 'app/ puts the features together; no feature knows it',
+      severity: 'error',
+      from: { path: '^web/src/', pathNot: ['^web/src/(app/|main\\.tsx$|testing/)', '\\.test\\.tsx?$'] },
+      to: { path: '^web/src/app/' },
+    },
+    {
+      name: 'device-and-state-below',
+      comment: 'what the device keeps, and what features see of the store, know no feature',
+      severity: 'error',
+      from: { path: '^web/src/(device|state)/' },
+      to: { path: '^web/src/', pathNot: '^web/src/(device|state|ui)/' },
+    },
+    {
+      name: 'database-below-features',
+      comment: 'connection, migrations and columns know no feature; models.ts names all tables',
+      severity: 'error',
+      from: { path: '^server/src/database/' },
+      to: { path: '^server/src/', pathNot: '^server/src/(database/|configuration)' },
+    },
+    {
       name: 'no-circles',
       severity: 'error',
       from: {},

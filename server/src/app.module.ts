@@ -16,6 +16,7 @@ import { withoutSecret } from './instrument-feeds/without-secret.js';
 import { InstrumentFeedsModule } from './instrument-feeds/instrument-feeds.module.js';
 import { WritingModule } from './writing/writing.module.js';
 import { SessionModule } from './session/session.module.js';
+import { MODELS } from './models.js';
 
 @Module({})
 export class AppModule {
@@ -42,7 +43,7 @@ export class AppModule {
           },
           forRoutes: [{ path: '{*splat}', method: RequestMethod.ALL }],
         }),
-        DatabaseModule.on(configuration),
+        DatabaseModule.on(configuration, MODELS),
         WritingModule,
         SessionModule,
         HealthModule,

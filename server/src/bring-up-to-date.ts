@@ -1,5 +1,5 @@
 import type { Sequelize } from 'sequelize-typescript';
-import { bringOlderRecordsUp } from './brews/older-records.js';
+import { bringOlderRecordsUp } from './brew-logs/older-records.js';
 import { migrate, type MigrateOptions } from './database/migrate.js';
 import { refreshLotProgress } from './lots/lot-progress.js';
 

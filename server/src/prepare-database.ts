@@ -4,7 +4,7 @@ import { readConfiguration } from './configuration.js';
 import { connect } from './database/connection.js';
 import { dump } from './database/dump.js';
 import { isGone } from './database/database-faults.js';
-import { MODELS } from './database/models.js';
+import { MODELS } from './models.js';
 import { untilAnswers } from './database/until-answers.js';
 import { loadDemo } from './demo/load-demo.js';
 import { untilFree } from './writing/transactions.js';

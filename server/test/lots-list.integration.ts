@@ -4,7 +4,7 @@ import type { Sequelize } from 'sequelize-typescript';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { LotsQueryDto, type LotsPageView, type LotView } from '@vendu/contract';
 import { connect } from '../src/database/connection.js';
-import { MODELS } from '../src/database/models.js';
+import { MODELS } from '../src/models.js';
 import { BrewReader } from '../src/brews/brew-reader.js';
 import { readLotsPage } from '../src/lots/lot-list.js';
 import { refreshLotProgress } from '../src/lots/lot-progress.js';

@@ -11,7 +11,7 @@ import { connect } from '../src/database/connection.js';
 import { dump } from '../src/database/dump.js';
 import { MIGRATIONS } from '../src/database/migrations/index.js';
 import { inTurnOfMigrations } from '../src/database/schema-connection.js';
-import { MODELS } from '../src/database/models.js';
+import { MODELS } from '../src/models.js';
 import { takeStep } from '../src/database/take-step.js';
 import { administer, readIn } from './support/database.js';
 

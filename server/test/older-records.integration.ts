@@ -4,8 +4,8 @@ import { afterAll, beforeAll, expect, it } from 'vitest';
 import { brewSoFar } from '@vendu/core';
 import type { BrewView } from '@vendu/contract';
 import { BrewModel } from '../src/brews/brew.model.js';
-import { logOfBrew } from '../src/brews/brew-logs.js';
-import { bringOlderRecordsUp } from '../src/brews/older-records.js';
+import { logOfBrew } from '../src/brew-logs/brew-logs.js';
+import { bringOlderRecordsUp } from '../src/brew-logs/older-records.js';
 import {
   brewOf,
   startRecipe,

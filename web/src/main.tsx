@@ -5,7 +5,7 @@ import { Provider } from 'react-redux';
 import { RouterProvider } from 'react-router';
 import { router } from './app/routes';
 import { createStore } from './app/store';
-import { startTheme } from './app/theme';
+import { startTheme } from './device/theme';
 import { Loading } from './ui/Loading';
 import { Notices } from './ui/Notices';
 import './styles.css';

@@ -9,7 +9,7 @@ import { RecipeVersionModel } from '../recipes/recipe-version.model.js';
 import { RecipeModel } from '../recipes/recipe.model.js';
 import { RunningBrewModel } from '../running-brews/running-brew.model.js';
 import { Writing } from '../writing/writing.js';
-import { addToLog, logOfBrew } from './brew-logs.js';
+import { addToLog, logOfBrew } from '../brew-logs/brew-logs.js';
 import { BrewModel } from './brew.model.js';
 import { believableStart } from './believable-start.js';
 import { kitNames, WITH_KIT } from './kit-names.js';

@@ -1,8 +1,7 @@
 import { Global, Inject, Module, type DynamicModule, type OnApplicationShutdown } from '@nestjs/common';
-import { Sequelize } from 'sequelize-typescript';
+import { Sequelize, type ModelCtor } from 'sequelize-typescript';
 import type { Configuration } from '../configuration.js';
 import { connect } from './connection.js';
-import { MODELS } from './models.js';
 
 /** Provides the one `Sequelize` of the application; models are bound to it when it is made. */
 @Global()
@@ -10,10 +9,10 @@ import { MODELS } from './models.js';
 export class DatabaseModule implements OnApplicationShutdown {
   constructor(@Inject(Sequelize) private readonly sequelize: Sequelize) {}
 
-  static on(configuration: Configuration): DynamicModule {
+  static on(configuration: Configuration, models: ModelCtor[]): DynamicModule {
     return {
       module: DatabaseModule,
-      providers: [{ provide: Sequelize, useFactory: () => connect(configuration, MODELS) }],
+      providers: [{ provide: Sequelize, useFactory: () => connect(configuration, models) }],
       exports: [Sequelize],
     };
   }

@@ -6,7 +6,7 @@ import type { RunningBrewDto, RunningBrewKept, RunningBrewView } from '@vendu/co
 import { storableTrace, type Trace } from '@vendu/core';
 import { PersonModel } from '../people/person.model.js';
 import { notFound, ProblemError } from '../problem/problem-error.js';
-import { addToLog, dropLogs, logOfBrew, logsOfBrews } from '../brews/brew-logs.js';
+import { addToLog, dropLogs, logOfBrew, logsOfBrews } from '../brew-logs/brew-logs.js';
 import { inTransaction } from '../writing/transactions.js';
 import { RunningBrewModel } from './running-brew.model.js';
 

@@ -7,7 +7,7 @@ import { readConfiguration } from '../../src/configuration.js';
 import { connect } from '../../src/database/connection.js';
 import { dump } from '../../src/database/dump.js';
 import { migrate } from '../../src/database/migrate.js';
-import { MODELS } from '../../src/database/models.js';
+import { MODELS } from '../../src/models.js';
 import { loadDemo } from '../../src/demo/load-demo.js';
 import { administer } from './database.js';
 

@@ -1,4 +1,4 @@
-import { readDraft, writeDraft } from '../app/draft';
+import { readDraft, writeDraft } from '../device/draft';
 
 /** A request that stores something new and that nobody has answered yet. */
 interface Unanswered {

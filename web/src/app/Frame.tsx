@@ -6,9 +6,9 @@ import { classes } from '../ui/classes';
 import { RunningStrip } from '../bench/RunningStrip';
 import { Loading } from '../ui/Loading';
 import { troubleOf } from '../api/problem';
-import { Mark } from './Mark';
-import { Outage } from './Outage';
-import { ThemeChoice } from './ThemeChoice';
+import { Mark } from '../ui/Mark';
+import { Outage } from '../ui/Outage';
+import { ThemeChoice } from '../device/ThemeChoice';
 
 /** The sheet that every signed-in page lies on: name and places above, a graduation under them. */
 export function Frame() {

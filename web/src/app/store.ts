@@ -1,19 +1,17 @@
 import { combineReducers, configureStore } from '@reduxjs/toolkit';
-import { useDispatch, useSelector } from 'react-redux';
 import { api } from '../api/api';
 import { benchApi } from '../bench/benchApi';
 import { benchSlice, benchTakenUp, entriesHeard, keptBench } from '../bench/benchSlice';
 import { noteKeeping } from '../bench/deviceKeeping';
 import { keepOnServer, onTakingBack, toldBy } from '../bench/runningSync';
 import { letScalesTell } from '../bench/scaleTells';
-import { onDraftWritten, readDraft, writeDraft } from './draft';
+import { onDraftWritten, readDraft, writeDraft } from '../device/draft';
 import { metTasks } from './metTasks';
 
 const rootReducer = combineReducers({
   [api.reducerPath]: api.reducer,
   [benchSlice.reducerPath]: benchSlice.reducer,
 });
-export type RootState = ReturnType<typeof rootReducer>;
 
 const BENCH_DRAFT = 'bench';
 const UNREADABLE_DRAFT = 'bench.unreadable';
@@ -65,6 +63,3 @@ export function createStore() {
   tellServer();
   return store;
 }
-
-export const useAppDispatch = useDispatch.withTypes<ReturnType<typeof createStore>['dispatch']>();
-export const useAppSelector = useSelector.withTypes<RootState>();

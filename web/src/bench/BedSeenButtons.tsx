@@ -1,5 +1,5 @@
 import { formatClock } from '@vendu/core';
-import { useAppDispatch } from '../app/store';
+import { useAppDispatch } from '../state/hooks';
 import { useShortcut } from '../ui/useShortcut';
 import { BenchButton } from './BenchButton';
 import { soFar, type BenchBrew } from './benchBrew';

@@ -3,7 +3,7 @@ import { act, fireEvent, screen } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { PutBrewDto } from '@vendu/contract';
 import { brewSoFar } from '@vendu/core';
-import { useAppSelector } from '../app/store';
+import { useAppSelector } from '../state/hooks';
 import { LAID_OUT, PLAN } from '../testing/fixtures';
 import { problem, renderPart, standInServer } from '../testing/renderPart';
 import { standInSound } from '../testing/standInSound';

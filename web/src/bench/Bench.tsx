@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import { benchSteps } from '@vendu/core';
 import { Link } from 'react-router';
-import { useDraft } from '../app/draft';
-import { useAppDispatch, useAppSelector } from '../app/store';
-import { chooseTheme, useTheme } from '../app/theme';
+import { useDraft } from '../device/draft';
+import { useAppDispatch, useAppSelector } from '../state/hooks';
+import { chooseTheme, useTheme } from '../device/theme';
 import { useShortcut } from '../ui/useShortcut';
 import { BenchButton } from './BenchButton';
 import { BenchFooter } from './BenchFooter';

@@ -7,7 +7,7 @@ import {
   type BrewPlan,
   type Happening,
 } from '@vendu/core';
-import { useAppDispatch } from '../app/store';
+import { useAppDispatch } from '../state/hooks';
 import { useShortcut } from '../ui/useShortcut';
 import { BenchButton } from './BenchButton';
 import { benchScaleOf } from './benchScales';

@@ -2,7 +2,7 @@ import { useEffect, useState } from 'react';
 import { Link, Navigate, useLocation, useParams, useSearchParams } from 'react-router';
 import { brewRecordsOf } from '@vendu/contract';
 import { troubleOf } from '../api/problem';
-import { useAppDispatch, useAppSelector } from '../app/store';
+import { useAppDispatch, useAppSelector } from '../state/hooks';
 import { recipeKitOf } from '../kit/brewKitOf';
 import { useKitQuery } from '../lots/lotsApi';
 import { useRecipeQuery } from '../recipes/recipesApi';

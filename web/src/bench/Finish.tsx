@@ -1,7 +1,7 @@
 import { useNavigate } from 'react-router';
 import { afterBrew, cutTo, RECORD, storableTrace, type Trace } from '@vendu/core';
 import { troubleOf } from '../api/problem';
-import { useAppDispatch } from '../app/store';
+import { useAppDispatch } from '../state/hooks';
 import { usePutBrewMutation } from '../brews/brewsApi';
 import { USUAL_ROOM_C } from '../kit/usualRoom';
 import { Button } from '../ui/Button';

@@ -1,6 +1,6 @@
 import { memo } from 'react';
 import type { CupRule } from '@vendu/core';
-import { useAppDispatch } from '../app/store';
+import { useAppDispatch } from '../state/hooks';
 import { feedAddress } from '../instruments/feedSource';
 import { OUTFLOW_CHOICES } from '../instruments/outflowChoices';
 import { SCALE_CHOICES } from '../instruments/scaleChoices';

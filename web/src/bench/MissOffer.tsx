@@ -1,5 +1,5 @@
 import type { Correction } from '@vendu/core';
-import { useAppDispatch } from '../app/store';
+import { useAppDispatch } from '../state/hooks';
 import { useShortcut } from '../ui/useShortcut';
 import { BenchButton } from './BenchButton';
 import { brewTold } from './benchSlice';

@@ -1,5 +1,5 @@
 import type { RunningBrewView } from '@vendu/contract';
-import { useAppDispatch, useAppSelector } from '../app/store';
+import { useAppDispatch, useAppSelector } from '../state/hooks';
 import { useLazyRunningTraceQuery, useRunningBrewsQuery } from './benchApi';
 import { soFar, type BenchBrew } from './benchBrew';
 import { brewPutBack, selectBrews } from './benchSlice';

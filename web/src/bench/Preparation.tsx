@@ -4,7 +4,7 @@ import {
   type Preparation as Task,
   type PreparationTask,
 } from '@vendu/core';
-import { useAppDispatch } from '../app/store';
+import { useAppDispatch } from '../state/hooks';
 import { AdditionsNote } from '../lots/AdditionsNote';
 import { classes } from '../ui/classes';
 import { useShortcut } from '../ui/useShortcut';

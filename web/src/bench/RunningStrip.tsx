@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
 import { benchMoment, benchSteps, formatClock, formatDuration, type AfterBrewTask } from '@vendu/core';
-import { useAppDispatch, useAppSelector } from '../app/store';
+import { useAppDispatch, useAppSelector } from '../state/hooks';
 import { goingPlan, soFar, wasStarted, type BenchBrew } from './benchBrew';
 import { afterDone, afterPutOff, selectAfter, selectBrews, type AfterBrew } from './benchSlice';
 import { stepWords } from './stepWords';

@@ -7,7 +7,7 @@ import {
   type StepComparison,
   type StepDone,
 } from '@vendu/core';
-import { useAppDispatch } from '../app/store';
+import { useAppDispatch } from '../state/hooks';
 import { classes } from '../ui/classes';
 import { QuantityField } from '../ui/QuantityField';
 import { CELSIUS, GRAMS, within } from '../ui/quantities';

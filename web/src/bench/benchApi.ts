@@ -1,6 +1,6 @@
 import type { RunningBrewDto, RunningBrewKept, RunningBrewView } from '@vendu/contract';
 import type { Trace } from '@vendu/core';
-import { deviceId } from '../app/device';
+import { deviceId } from '../device/device';
 import { api } from '../api/api';
 
 export const benchApi = api.injectEndpoints({

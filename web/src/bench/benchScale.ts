@@ -1,6 +1,6 @@
 import { GAP_MS, type ScaleReading, type Trace } from '@vendu/core';
 import type { ScaleSource } from '../instruments/sources';
-import { brewNowMs } from '../app/brewClock';
+import { brewNowMs } from '../device/brewClock';
 import { noteKeeping } from './deviceKeeping';
 import { keepPiece, PIECE } from './traceStore';
 

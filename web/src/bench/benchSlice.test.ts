@@ -1,7 +1,7 @@
 // @vitest-environment jsdom
 import { beforeEach, describe, expect, it } from 'vitest';
 import { benchSteps, runningTotalsG } from '@vendu/core';
-import { writeDraft } from '../app/draft';
+import { writeDraft } from '../device/draft';
 import { createStore } from '../app/store';
 import { LAID_OUT, PLAN } from '../testing/fixtures';
 import { standInServer } from '../testing/renderPart';

@@ -12,8 +12,8 @@ import {
   type EntryId,
   type Happening,
 } from '@vendu/core';
-import { brewNowMs } from '../app/brewClock';
-import { deviceId } from '../app/device';
+import { brewNowMs } from '../device/brewClock';
+import { deviceId } from '../device/device';
 import type { OutflowChoice } from '../instruments/outflowChoices';
 import type { ScaleChoice } from '../instruments/scaleChoices';
 import type { ThermometerChoice } from '../instruments/thermometerChoices';

@@ -1,7 +1,7 @@
 import { entryFault, mergedLogs, type BrewEntry, type BrewPlan } from '@vendu/core';
 import { checkDto, PlanDto } from '@vendu/contract';
 import type { BoardGround } from '../board/forecaster';
-import { deviceId } from '../app/device';
+import { deviceId } from '../device/device';
 import { OUTFLOW_CHOICES, type OutflowChoice } from '../instruments/outflowChoices';
 import { SCALE_CHOICES, type ScaleChoice } from '../instruments/scaleChoices';
 import { THERMOMETER_CHOICES, type ThermometerChoice } from '../instruments/thermometerChoices';

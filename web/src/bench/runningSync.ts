@@ -4,7 +4,7 @@ import type { FetchBaseQueryError } from '@reduxjs/toolkit/query';
 import type { RunningBrewDto } from '@vendu/contract';
 import { entryName, storableTrace, type Trace } from '@vendu/core';
 import { troubleOf } from '../api/problem';
-import { deviceId } from '../app/device';
+import { deviceId } from '../device/device';
 import { benchScaleOf } from './benchScales';
 import { soFar, wasStarted, type BenchBrew } from './benchBrew';
 

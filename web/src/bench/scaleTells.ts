@@ -1,5 +1,5 @@
 import { benchSteps, totalsFromTrace, type Happening, type Trace } from '@vendu/core';
-import { brewNowMs } from '../app/brewClock';
+import { brewNowMs } from '../device/brewClock';
 import { goingPlan, soFar, type BenchBrew } from './benchBrew';
 import type { ScaleView } from './benchScale';
 import { benchScaleOf, onScaleHeard } from './benchScales';

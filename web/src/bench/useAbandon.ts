@@ -1,5 +1,5 @@
 import { useNavigate } from 'react-router';
-import { useAppDispatch } from '../app/store';
+import { useAppDispatch } from '../state/hooks';
 import { offerUndo } from '../ui/offerUndo';
 import { disconnectScales } from './benchScales';
 import type { BenchBrew } from './benchBrew';

@@ -16,7 +16,7 @@ import {
   type StepDone,
   type Trace,
 } from '@vendu/core';
-import { goOnFrom } from '../app/brewClock';
+import { goOnFrom } from '../device/brewClock';
 import type { BenchScale } from './benchScale';
 import { useBenchScale, useScaleView } from './benchScales';
 import type { ScaleView } from './benchScale';

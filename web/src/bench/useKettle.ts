@@ -1,10 +1,10 @@
 import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import { benchSteps, type BrewPlan } from '@vendu/core';
-import { useAppDispatch } from '../app/store';
+import { useAppDispatch } from '../state/hooks';
 import type { ThermometerSource } from '../instruments/sources';
 import { thermometerSource } from '../instruments/thermometerChoices';
 import { USUAL_ROOM_C } from '../kit/usualRoom';
-import { brewNowMs } from '../app/brewClock';
+import { brewNowMs } from '../device/brewClock';
 import { seedOf } from './benchScales';
 import { soFar, type BenchBrew } from './benchBrew';
 import { brewTold } from './benchSlice';

@@ -11,7 +11,7 @@ import {
   type StaircasePoint,
   type TracePoint,
 } from '@vendu/core';
-import { useAppDispatch } from '../app/store';
+import { useAppDispatch } from '../state/hooks';
 import { soFar, type BenchBrew } from './benchBrew';
 import type { ScaleView } from './benchScale';
 import { useBenchScale, useScaleView } from './benchScales';

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { parseWithUnit, readingFault } from '@vendu/core';
 import type { BrewView } from '@vendu/contract';
 import { troubleOf } from '../api/problem';
-import { useDraft } from '../app/draft';
+import { useDraft } from '../device/draft';
 import { useKitQuery } from '../lots/lotsApi';
 import { Button } from '../ui/Button';
 import { QuantityField } from '../ui/QuantityField';

@@ -2,7 +2,7 @@ import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import { formatSigned } from '@vendu/core';
 import type { BrewView } from '@vendu/contract';
 import { troubleOf } from '../api/problem';
-import { useDraft } from '../app/draft';
+import { useDraft } from '../device/draft';
 import { feedAddress } from '../instruments/feedSource';
 import {
   REFRACTOMETER_CHOICES,

@@ -4,8 +4,8 @@ import { troubleOf } from '../api/problem';
 import { Choice } from '../ui/Choice';
 import { Field, INPUT } from '../ui/Field';
 import { TroubleNotice } from '../ui/Notice';
-import { SavedMark } from '../app/SavedMark';
-import { useSaved } from '../app/useSaved';
+import { SavedMark } from '../saving/SavedMark';
+import { useSaved } from '../saving/useSaved';
 import { VERDICT_WORDS } from '../ui/words';
 import { useGiveVerdictMutation } from './brewsApi';
 

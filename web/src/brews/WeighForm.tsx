@@ -8,8 +8,8 @@ import { Field, INPUT } from '../ui/Field';
 import { Notice, TroubleNotice } from '../ui/Notice';
 import { QuantityField } from '../ui/QuantityField';
 import { GRAMS, within } from '../ui/quantities';
-import { SavedMark } from '../app/SavedMark';
-import { useSaved } from '../app/useSaved';
+import { SavedMark } from '../saving/SavedMark';
+import { useSaved } from '../saving/useSaved';
 import { ResultNotices } from './ResultNotices';
 import { useWeighBrewMutation, useBrewQuery } from './brewsApi';
 

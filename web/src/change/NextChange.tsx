@@ -12,7 +12,7 @@ import {
   type ProposedChange,
 } from '@vendu/core';
 import { brewRecordsOf, type KitView, type RecipeView } from '@vendu/contract';
-import { useDraft } from '../app/draft';
+import { useDraft } from '../device/draft';
 import { useForecaster } from '../board/useForecaster';
 import { useBrewQuery } from '../brews/brewsApi';
 import { recipeKitOf } from '../kit/brewKitOf';

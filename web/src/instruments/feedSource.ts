@@ -1,5 +1,5 @@
 import type { InstrumentReading } from '@vendu/core';
-import { readDraft, writeDraft } from '../app/draft';
+import { readDraft, writeDraft } from '../device/draft';
 import type { InstrumentSource } from './sources';
 
 /** Where instruments send their lines for one bench. Who knows it can send readings, so it is this device's secret. */

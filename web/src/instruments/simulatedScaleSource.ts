@@ -8,7 +8,7 @@ import {
   type SimulatedBrewer,
   type Trace,
 } from '@vendu/core';
-import { brewNowMs } from '../app/brewClock';
+import { brewNowMs } from '../device/brewClock';
 import type { ScaleSource } from './sources';
 
 /** Ten readings a second, as bench scales send them. */

@@ -1,7 +1,7 @@
 import { useState, type ReactNode } from 'react';
 import { checkDto } from '@vendu/contract';
 import { byField, type Trouble } from '../api/problem';
-import { useDraft } from '../app/draft';
+import { useDraft } from '../device/draft';
 import { Button } from '../ui/Button';
 import { Field, INPUT } from '../ui/Field';
 import { firstFault } from '../ui/firstFault';

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import type { EditLotDto, LotView } from '@vendu/contract';
 import { troubleOf } from '../api/problem';
-import { dropDraft, readDraft } from '../app/draft';
+import { dropDraft, readDraft } from '../device/draft';
 import { Button } from '../ui/Button';
 import { Loading } from '../ui/Loading';
 import { Notice } from '../ui/Notice';

@@ -3,7 +3,7 @@ import { Link, useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import type { FieldError } from '@vendu/contract';
 import { troubleOf } from '../api/problem';
-import { useDraft } from '../app/draft';
+import { useDraft } from '../device/draft';
 import { Button, ButtonLink } from '../ui/Button';
 import { classes } from '../ui/classes';
 import { INPUT } from '../ui/Field';

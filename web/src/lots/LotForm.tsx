@@ -12,7 +12,7 @@ import {
   type TextField,
 } from '@vendu/contract';
 import type { Trouble } from '../api/problem';
-import { readDraft, writeDraft } from '../app/draft';
+import { readDraft, writeDraft } from '../device/draft';
 import { Button, ButtonLink } from '../ui/Button';
 import { COUNTRIES } from '../ui/countries';
 import { Field, INPUT } from '../ui/Field';

@@ -1,7 +1,7 @@
 import { useNavigate } from 'react-router';
 import type { NewLotDto } from '@vendu/contract';
 import { troubleOf } from '../api/problem';
-import { dropDraft } from '../app/draft';
+import { dropDraft } from '../device/draft';
 import { EMPTY_LOT } from './lotForm';
 import { LotForm } from './LotForm';
 import { useKitQuery, useTakeInLotMutation } from './lotsApi';

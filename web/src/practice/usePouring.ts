@@ -8,7 +8,7 @@ import {
   type SimulatedBrewer,
   type Trace,
 } from '@vendu/core';
-import { brewNowMs } from '../app/brewClock';
+import { brewNowMs } from '../device/brewClock';
 
 /** The kettle moves this often, ms; the scale shows every second step. */
 const STEP_MS = 50;

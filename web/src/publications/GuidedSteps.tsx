@@ -1,6 +1,6 @@
 import { cardWords, formatClock, formatDuration, type BrewPlan } from '@vendu/core';
-import { brewNowMs } from '../app/brewClock';
-import { useDraft } from '../app/draft';
+import { brewNowMs } from '../device/brewClock';
+import { useDraft } from '../device/draft';
 import { useNow } from '../bench/useNow';
 import { Button } from '../ui/Button';
 import { classes } from '../ui/classes';

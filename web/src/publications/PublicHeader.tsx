@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
-import { Mark } from '../app/Mark';
-import { ThemeChoice } from '../app/ThemeChoice';
+import { Mark } from '../ui/Mark';
+import { ThemeChoice } from '../device/ThemeChoice';
 import { useSessionQuery } from '../session/sessionApi';
 
 /** The head of the public pages; not printed. */

@@ -1,6 +1,6 @@
 import type { RecipeVersionView, RecipeView } from '@vendu/contract';
 import { byField, troubleOf } from '../api/problem';
-import { useDraft } from '../app/draft';
+import { useDraft } from '../device/draft';
 import { Button } from '../ui/Button';
 import { Field, INPUT } from '../ui/Field';
 import { TroubleNotice } from '../ui/Notice';

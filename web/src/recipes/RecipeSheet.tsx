@@ -9,7 +9,7 @@ import {
   type RecipeView,
 } from '@vendu/contract';
 import { byField, troubleOf } from '../api/problem';
-import { useDraft } from '../app/draft';
+import { useDraft } from '../device/draft';
 import { useForecast } from '../board/useForecast';
 import { brewKitOf } from '../kit/brewKitOf';
 import { AdditionsNote } from '../lots/AdditionsNote';

@@ -11,7 +11,7 @@ import {
 } from '@vendu/core';
 import type { KitView, LotView, NewRecipeDto, SimilarLotView, StartingPreview } from '@vendu/contract';
 import { troubleOf } from '../api/problem';
-import { useDraft } from '../app/draft';
+import { useDraft } from '../device/draft';
 import { KitChoice } from '../kit/KitChoice';
 import { brewerOptions, grinderOptions, kettleOptions, paperOptions, waterOptions } from '../kit/kitOptions';
 import { AdditionsNote } from '../lots/AdditionsNote';

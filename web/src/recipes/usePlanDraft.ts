@@ -1,4 +1,4 @@
-import { useDraft, writeDraft } from '../app/draft';
+import { useDraft, writeDraft } from '../device/draft';
 import type { BrewPlan } from '@vendu/core';
 
 /** The plan being edited, with its past and future; `basedOn` is the version it started from. */

@@ -1,7 +1,7 @@
 import { afterEach, vi } from 'vitest';
 
 // Tests turn the wall's clock by hand, and the brew's goes with it; its own test takes the real one.
-vi.mock('../app/brewClock', () => ({ brewNowMs: () => Date.now(), goOnFrom: () => undefined }));
+vi.mock('../device/brewClock', () => ({ brewNowMs: () => Date.now(), goOnFrom: () => undefined }));
 
 // Rooms without a browser have nothing to prepare and nothing to tidy.
 if (typeof document !== 'undefined') {

@@ -1,7 +1,7 @@
 import type { Trouble } from '../api/problem';
-import { Button } from '../ui/Button';
+import { Button } from './Button';
 import { Mark } from './Mark';
-import { useRetry } from '../ui/useRetry';
+import { useRetry } from './useRetry';
 
 /** In place of everything while nobody can say who is signed in: what is the matter, and that it passes. */
 export function Outage({ trouble, onRetry }: { trouble: Trouble; onRetry: () => void }) {

@@ -1,6 +1,6 @@
-import { BrewModel } from '../brews/brew.model.js';
-import { ReadingModel } from '../brews/reading.model.js';
-import { LotModel } from '../lots/lot.model.js';
+import { BrewModel } from './brews/brew.model.js';
+import { ReadingModel } from './brews/reading.model.js';
+import { LotModel } from './lots/lot.model.js';
 
 // What the compiler refuses of the models. Nothing here runs: each expectation fails to compile where it does not hold.
 

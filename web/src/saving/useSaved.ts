@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Trouble } from '../api/problem';
-import { useDraft } from './draft';
+import { useDraft } from '../device/draft';
 import { useRetry } from '../ui/useRetry';
 
 /** Where something entered is: on its way, on the server since a moment, or on this device only. */

@@ -1,0 +1,57 @@
+import type { ModelCtor } from 'sequelize-typescript';
+import { BrewModel } from './brews/brew.model.js';
+import { CorrectionModel } from './brews/correction.model.js';
+import { ReadingModel } from './brews/reading.model.js';
+import { TastingModel } from './brews/tasting.model.js';
+import { BrewerModel } from './kit/brewer.model.js';
+import { GrinderModel } from './kit/grinder.model.js';
+import { HouseModel } from './kit/house.model.js';
+import { InstrumentModel } from './kit/instrument.model.js';
+import { KettleModel } from './kit/kettle.model.js';
+import { PaperModel } from './kit/paper.model.js';
+import { WaterModel } from './kit/water.model.js';
+import { ZeroCheckModel } from './kit/zero-check.model.js';
+import { LotModel } from './lots/lot.model.js';
+import { StockWeighingModel } from './lots/stock-weighing.model.js';
+import { RoastBatchModel } from './lots/roast-batch.model.js';
+import { PersonModel } from './people/person.model.js';
+import { PublicationModel } from './publications/publication.model.js';
+import { RecipeVersionModel } from './recipes/recipe-version.model.js';
+import { RecipeModel } from './recipes/recipe.model.js';
+import { BrewEntryModel } from './brew-logs/brew-entry.model.js';
+import { FractionModel } from './brews/fraction.model.js';
+import { TraceModel } from './brews/trace.model.js';
+import { PracticeRunModel } from './practice/practice-run.model.js';
+import { RunningBrewModel } from './running-brews/running-brew.model.js';
+import { RequestKeyModel } from './writing/request-key.model.js';
+import { SessionModel } from './session/session.model.js';
+
+/** Every table of the application, for the one connection. */
+export const MODELS: ModelCtor[] = [
+  PersonModel,
+  SessionModel,
+  HouseModel,
+  PaperModel,
+  BrewerModel,
+  GrinderModel,
+  KettleModel,
+  WaterModel,
+  InstrumentModel,
+  ZeroCheckModel,
+  LotModel,
+  RoastBatchModel,
+  StockWeighingModel,
+  RecipeModel,
+  RecipeVersionModel,
+  BrewModel,
+  ReadingModel,
+  TastingModel,
+  CorrectionModel,
+  TraceModel,
+  FractionModel,
+  RunningBrewModel,
+  BrewEntryModel,
+  PracticeRunModel,
+  PublicationModel,
+  RequestKeyModel,
+];
