@@ -15,6 +15,8 @@ export interface StartingFigures {
   drawdownS: number;
   /** Whether the brew begins with a bloom: 0 or 1. */
   bloomed: number;
+  /** Flow of the stream, g/s. */
+  flowGps: number;
   /** Share of the drain time in which the water should all be in the brewer, %. */
   pouredByPercent: number;
   /** Whether the brewer is lifted off at the drain time: 0 or 1. */
@@ -26,8 +28,8 @@ export type Figure = keyof StartingFigures;
 
 /**
  * The house recipe: the fixed point from which every lot's recipe departs. The middle of the spans of
- * common practice (1:14-1:17, 88-98 C, 1.5-3.3x, 20-60 s, 1:15-4:00); the grind is a medium one and the share of
- * time for pouring three fifths, both assumed.
+ * common practice (1:14-1:17, 88-98 C, 1.5-3.3x, 20-60 s, 1:15-4:00), of the stream the slower side of it (about 10
+ * g/s); the grind is a medium one and the share of time for pouring three fifths, both assumed.
  */
 export const HOUSE_FIGURES: StartingFigures = {
   ratio: 16,
@@ -39,6 +41,7 @@ export const HOUSE_FIGURES: StartingFigures = {
   bloomSwirls: 1,
   drawdownS: 165,
   bloomed: 1,
+  flowGps: 8,
   pouredByPercent: 60,
   lifted: 0,
   bypassPercent: 0,
@@ -56,10 +59,8 @@ export const FIGURE_LIMITS: Record<Figure, { low: number; high: number; step: nu
   bloomSwirls: { low: 0, high: 1, step: 1 },
   drawdownS: { low: 75, high: 360, step: 5 },
   bloomed: { low: 0, high: 1, step: 1 },
+  flowGps: { low: 4, high: 12, step: 0.5 },
   pouredByPercent: { low: 40, high: 80, step: 5 },
   lifted: { low: 0, high: 1, step: 1 },
   bypassPercent: { low: 0, high: 10, step: 1 },
 };
-
-/** Flow of the stream in a starting recipe, g/s: the slower side of common practice (about 10). */
-export const STARTING_FLOW_GPS = 8;

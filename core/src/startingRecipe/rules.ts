@@ -130,6 +130,8 @@ export const STARTING_RULES: readonly StartingRule[] = [
       { figure: 'grindUm', by: 30 },
       { figure: 'drawdownS', by: -15 },
     ],
+    // What would dry the cup out gives way, wherever the lot grew.
+    overrules: [{ ruleId: 'high-washed', figures: ['kettleC'] }],
   },
   {
     id: 'many-fines',

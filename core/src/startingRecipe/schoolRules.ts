@@ -57,7 +57,10 @@ export const SCHOOL_RULES: readonly StartingRule[] = [
     school: 'agitation',
     because: 'the house leaves the bed still and pours low and thin',
     applies: (facts) => stands(facts, 'agitation', 'leave-still'),
-    pushes: [{ figure: 'bloomSwirls', by: -1 }],
+    pushes: [
+      { figure: 'bloomSwirls', by: -1 },
+      { figure: 'flowGps', by: -3 },
+    ],
   },
   {
     id: 'school-coarse-cool-tight',

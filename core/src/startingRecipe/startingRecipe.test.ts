@@ -87,6 +87,7 @@ describe('the starting recipe', () => {
     ['short school', schools({ length: 'short' }), {}, 'drawdownS', -1],
     ['long school', schools({ length: 'long' }), {}, 'drawdownS', 1],
     ['still school', schools({ agitation: 'leave-still' }), {}, 'bloomSwirls', -1],
+    ['still school', schools({ agitation: 'leave-still' }), {}, 'flowGps', -1],
     ['tight school', schools({ style: 'coarse-cool-tight' }), {}, 'ratio', -1],
     ['cool school', schools({ style: 'coarse-cool-tight' }), {}, 'kettleC', -1],
     ['coarse school', schools({ style: 'coarse-cool-tight' }), {}, 'grindUm', 1],
@@ -124,6 +125,29 @@ describe('the starting recipe', () => {
       );
     expect(kettle(1)).toMatchObject({ limitedBy: null, value: 96 });
     expect(kettle(5)).toMatchObject({ limitedBy: 'kettle-step', value: 95 });
+  });
+
+  it('pours as the house does: thin where it leaves the bed still, to the centre or in circles where it says so', () => {
+    const mainOf = (stand: Partial<Schools>) => {
+      const { pours } = startingRecipe({ ...PLAIN, ...schools(stand) }).plan;
+      return pours.filter(({ isBloom }) => !isBloom);
+    };
+    expect(mainOf({ agitation: 'leave-still' }).map(({ flowGps }) => flowGps)).toEqual([5, 5]);
+    expect(mainOf({}).map(({ flowGps, pattern }) => [flowGps, pattern])).toEqual([
+      [8, undefined],
+      [8, undefined],
+    ]);
+    expect(mainOf({ 'pour-where': 'centre' }).map(({ pattern }) => pattern)).toEqual(['centre', 'centre']);
+    expect(mainOf({ 'pour-where': 'circle' }).map(({ pattern }) => pattern)).toEqual(['circle', 'circle']);
+  });
+
+  it('lets heat give way in a lot that is prone to dryness, however high it grew', () => {
+    const kettleOf = (facts: Partial<StartingFacts>) => valueOf({ ...high, ...facts }, 'kettleC');
+    expect(kettleOf({})).toBe(96);
+    expect(kettleOf({ signs: ['prone-to-dryness'] })).toBe(94);
+    // The grind of a high-grown lot still speaks, beside the sign's own.
+    const grindOf = (facts: Partial<StartingFacts>) => valueOf({ ...high, ...facts }, 'grindUm');
+    expect(grindOf({ signs: ['prone-to-dryness'] }) - grindOf({})).toBe(30);
   });
 
   it('steps it down where the water boils below what the lot asks for: 93.3 °C at 2000 m', () => {

@@ -1,14 +1,10 @@
+import { USUAL_SCHOOLS, type Schools } from '../schools/schools.js';
+import type { PourPattern } from '../vocabulary.js';
 import { pourEndS, planWaterG, roundToTenth, type BrewPlan, type Pour } from '../plan/plan.js';
 import { formatDuration } from '../quantity/duration.js';
 import { boilingPointC } from '../water/boilingPoint.js';
 import type { StartingFacts } from './facts.js';
-import {
-  FIGURE_LIMITS,
-  HOUSE_FIGURES,
-  STARTING_FLOW_GPS,
-  type Figure,
-  type StartingFigures,
-} from './figures.js';
+import { FIGURE_LIMITS, HOUSE_FIGURES, type Figure, type StartingFigures } from './figures.js';
 import { STARTING_RULES, type StartingRule } from './rules.js';
 import type { GrindFit } from './fitGrind.js';
 import { waterNote, type KitNote } from './kitNotes.js';
@@ -90,7 +86,8 @@ export function startingRecipe(
   const figures = Object.fromEntries(
     figureReasons.map(({ figure, value }) => [figure, value]),
   ) as unknown as StartingFigures;
-  const plan = planFrom({ figures, doseG: facts.brewer.usualDoseG });
+  const pattern = PATTERNS[(facts.schools ?? USUAL_SCHOOLS)['pour-where']];
+  const plan = planFrom({ figures, doseG: facts.brewer.usualDoseG, pattern });
   return {
     plan,
     reasons: {
@@ -187,7 +184,22 @@ function derivedReasons(plan: BrewPlan, { ratio, mainPours }: StartingFigures): 
   ];
 }
 
-function planFrom({ figures, doseG }: { figures: StartingFigures; doseG: number }): BrewPlan {
+/** Where the house pours; `null` where the brewer says. */
+const PATTERNS: Record<Schools['pour-where'], PourPattern | null> = {
+  'by-brewer': null,
+  centre: 'centre',
+  circle: 'circle',
+};
+
+function planFrom({
+  figures,
+  doseG,
+  pattern,
+}: {
+  figures: StartingFigures;
+  doseG: number;
+  pattern: PourPattern | null;
+}): BrewPlan {
   const isBloomed = figures.bloomed > 0;
   const bloomG = isBloomed ? Math.round(doseG * figures.bloomMultiple) : 0;
   const firstS = isBloomed ? figures.bloomS : 0;
@@ -196,11 +208,11 @@ function planFrom({ figures, doseG }: { figures: StartingFigures; doseG: number 
   const bloom: Pour = {
     startS: 0,
     amountG: bloomG,
-    flowGps: STARTING_FLOW_GPS,
+    flowGps: figures.flowGps,
     agitation: figures.bloomSwirls > 0 ? 'swirl' : 'none',
     isBloom: true,
   };
-  const longestPourS = Math.max(...amountsG) / STARTING_FLOW_GPS;
+  const longestPourS = Math.max(...amountsG) / figures.flowGps;
   const spreadS = (figures.drawdownS * figures.pouredByPercent) / 100 - firstS - longestPourS;
   const gapS = roundTo(
     Math.max(longestPourS + SHORTEST_PAUSE_S, spreadS / Math.max(1, figures.mainPours - 1)),
@@ -209,9 +221,10 @@ function planFrom({ figures, doseG }: { figures: StartingFigures; doseG: number 
   const mainPours = amountsG.map((amountG, index): Pour => ({
     startS: firstS + index * gapS,
     amountG,
-    flowGps: STARTING_FLOW_GPS,
+    flowGps: figures.flowGps,
     agitation: 'none',
     isBloom: false,
+    ...(pattern === null ? {} : { pattern }),
   }));
   const lastEndS = Math.max(...mainPours.map(pourEndS));
   return {

@@ -19,6 +19,7 @@ export const FIGURE_WORDS: Record<Figure, Words> = {
   mainPours: { name: 'Pours after the bloom', print: String },
   bloomSwirls: { name: 'Swirl after the bloom', print: yesNo },
   drawdownS: { name: 'Drain time', print: formatDuration },
+  flowGps: { name: 'Stream', print: (value) => `${value} g/s`, isQuiet: true },
   pouredByPercent: { name: 'Poured by', print: (value) => `${value} %`, isQuiet: true },
   lifted: { name: 'Lift the brewer', print: yesNo, isQuiet: true },
   bypassPercent: { name: 'Bypass', print: (value) => `${value} %`, isQuiet: true },
