@@ -53,6 +53,11 @@ const LOTS: [string, Partial<StartingFacts> & Pick<StartingFacts, 'process'>, Ex
     { grindUm: [840, 1000], drawdownS: [240, 360] },
   ],
   [
+    'a large batch in a carafe',
+    { process: 'washed', brewer: { shape: 'carafe', usualDoseG: 45 } },
+    { pours: 5, drawdownS: [330, 360] },
+  ],
+  [
     'developed roast',
     { process: 'washed', roastLevel: 'medium-dark' },
     { kettleC: [88, 92], grindUm: [700, 800] },
@@ -60,7 +65,7 @@ const LOTS: [string, Partial<StartingFacts> & Pick<StartingFacts, 'process'>, Ex
   [
     'nothing known but the process',
     { process: 'washed', elevation: null, roastLevel: null },
-    { kettleC: [94, 94], pours: 3 },
+    { kettleC: [95, 97], pours: 3 },
   ],
 ];
 

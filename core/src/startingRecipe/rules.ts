@@ -1,4 +1,4 @@
-import { isLongFermented } from '../lot/fermentation.js';
+import { isLongFermented, isOfLongFermentation } from '../lot/fermentation.js';
 import type { Figure } from './figures.js';
 import { SCHOOL_RULES } from './schoolRules.js';
 import {
@@ -17,6 +17,9 @@ interface RulePush {
   /** Signed size in the unit of the figure. */
   by: number;
 }
+
+/** From this dose on a batch is large, g: one lot is brewed in 5:30 to 6:00 from 45 g (common practice). */
+const LARGE_BATCH_G = 40;
 
 /**
  * A sign read off the lot, and the way it moves the recipe. Directions are common practice; the sizes
@@ -57,6 +60,14 @@ export const STARTING_RULES: readonly StartingRule[] = [
       { figure: 'drawdownS', by: -10 },
     ],
     overrules: [{ ruleId: 'long-fermentation', figures: ['kettleC'] }],
+  },
+  {
+    id: 'elevation-not-known',
+    because:
+      'where it grew is not known: lots that were not fermented long are mostly brewed at 95 to 97 °C, so hotter',
+    applies: ({ elevation, process }) =>
+      elevation === null && !isOfLongFermentation(process) && process !== 'decaffeinated',
+    pushes: [{ figure: 'kettleC', by: 2 }],
   },
   {
     id: 'long-fermentation',
@@ -118,6 +129,7 @@ export const STARTING_RULES: readonly StartingRule[] = [
     applies: (facts) => hasSign(facts, 'delicate'),
     pushes: [
       { figure: 'bloomSwirls', by: -1 },
+      { figure: 'flowGps', by: -3 },
       { figure: 'ratio', by: 0.3 },
     ],
   },
@@ -216,6 +228,16 @@ export const STARTING_RULES: readonly StartingRule[] = [
     pushes: [
       { figure: 'grindUm', by: 60 },
       { figure: 'drawdownS', by: 45 },
+    ],
+  },
+  {
+    id: 'large-batch',
+    because:
+      'a large batch: in stages, or a single pour would fill the brewer and stand for minutes, and half as long again',
+    applies: ({ brewer }) => brewer.usualDoseG >= LARGE_BATCH_G,
+    pushes: [
+      { figure: 'mainPours', by: 2 },
+      { figure: 'drawdownS', by: 120 },
     ],
   },
   ...SCHOOL_RULES,

@@ -70,6 +70,15 @@ describe('the starting recipe', () => {
     ['thick paper: coarser', { paperPerM: PAPER_PER_M.thick }, {}, 'grindUm', 1],
     ['thick paper: cooler', { paperPerM: PAPER_PER_M.thick }, {}, 'kettleC', -1],
     ['fast paper: finer', { paperPerM: PAPER_PER_M.fast }, {}, 'grindUm', -1],
+    ['delicate: a thin stream', { signs: ['delicate'] }, {}, 'flowGps', -1],
+    ['not known where it grew: hotter', { elevation: null }, {}, 'kettleC', 1],
+    [
+      'large batch: stages',
+      { brewer: { shape: 'carafe', usualDoseG: 45 } },
+      { brewer: { shape: 'carafe', usualDoseG: 36 } },
+      'mainPours',
+      1,
+    ],
     ['delicate: stiller', { signs: ['delicate'] }, {}, 'bloomSwirls', -1],
     ['prone to dryness: coarser', { signs: ['prone-to-dryness'] }, {}, 'grindUm', 1],
     ['prone to dryness: an earlier end', { signs: ['prone-to-dryness'] }, {}, 'drawdownS', -1],
@@ -139,6 +148,12 @@ describe('the starting recipe', () => {
     ]);
     expect(mainOf({ 'pour-where': 'centre' }).map(({ pattern }) => pattern)).toEqual(['centre', 'centre']);
     expect(mainOf({ 'pour-where': 'circle' }).map(({ pattern }) => pattern)).toEqual(['circle', 'circle']);
+  });
+
+  it('asks for no more heat in a long fermented lot where it is not known where it grew', () => {
+    for (const process of ['anaerobic', 'co-fermented', 'decaffeinated'] as const) {
+      expect(valueOf({ process, elevation: null }, 'kettleC')).toBe(valueOf({ process }, 'kettleC'));
+    }
   });
 
   it('lets heat give way in a lot that is prone to dryness, however high it grew', () => {
@@ -251,8 +266,12 @@ describe('the starting recipe', () => {
                   })
                 )
                   reached.add(rule.id);
-    for (const paperPerM of Object.values(PAPER_PER_M))
-      for (const rule of STARTING_RULES) if (rule.applies({ ...PLAIN, paperPerM })) reached.add(rule.id);
+    for (const facts of [
+      ...Object.values(PAPER_PER_M).map((paperPerM) => ({ paperPerM })),
+      { elevation: null },
+      { brewer: { shape: 'carafe' as const, usualDoseG: 45 } },
+    ])
+      for (const rule of STARTING_RULES) if (rule.applies({ ...PLAIN, ...facts })) reached.add(rule.id);
     for (const { schools } of ONE_STAND_APART)
       for (const rule of STARTING_RULES)
         if (rule.applies({ ...PLAIN, signs: LOT_SIGNS, schools })) reached.add(rule.id);

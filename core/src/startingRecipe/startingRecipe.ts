@@ -202,7 +202,8 @@ function planFrom({
 }): BrewPlan {
   const isBloomed = figures.bloomed > 0;
   const bloomG = isBloomed ? Math.round(doseG * figures.bloomMultiple) : 0;
-  const firstS = isBloomed ? figures.bloomS : 0;
+  // A thin stream may take longer to wet a large dose than the bloom is to last.
+  const firstS = isBloomed ? Math.max(figures.bloomS, Math.ceil(bloomG / figures.flowGps / 5) * 5) : 0;
   const waterG = Math.round((doseG * figures.ratio) / 5) * 5;
   const amountsG = splitEvenly({ totalG: waterG - bloomG, parts: figures.mainPours });
   const bloom: Pour = {
