@@ -24,7 +24,7 @@ const askOnce: typeof ask = async (args, api, options) => {
 let writesAnswered = 0;
 
 /** A read that a write overtook is made again: what it brings may be of before the write, and would be shown as of now. */
-const askInOrder: typeof ask = async (args, api, options) => {
+export const askInOrder: typeof ask = async (args, api, options) => {
   if (typeof args !== 'string' && (args.method ?? 'GET') !== 'GET') {
     const answer = await askOnce(args, api, options);
     writesAnswered++;

@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from 'react';
+import { useLayoutEffect, useRef, useState } from 'react';
 import type { Trouble } from '../api/problem';
 import { useDraft } from '../device/draft';
 import { useRetry } from '../ui/useRetry';
@@ -47,7 +47,8 @@ export function useSaved<T>({
   const [taken, setTaken] = useState<{ value: T; over: string } | null>(null);
   const storedText = JSON.stringify(stored);
   const shown = useRef(storedText);
-  useEffect(() => {
+  // Before anything else can happen: an answer that comes between the drawing and this would be laid over the wrong one.
+  useLayoutEffect(() => {
     shown.current = storedText;
   });
   const latest = useRef(draft);
