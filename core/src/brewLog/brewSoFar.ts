@@ -43,6 +43,7 @@ export function brewSoFar(log: BrewLog): BrewSoFar {
     marks: marked.map(({ stepIndex, skipped, atMs }) => ({ stepIndex, skipped, atMs })),
   };
   const tasks = lastOf(stands, ['prepared', 'left-out'], ({ task }) => task);
+  const leftOut = tasks.filter(({ kind }) => kind === 'left-out').map(({ task }) => task);
   const answers = stands.filter((each) => each.kind === 'miss-answered');
   const stoodNames = new Set(stands.map(entryName));
   const byOutflow = ordered.filter((each) => each.kind === 'marked' && each.by === 'outflow');
@@ -50,9 +51,12 @@ export function brewSoFar(log: BrewLog): BrewSoFar {
     run,
     wasStarted: ordered.some(({ kind }) => kind === 'marked'),
     steps: stepsOf(stands, marked, run),
-    events: eventsOf(stands, marked, run),
+    events: [
+      ...leftOut.map((task): BenchEvent => ({ kind: 'not-prepared', atS: 0, task })),
+      ...eventsOf(stands, marked, run),
+    ],
     prepared: tasks.filter(({ kind }) => kind === 'prepared').map(({ task }) => task),
-    leftOut: tasks.filter(({ kind }) => kind === 'left-out').map(({ task }) => task),
+    leftOut,
     moved: answers
       .filter(({ byG }) => byG !== 0)
       .map(({ pourNumber, byG }) => ({ fromPour: pourNumber + 1, byG })),
@@ -115,10 +119,6 @@ function lastReadOf<K extends 'total-read' | 'kettle-read'>(
 function eventsOf(stands: BrewLog, marked: readonly EntryOf<'marked'>[], run: BenchRun): BenchEvent[] {
   const startMs = run.marks[0]?.atMs;
   return stands.flatMap((entry): BenchEvent[] => {
-    if (entry.kind === 'left-out') {
-      const isLast = lastOf(stands, ['prepared', 'left-out'], ({ task }) => task).includes(entry);
-      return isLast ? [{ kind: 'not-prepared', atS: 0, task: entry.task }] : [];
-    }
     // What happened before a start that was taken back is not of this brew.
     if (startMs === undefined || entry.atMs < startMs) return [];
     const atS = rounded((entry.atMs - startMs) / 1000, EVENTS_PER_S);
