@@ -1,7 +1,7 @@
 import type { CupRule } from '../bench/cupChanges.js';
 import type { PreparationTask } from '../bench/preparation.js';
 
-/** Which entry is meant: the number is the device's own count, and no device uses one twice for a brew. */
+/** Which entry is meant: a device, or one of its pages, uses a number once for a brew. */
 export interface EntryId {
   device: string;
   /** Higher than that of every entry the device knew of, from 1: order by number keeps cause before effect. */

@@ -106,6 +106,24 @@ describe('the bench on this device', () => {
     expect(brewIn(createStore())).toEqual(brewIn(here));
   });
 
+  it('has what two pages told at one moment, before either heard of the other', () => {
+    const store = createStore();
+    store.dispatch(brewLaidOut(LAID_OUT));
+    store.dispatch(stepMarked({ key, atMs: 1000 }));
+    // As another page would write it: without the swirl that is told here meanwhile, under the number that is taken here.
+    const there = { device: 'another page', number: 2, atMs: 5000, kind: 'bed-seen', shows: true } as const;
+    const brew = brewIn(store)!;
+    const written = { brews: [{ ...brew, log: [...brew.log, there] }], activeKey: key, after: [] };
+    store.dispatch(brewTold({ key, happened: { kind: 'agitated', how: 'swirl' }, atMs: 4000 }));
+    writeDraft('bench', written);
+    dispatchEvent(new StorageEvent('storage', { key: 'vendu.draft.bench' }));
+    expect(
+      soFarIn(store)
+        ?.events.map(({ kind }) => kind)
+        .sort(),
+    ).toEqual(['agitated', 'bed-shows']);
+  });
+
   it('does not write back what another page wrote, which may have gone on since', () => {
     const here = createStore();
     here.dispatch(brewLaidOut(LAID_OUT));

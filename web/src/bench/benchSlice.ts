@@ -13,7 +13,7 @@ import {
   type Happening,
 } from '@vendu/core';
 import { brewNowMs } from '../device/brewClock';
-import { deviceId } from '../device/device';
+import { PAGE_ID } from '../device/device';
 import type { OutflowChoice } from '../instruments/outflowChoices';
 import type { ScaleChoice } from '../instruments/scaleChoices';
 import type { ThermometerChoice } from '../instruments/thermometerChoices';
@@ -68,9 +68,9 @@ interface Stamp {
   atMs: number;
 }
 
-/** This device tells it, of now where no other moment is named. */
+/** This page tells it, of now where no other moment is named. */
 function stamped<T extends { atMs?: number }>({ atMs = brewNowMs(), ...payload }: T) {
-  return { payload: { ...payload, stamp: { device: deviceId(), atMs: Math.max(0, Math.round(atMs)) } } };
+  return { payload: { ...payload, stamp: { device: PAGE_ID, atMs: Math.max(0, Math.round(atMs)) } } };
 }
 
 function withTold(log: BrewLog, { device, atMs }: Stamp, happened: Happening): BrewLog {
@@ -107,8 +107,14 @@ export const benchSlice = createSlice({
       };
       return { ...state, brews: [...started, laidOut], activeKey: laidOut.key };
     },
-    /** The bench as another page of this device has it. */
-    benchTakenUp: (_: BenchState, { payload }: PayloadAction<BenchState>): BenchState => payload,
+    /** The bench as another page of this device has it, with what was told here and had not got there. */
+    benchTakenUp: (state: BenchState, { payload }: PayloadAction<BenchState>): BenchState => ({
+      ...payload,
+      brews: payload.brews.map((brew) => {
+        const here = state.brews.find(({ key }) => key === brew.key);
+        return here ? { ...brew, log: mergedLogs(brew.log, here.log) } : brew;
+      }),
+    }),
     brewActivated: (state: BenchState, { payload }: OfBrew): BenchState => ({
       ...state,
       activeKey: payload.key,

@@ -12,3 +12,6 @@ export function deviceId(): string {
   writeDraft(DRAFT, made);
   return made;
 }
+
+/** This page, until it is left: two pages of one device tell of a brew in series of their own, and overtake one another. */
+export const PAGE_ID: string = crypto.randomUUID();
