@@ -144,9 +144,6 @@ export {
 export {
   benchMoment,
   markedTimesS,
-  markNext,
-  NOT_STARTED,
-  undoMark,
   type BenchMark,
   type BenchMoment,
   type BenchRun,
@@ -245,7 +242,7 @@ export { brewSoFar, planMoved, type BrewSoFar } from './brewLog/brewSoFar.js';
 export { type BrewEntry, type EntryId, type EntryKind, type Happening } from './brewLog/brewEntry.js';
 export { entryName, lastToUndo, mergedLogs, withEntry, type BrewLog } from './brewLog/brewLog.js';
 export { ENTRY_KINDS, entryFault, storableEntry } from './brewLog/entryFault.js';
-export { logOf, logOfRecord } from './brewLog/logOf.js';
+export { BEFORE_LOGS, logOf, logOfRecord } from './brewLog/logOf.js';
 export { formatSigned } from './quantity/signed.js';
 export { addedAgitation, kettleReadsC } from './bench/benchEvents.js';
 export { type AfterBrewClock, type AfterBrewTask } from './bench/afterBrew.js';

@@ -14,8 +14,6 @@ export interface BenchRun {
   marks: readonly BenchMark[];
 }
 
-export const NOT_STARTED: BenchRun = { marks: [] };
-
 /** What the bench shows at a moment. */
 export interface BenchMoment {
   phase: 'ready' | 'running' | 'done';
@@ -26,30 +24,6 @@ export interface BenchMoment {
   next: BenchStep | null;
   /** Until the next step is due, s; negative when it is overdue, `null` when there is none. */
   dueInS: number | null;
-}
-
-/** Marks the next step as begun, or as left out. Past the last step nothing changes. */
-export function markNext({
-  run,
-  steps,
-  atMs,
-  skipped = false,
-}: {
-  run: BenchRun;
-  steps: readonly BenchStep[];
-  atMs: number;
-  skipped?: boolean;
-}): BenchRun {
-  const stepIndex = run.marks.length;
-  if (stepIndex >= steps.length) return run;
-  // A clock set back in mid-brew must not make a later step earlier than the one before.
-  const notBefore = run.marks.at(-1)?.atMs ?? atMs;
-  return { marks: [...run.marks, { stepIndex, atMs: Math.max(atMs, notBefore), skipped }] };
-}
-
-/** Takes the last mark back; the step before it is current again. */
-export function undoMark(run: BenchRun): BenchRun {
-  return { marks: run.marks.slice(0, -1) };
 }
 
 /** The clock, the step that is on and the one that comes, at a wall-clock moment. */

@@ -164,6 +164,8 @@ describe('an entry that is kept or sent', () => {
     ['kind', { kind: 'poured' }],
     ['kind', { kind: 'constructor' }],
     ['number', { number: 0 }],
+    ['number', { number: 1.5 }],
+    ['stepIndex', { stepIndex: 0.5 }],
     ['atMs', { atMs: 'noon' }],
     ['stepIndex', { stepIndex: 40 }],
     ['stepIndex', { stepIndex: null }],

@@ -53,8 +53,27 @@ export function entryFault(value: unknown): OutOfRange | null {
     shapeFault(value, STAMP) ??
     shapeFault(value, ENTRY) ??
     firstOutOfRange(value as Partial<Record<keyof typeof RANGES, unknown>>, RANGES) ??
+    notWhole(value as Partial<Record<keyof typeof RANGES, number>>) ??
     tooLong(value as Partial<Record<keyof typeof LONGEST, string>>)
   );
+}
+
+/** Numbers, steps and moments are counted: a broken one is another one to whoever rounds it. */
+function notWhole(given: Partial<Record<keyof typeof RANGES, number>>): OutOfRange | null {
+  for (const field of Object.keys(RANGES) as (keyof typeof RANGES)[]) {
+    const value = given[field];
+    if (value === undefined || Number.isInteger(value)) continue;
+    const allowed = 'a whole number';
+    return {
+      ok: false,
+      reason: 'out-of-range',
+      message: `${field} is ${value}; allowed: ${allowed}.`,
+      field,
+      value,
+      allowed,
+    };
+  }
+  return null;
 }
 
 function tooLong(given: Partial<Record<keyof typeof LONGEST, string>>): OutOfRange | null {

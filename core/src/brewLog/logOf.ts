@@ -3,6 +3,9 @@ import type { StepDone } from '../bench/planAgainstActual.js';
 import type { Happening } from './brewEntry.js';
 import { withEntry, type BrewLog } from './brewLog.js';
 
+/** Who tells what was known of a brew before there were logs: the same wherever it is brought up, so that nothing is told twice. */
+export const BEFORE_LOGS = 'before there were logs';
+
 /** A log that one device told, of what happened in this order. */
 export function logOf(device: string, happened: readonly (Happening & { atMs: number })[]): BrewLog {
   return happened.reduce<BrewLog>((log, each) => withEntry(log, device, each), []);

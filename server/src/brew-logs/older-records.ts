@@ -1,11 +1,9 @@
 import { QueryTypes } from 'sequelize';
 import type { Sequelize } from 'sequelize-typescript';
-import { eventsOfRecord, logOfRecord, type BenchEvent, type StepDone } from '@vendu/core';
+import { BEFORE_LOGS, eventsOfRecord, logOfRecord, type BenchEvent, type StepDone } from '@vendu/core';
 import { parsedJson } from '../database/raw-row.js';
 import { addToLog } from './brew-logs.js';
 
-/** The device of entries that were made of a record, which was there before there were logs. */
-const BEFORE_LOGS = 'before there were logs';
 /** So many are read at once. */
 const BATCH = 200;
 

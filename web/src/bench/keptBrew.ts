@@ -1,7 +1,6 @@
 import { entryFault, mergedLogs, type BrewEntry, type BrewPlan } from '@vendu/core';
 import { checkDto, PlanDto } from '@vendu/contract';
 import type { BoardGround } from '../board/forecaster';
-import { deviceId } from '../device/device';
 import { OUTFLOW_CHOICES, type OutflowChoice } from '../instruments/outflowChoices';
 import { SCALE_CHOICES, type ScaleChoice } from '../instruments/scaleChoices';
 import { THERMOMETER_CHOICES, type ThermometerChoice } from '../instruments/thermometerChoices';
@@ -25,7 +24,7 @@ export function readKeptBrew(kept: unknown): BenchBrew | null {
   if (!isObject(kept)) return null;
   const { key, lotId, recipeId, recipeVersionId, roastBatchId, plan } = kept;
   // Before there were logs a brew was kept as what had become of it.
-  const log = 'log' in kept ? logOfKept(kept['log']) : logOfKeptMarks(kept, deviceId());
+  const log = 'log' in kept ? logOfKept(kept['log']) : logOfKeptMarks(kept);
   if (typeof key !== 'string' || log === null || !isPlan(plan)) return null;
   if (!isId(lotId) || !isId(recipeId) || !isId(recipeVersionId) || !isId(roastBatchId)) return null;
   return {

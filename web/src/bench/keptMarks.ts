@@ -1,4 +1,5 @@
 import {
+  BEFORE_LOGS,
   entryFault,
   eventsOfRecord,
   logOfRecord,
@@ -23,7 +24,7 @@ interface KeptMark {
  *
  * @returns `null` where a mark cannot be read: a brew without one of its marks is another brew
  */
-export function logOfKeptMarks(kept: Kept, device: string): BrewLog | null {
+export function logOfKeptMarks(kept: Kept): BrewLog | null {
   const run = kept['run'];
   const marks = isObject(run) ? marksOf(run['marks']) : null;
   if (marks === null) return null;
@@ -36,7 +37,7 @@ export function logOfKeptMarks(kept: Kept, device: string): BrewLog | null {
     ...listOf(kept['leftOut']).map((task) => ({ kind: 'left-out', atMs: startMs, task })),
     { kind: 'cups-planned', atMs: startMs, rule: kept['cups'] },
     ...logOfRecord({
-      device,
+      device: BEFORE_LOGS,
       startMs,
       steps: marks.map((mark) => stepOf(mark, startMs, kept['totalsG'])),
       events: eventsOfRecord(events as unknown as Parameters<typeof eventsOfRecord>[0]),
@@ -50,7 +51,10 @@ export function logOfKeptMarks(kept: Kept, device: string): BrewLog | null {
     { kind: 'noted', atMs: endMs, text: kept['note'] },
   ];
   return told
-    .map((each, index) => storableEntry({ ...each, device, number: index + 1 }) as unknown as BrewEntry)
+    .map(
+      (each, index) =>
+        storableEntry({ ...each, device: BEFORE_LOGS, number: index + 1 }) as unknown as BrewEntry,
+    )
     .filter((entry) => entryFault(entry) === null);
 }
 
