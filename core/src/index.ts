@@ -144,7 +144,6 @@ export {
 export {
   benchMoment,
   markedTimesS,
-  type BenchMark,
   type BenchMoment,
   type BenchRun,
 } from './bench/benchRun.js';
