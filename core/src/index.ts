@@ -141,12 +141,7 @@ export {
   type StartingRecipe,
 } from './startingRecipe/startingRecipe.js';
 
-export {
-  benchMoment,
-  markedTimesS,
-  type BenchMoment,
-  type BenchRun,
-} from './bench/benchRun.js';
+export { benchMoment, markedTimesS, type BenchMoment, type BenchRun } from './bench/benchRun.js';
 export {
   type PouredPour,
   type PourNote,
