@@ -1,7 +1,7 @@
 import type { BenchStep } from './benchSteps.js';
 
 /** What was marked for one step. Times are wall-clock, so a reload or a sleeping tab cannot stretch them. */
-export interface BenchMark {
+interface BenchMark {
   stepIndex: number;
   /** Unix time, ms. */
   atMs: number;
