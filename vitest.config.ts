@@ -4,14 +4,31 @@ import { defineConfig } from 'vitest/config';
 export default defineConfig({
   test: {
     projects: [
+      // Unit tests read the sources of every room. Many files share a thread: most take longer to load than to run.
       {
-        // Straight from the sources of every room.
         resolve: { conditions: ['vendu-source', ...defaultClientConditions] },
         test: {
           name: 'unit',
-          include: ['{core,contract,server,cli,web,measures}/src/**/*.test.{ts,tsx}'],
-          setupFiles: ['web/src/testing/setup.ts'],
+          include: ['{core,contract,server,cli,measures}/src/**/*.test.ts'],
+          pool: 'threads',
+          isolate: false,
+          maxWorkers: 2,
+          sequence: { groupOrder: 0 },
           // The fuzzes of the brew model take seconds on a slow machine.
+          testTimeout: 30_000,
+        },
+      },
+      {
+        resolve: { conditions: ['vendu-source', ...defaultClientConditions] },
+        test: {
+          name: 'unit-web',
+          include: ['web/src/**/*.test.{ts,tsx}'],
+          setupFiles: ['web/src/testing/setup.ts'],
+          pool: 'threads',
+          environment: 'jsdom',
+          isolate: false,
+          maxWorkers: 2,
+          sequence: { groupOrder: 1 },
           testTimeout: 30_000,
         },
       },

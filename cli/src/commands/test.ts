@@ -65,11 +65,11 @@ export async function test({ suites }: { suites: readonly Suite[] }): Promise<vo
 
 const RUNNERS: Record<Suite, () => Promise<Tally>> = {
   checks: runChecks,
-  unit: () => runVitest('unit', {}),
+  unit: () => runVitest('unit', ['unit', 'unit-web'], {}),
   integration: () =>
     withDatabase(async (database, secrets) => {
       await openSchemas(database, 'vendu_it_');
-      return runVitest('integration', integrationEnvironment(database, secrets));
+      return runVitest('integration', ['integration'], integrationEnvironment(database, secrets));
     }),
   e2e: () => withDatabase(runPlaywright),
 };
@@ -94,13 +94,23 @@ async function runChecks(): Promise<Tally> {
   return { passed: 0, failed };
 }
 
-async function runVitest(project: string, env: Record<string, string>): Promise<Tally> {
-  const report = join(REPORTS, `${project}.json`);
+async function runVitest(
+  suite: Suite,
+  projects: readonly string[],
+  env: Record<string, string>,
+): Promise<Tally> {
+  const report = join(REPORTS, `${suite}.json`);
   rmSync(report, { force: true });
-  const done = await step(`tests: ${project}`, () =>
+  const done = await step(`tests: ${suite}`, () =>
     execa(
       'vitest',
-      ['run', '--project', project, '--reporter=dot', '--reporter=json', `--outputFile.json=${report}`],
+      [
+        'run',
+        ...projects.map((project) => `--project=${project}`),
+        '--reporter=dot',
+        '--reporter=json',
+        `--outputFile.json=${report}`,
+      ],
       {
         cwd: ROOT,
         preferLocal: true,

@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 import { act, screen } from '@testing-library/react';
 import { Route, Routes } from 'react-router';
 import { describe, expect, it } from 'vitest';

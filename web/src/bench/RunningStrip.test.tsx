@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 import { act, fireEvent, screen } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { LAID_OUT } from '../testing/fixtures';

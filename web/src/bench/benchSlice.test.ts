@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 import { beforeEach, describe, expect, it } from 'vitest';
 import { benchSteps, runningTotalsG } from '@vendu/core';
 import { writeDraft } from '../device/draft';

@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 import { describe, expect, it } from 'vitest';
 import { logOf, withEntry, type Happening, type Trace } from '@vendu/core';
 import { LAID_OUT } from '../testing/fixtures';

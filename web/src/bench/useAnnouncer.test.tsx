@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 import { renderHook } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { standInSound } from '../testing/standInSound';

@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 import { act, render, screen } from '@testing-library/react';
 import { useRef } from 'react';
 import { afterEach, beforeEach, expect, it, vi } from 'vitest';

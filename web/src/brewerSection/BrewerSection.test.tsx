@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 import { cleanup, render } from '@testing-library/react';
 import { afterEach, describe, expect, it } from 'vitest';
 import type { BrewerSeen } from '@vendu/core';

@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 import { expect, it } from 'vitest';
 import { createStore } from '../app/store';
 import { brewView } from '../testing/fixtures';

@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 import { screen } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import type { BrewOutcome, Expected } from '@vendu/core';

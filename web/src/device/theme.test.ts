@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 import { afterEach, expect, it, vi } from 'vitest';
 import { writeDraft } from './draft';
 import { chooseTheme, startTheme } from './theme';
