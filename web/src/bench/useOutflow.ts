@@ -50,7 +50,7 @@ export function useOutflow(
   const trace = useMemo(
     () => (scale && startMs !== undefined ? sinceStart(scale.traceFrom(startMs)) : null),
     // A reading changes the view, and with it the trace.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
     [scale, startMs, view?.readMs],
   );
   const listenedS = Math.floor(elapsedS / LISTEN_EVERY_S);
@@ -71,7 +71,7 @@ export function useOutflow(
     const drainS = awaitsDrain ? drainedS(trace, pouredS) : null;
     if (drainS !== null) dispatch(stepMarked({ key, atMs: startMs + drainS * 1000, by: 'outflow' }));
     // Once a second is often enough: the trace grows ten times as often.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, [listenedS, awaitsDrain, isDripHeard]);
 
   const hasTrace = trace !== null;
@@ -79,7 +79,7 @@ export function useOutflow(
   const points = useMemo(
     () =>
       trace && isRunning ? outflowPoints(trace, { everyS: FORECAST_EVERY_S, untilS: forecastS }) : NO_POINTS,
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
     [hasTrace, isRunning, forecastS],
   );
   return {

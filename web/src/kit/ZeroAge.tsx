@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import { differenceInCalendarDays } from 'date-fns';
 import type { InstrumentView } from '@vendu/contract';
 import { classes } from '../ui/classes';
@@ -8,7 +9,8 @@ export function ZeroAge({
 }: {
   instrument: InstrumentView;
 }) {
-  const ageDays = lastZero ? Math.max(0, differenceInCalendarDays(new Date(), new Date(lastZero.at))) : null;
+  const [today] = useState(() => new Date());
+  const ageDays = lastZero ? Math.max(0, differenceInCalendarDays(today, new Date(lastZero.at))) : null;
   const share = ageDays === null ? 1 : Math.min(1, ageDays / zeroEveryDays);
   return (
     <span className="flex items-center gap-3">

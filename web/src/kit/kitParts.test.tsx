@@ -118,7 +118,7 @@ describe('a drain test', () => {
     await userEvent.type(screen.getByLabelText('Drain time'), `${valueOf(seconds).toFixed(0)}{Enter}`);
     await userEvent.click(screen.getByRole('button', { name: 'Use the measured one' }));
     await expect.poll(() => sent.length).toBe(1);
-    const { resistancePerM } = sent[0]?.body as { resistancePerM: number };
+    const { resistancePerM } = sent[0]!.body as { resistancePerM: number };
     expect(Math.abs(resistancePerM / PAPER_PER_M.thick - 1)).toBeLessThan(0.02);
   });
 
