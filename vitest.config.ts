@@ -38,6 +38,8 @@ export default defineConfig({
           name: 'integration',
           include: ['{server,cli}/test/**/*.integration.ts'],
           globalSetup: ['server/test/support/demo-copy.ts'],
+          maxWorkers: 2,
+          sequence: { groupOrder: 2 },
           testTimeout: 20_000,
           hookTimeout: 60_000,
         },
