@@ -1,7 +1,12 @@
+import { existsSync } from 'node:fs';
 import { defineConfig } from '@playwright/test';
 
 /** One lab for each worker, separated by blanks: no test meets what another leaves behind at the same moment. */
 const labs = process.env['VENDU_URL']?.split(' ') ?? [];
+
+const CHROMIUM = ['/usr/bin/chromium-headless-shell', '/usr/bin/chromium'].find((program) =>
+  existsSync(program),
+);
 
 export default defineConfig({
   projects: [
@@ -25,7 +30,7 @@ export default defineConfig({
     screenshot: 'only-on-failure',
     actionTimeout: 120_000,
     launchOptions: {
-      executablePath: '/usr/bin/chromium',
+      ...(CHROMIUM && { executablePath: CHROMIUM }),
       args: [
         '--no-sandbox',
         '--disable-gpu',

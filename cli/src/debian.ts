@@ -13,7 +13,11 @@ export const MARIADB: DebianPackage = {
   name: 'mariadb-server',
   anyOf: ['/usr/sbin/mariadbd', '/usr/local/sbin/mariadbd', '/usr/libexec/mariadbd'],
 };
-export const CHROMIUM: DebianPackage = { name: 'chromium', anyOf: ['/usr/bin/chromium'] };
+/** The browser without its windows takes a fifth less time; the whole one does where it is there already. */
+export const CHROMIUM: DebianPackage = {
+  name: 'chromium-headless-shell',
+  anyOf: ['/usr/bin/chromium-headless-shell', '/usr/bin/chromium'],
+};
 
 /** Installs what is missing when allowed to, else says which line to run. */
 export async function ensureDebianPackages(wanted: readonly DebianPackage[]): Promise<void> {
