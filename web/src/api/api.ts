@@ -42,10 +42,13 @@ function isAnswer({ status }: FetchBaseQueryError): boolean {
   return typeof status === 'number' && status < 500 && status !== 429;
 }
 
+/** What answers are about: a change names those that may have changed with it. */
+export const TAGS = ['Practice', 'Running', 'Session', 'Kit', 'Lot', 'Recipe', 'Brew', 'Published'] as const;
+
 /** The one API of the server; each feature adds its endpoints to it. */
 export const api = createApi({
   reducerPath: 'api',
   baseQuery: askInOrder,
-  tagTypes: ['Practice', 'Running', 'Session', 'Kit', 'Lot', 'Recipe', 'Brew', 'Published'],
+  tagTypes: TAGS,
   endpoints: () => ({}),
 });

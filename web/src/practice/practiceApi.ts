@@ -1,7 +1,7 @@
 import type { PracticeDto, PracticeView } from '@vendu/contract';
 import { api } from '../api/api';
 
-export const { usePracticeQuery, usePutPracticeMutation } = api.injectEndpoints({
+export const practiceApi = api.injectEndpoints({
   endpoints: (build) => ({
     practice: build.query<PracticeView[], void>({ query: () => 'practice', providesTags: ['Practice'] }),
     putPractice: build.mutation<PracticeView[], { key: string; run: PracticeDto }>({
@@ -10,3 +10,5 @@ export const { usePracticeQuery, usePutPracticeMutation } = api.injectEndpoints(
     }),
   }),
 });
+
+export const { usePracticeQuery, usePutPracticeMutation } = practiceApi;
