@@ -50,8 +50,10 @@ export class PourDto implements Pour {
   heightCm?: number;
 }
 
+const DOSE = { label: 'Dose', unit: 'g', min: 5, max: 120 };
+
 export class PlanDto implements BrewPlan {
-  @NumberBetween({ label: 'Dose', unit: 'g', min: 5, max: 120 })
+  @NumberBetween(DOSE)
   doseG!: number;
 
   @NumberBetween({ label: 'Kettle', unit: '°C', min: 60, max: 100 })
@@ -120,6 +122,11 @@ export class NewRecipeDto extends RecipeSetupDto {
   @ValidateIf((_, value) => value !== null)
   @id('Paper')
   paperId: number | null = null;
+
+  /** Dose of the starting recipe, g; `null` for the brewer's usual one. */
+  @ValidateIf((_, value) => value !== null)
+  @NumberBetween(DOSE)
+  doseG: number | null = null;
 
   /** A plan to keep in place of the starting recipe, as one scaled from another brewer. */
   @ValidateIf((_, value) => value !== null)

@@ -13,7 +13,14 @@ export interface StartingFacts {
   /** `null` where the roaster did not say. */
   roastLevel: RoastLevel | null;
   roastAgeDays: number;
-  brewer: { shape: BrewerShape; usualDoseG: number };
+  brewer: {
+    shape: BrewerShape;
+    usualDoseG: number;
+    /** Most water in a brew, g, where it is known. */
+    capacityG?: number;
+  };
+  /** Dose that somebody chose, g; the brewer's usual one if left out. */
+  doseG?: number;
   /** Resistance of the wet paper, 1/m; an ordinary one if left out. */
   paperPerM?: number;
   water?: WaterFacts;
@@ -30,6 +37,10 @@ export interface StartingFacts {
 /** Up to here a paper counts as fast, and from there on as thick, 1/m: between the calibrated papers of {@link PAPER_PER_M}. */
 const FAST_PAPER_PER_M = 1.45e8;
 const THICK_PAPER_PER_M = 3.6e8;
+
+export function doseOf({ doseG, brewer }: StartingFacts): number {
+  return doseG ?? brewer.usualDoseG;
+}
 
 export function isHighGrown({ elevation }: StartingFacts): boolean {
   return elevation !== null && isHigh(middleElevationM(elevation));

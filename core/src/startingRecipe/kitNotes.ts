@@ -6,9 +6,9 @@ export interface WaterFacts {
   mineralsMgPerL: number;
 }
 
-/** What water and kettle say of a starting recipe beyond its figures. */
+/** What water, kettle and brewer say of a starting recipe beyond its figures. */
 export interface KitNote {
-  part: 'water' | 'kettle';
+  part: 'water' | 'kettle' | 'brewer';
   note: string;
 }
 
@@ -28,6 +28,15 @@ export function waterNote({ name, alkalinityMgPerL, mineralsMgPerL }: WaterFacts
       ? `${mineralsMgPerL} mg/L of minerals, ${mineralsMgPerL < low ? 'less' : 'more'} than the ${low} to ${high} that recipes are stated with: it may taste different elsewhere`
       : `${mineralsMgPerL} mg/L of minerals, as recipes are stated with`;
   return { part: 'water', note: [`${name}: ${minerals}`, ...acidityWords(alkalinityMgPerL)].join('; ') };
+}
+
+/** More water than the brewer takes: the plan stays as it was asked for, and this says what to do. */
+export function overfullNote(waterG: number, capacityG: number | undefined): KitNote | null {
+  if (capacityG === undefined || waterG <= capacityG) return null;
+  return {
+    part: 'brewer',
+    note: `${waterG} g of water is more than the ${capacityG} g that this brewer takes in a brew: a smaller dose, or a larger brewer`,
+  };
 }
 
 function acidityWords(alkalinityMgPerL: number): string[] {

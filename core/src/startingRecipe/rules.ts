@@ -2,6 +2,7 @@ import { isLongFermented, isOfLongFermentation } from '../lot/fermentation.js';
 import type { Figure } from './figures.js';
 import { SCHOOL_RULES } from './schoolRules.js';
 import {
+  doseOf,
   hasSign,
   isHighGrown,
   isInFastPaper,
@@ -224,7 +225,7 @@ export const STARTING_RULES: readonly StartingRule[] = [
   {
     id: 'deep-bed',
     because: 'a dose for sharing makes a deeper bed that drains slower, so coarser and more time',
-    applies: ({ brewer }) => brewer.usualDoseG >= 28,
+    applies: (facts) => doseOf(facts) >= 28,
     pushes: [
       { figure: 'grindUm', by: 60 },
       { figure: 'drawdownS', by: 45 },
@@ -234,7 +235,7 @@ export const STARTING_RULES: readonly StartingRule[] = [
     id: 'large-batch',
     because:
       'a large batch: in stages, or a single pour would fill the brewer and stand for minutes, and half as long again',
-    applies: ({ brewer }) => brewer.usualDoseG >= LARGE_BATCH_G,
+    applies: (facts) => doseOf(facts) >= LARGE_BATCH_G,
     pushes: [
       { figure: 'mainPours', by: 2 },
       { figure: 'drawdownS', by: 120 },

@@ -205,6 +205,32 @@ describe('the starting recipe', () => {
     expect(startingRecipe(PLAIN).reasons.kitNotes).toBeUndefined();
   });
 
+  it('takes a dose that somebody chose, with what a deep bed asks for, and says whose it is', () => {
+    const { plan, reasons } = startingRecipe({ ...PLAIN, doseG: 30 });
+    const usual = startingRecipe(PLAIN);
+    expect(plan.doseG).toBe(30);
+    expect(Math.abs(planWaterG(plan) / 30 - planWaterG(usual.plan) / 16)).toBeLessThan(0.2);
+    expect(plan.grindUm).toBe(
+      startingRecipe({ ...PLAIN, brewer: { shape: 'cone', usualDoseG: 30 } }).plan.grindUm,
+    );
+    expect(plan.grindUm).toBeGreaterThan(usual.plan.grindUm);
+    const dose = (facts: Partial<StartingFacts>) =>
+      startingRecipe({ ...PLAIN, ...facts }).reasons.derived.find(({ figure }) => figure === 'dose')?.because;
+    expect(dose({ doseG: 30 })).toBe("30 g was asked for; this brewer's usual dose is 16 g");
+    expect(dose({ doseG: 16 })).toBe('16 g is the usual dose of this brewer');
+    expect(reasons.kitNotes).toBeUndefined();
+  });
+
+  it('tells where the water is more than the brewer takes', () => {
+    const water = planWaterG(startingRecipe({ ...PLAIN, doseG: 30 }).plan);
+    const notes = (capacityG: number) =>
+      startingRecipe({ ...PLAIN, doseG: 30, brewer: { ...PLAIN.brewer, capacityG } }).reasons.kitNotes;
+    expect(notes(water)).toBeUndefined();
+    expect(notes(water - 1)).toEqual([
+      { part: 'brewer', note: expect.stringContaining(`more than the ${water - 1} g`) as string },
+    ]);
+  });
+
   it('explains every figure: house value and pushes add up, unless a limit is named', () => {
     const { reasons } = startingRecipe({ ...PLAIN, ...high, roastLevel: 'light', roastAgeDays: 3 });
     for (const { houseValue, steps, limitedBy, value } of reasons.figures) {

@@ -3,11 +3,11 @@ import type { PourPattern } from '../vocabulary.js';
 import { pourEndS, planWaterG, roundToTenth, type BrewPlan, type Pour } from '../plan/plan.js';
 import { formatDuration } from '../quantity/duration.js';
 import { boilingPointC } from '../water/boilingPoint.js';
-import type { StartingFacts } from './facts.js';
+import { doseOf, type StartingFacts } from './facts.js';
 import { FIGURE_LIMITS, HOUSE_FIGURES, type Figure, type StartingFigures } from './figures.js';
 import { STARTING_RULES, type StartingRule } from './rules.js';
 import type { GrindFit } from './fitGrind.js';
-import { waterNote, type KitNote } from './kitNotes.js';
+import { overfullNote, waterNote, type KitNote } from './kitNotes.js';
 import { schoolNotes, type SchoolNote } from './schoolNotes.js';
 import type { RatioForAim } from './ratioForAim.js';
 import type { SchoolPoint } from '../schools/schools.js';
@@ -87,15 +87,15 @@ export function startingRecipe(
     figureReasons.map(({ figure, value }) => [figure, value]),
   ) as unknown as StartingFigures;
   const pattern = PATTERNS[(facts.schools ?? USUAL_SCHOOLS)['pour-where']];
-  const plan = planFrom({ figures, doseG: facts.brewer.usualDoseG, pattern });
+  const plan = planFrom({ figures, doseG: doseOf(facts), pattern });
   return {
     plan,
     reasons: {
       figures: figureReasons,
-      derived: derivedReasons(plan, figures),
+      derived: derivedReasons(plan, figures, facts),
       notes: schoolNotes(facts.schools),
       ...(forAim ? { ratioForAim: forAim } : {}),
-      ...(facts.water ? { kitNotes: [waterNote(facts.water)] } : {}),
+      ...kitNotesOf(plan, facts),
     },
   };
 }
@@ -167,10 +167,26 @@ function overruler({
   return winner?.id ?? null;
 }
 
-function derivedReasons(plan: BrewPlan, { ratio, mainPours }: StartingFigures): DerivedReason[] {
+function kitNotesOf(plan: BrewPlan, { water, brewer }: StartingFacts): { kitNotes?: KitNote[] } {
+  const overfull = overfullNote(planWaterG(plan), brewer.capacityG);
+  const kitNotes = [...(overfull ? [overfull] : []), ...(water ? [waterNote(water)] : [])];
+  return kitNotes.length > 0 ? { kitNotes } : {};
+}
+
+function derivedReasons(
+  plan: BrewPlan,
+  { ratio, mainPours }: StartingFigures,
+  { brewer: { usualDoseG } }: StartingFacts,
+): DerivedReason[] {
   const lastEndS = Math.max(...plan.pours.map(pourEndS));
   return [
-    { figure: 'dose', because: `${plan.doseG} g is the usual dose of this brewer` },
+    {
+      figure: 'dose',
+      because:
+        plan.doseG === usualDoseG
+          ? `${plan.doseG} g is the usual dose of this brewer`
+          : `${plan.doseG} g was asked for; this brewer's usual dose is ${usualDoseG} g`,
+    },
     { figure: 'water', because: `${plan.doseG} g x ${ratio}, to the nearest 5 g: ${planWaterG(plan)} g` },
     {
       figure: 'pour times',

@@ -22,6 +22,7 @@ export function startingFacts({
   batch,
   onDate,
   brewer,
+  doseG = null,
   paper,
   kettle = null,
   water = null,
@@ -31,7 +32,8 @@ export function startingFacts({
   lot: LotModel;
   batch: RoastBatchModel;
   onDate: string;
-  brewer: Pick<BrewerView, 'shape' | 'usualDoseG'>;
+  brewer: Pick<BrewerView, 'shape' | 'usualDoseG' | 'capacityG'>;
+  doseG?: number | null;
   paper: Pick<PaperView, 'resistancePerM'>;
   kettle?: KettleView | null;
   water?: WaterView | null;
@@ -43,7 +45,8 @@ export function startingFacts({
     elevation: elevationOf(lot),
     roastLevel: batch.level,
     roastAgeDays: roastAgeDays({ roastedOn: batch.roastedOn, onDate }),
-    brewer: { shape: brewer.shape, usualDoseG: brewer.usualDoseG },
+    brewer: { shape: brewer.shape, usualDoseG: brewer.usualDoseG, capacityG: brewer.capacityG },
+    ...(doseG === null ? {} : { doseG }),
     paperPerM: paper.resistancePerM,
     ...(kettle ? { kettleStepC: kettle.stepC } : {}),
     ...(water ? { water: waterFacts(water) } : {}),

@@ -109,7 +109,7 @@ export class StartingRecipesService {
   }
 
   private async compose(lotId: number, asked: NewRecipeDto) {
-    const { switchedOff, schools, aim } = asked;
+    const { switchedOff, schools, aim, doseG } = asked;
     const lot = await LotModel.findByPk(lotId, { include: [RoastBatchModel] });
     if (!lot) throw notFound('lot');
     const [house, { brewer, grinder, paper, water, kettle }] = await Promise.all([
@@ -121,6 +121,7 @@ export class StartingRecipesService {
       batch: newestBatch(lot.roastBatches),
       onDate: new Date().toISOString().slice(0, 10),
       brewer,
+      doseG,
       paper,
       water,
       kettle,

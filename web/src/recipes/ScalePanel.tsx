@@ -68,6 +68,7 @@ export const ScalePanel = memo(function ScalePanel({
         brewerId: toBrewer,
         grinderId: toGrinder,
         paperId: toBrewer === recipe.brewerId ? recipe.paperId : null,
+        doseG: null,
         waterId: recipe.waterId,
         kettleId: recipe.kettleId,
         aim: recipe.aim,

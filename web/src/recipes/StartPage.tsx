@@ -10,7 +10,7 @@ import {
   type Aim,
 } from '@vendu/core';
 import type { KitView, LotView, NewRecipeDto, SimilarLotView, StartingPreview } from '@vendu/contract';
-import { troubleOf } from '../api/problem';
+import { byField, troubleOf } from '../api/problem';
 import { useDraft } from '../device/draft';
 import { KitChoice } from '../kit/KitChoice';
 import { brewerOptions, grinderOptions, kettleOptions, paperOptions, waterOptions } from '../kit/kitOptions';
@@ -20,6 +20,8 @@ import { FittedStaircase } from '../staircase/FittedStaircase';
 import { Button } from '../ui/Button';
 import { Loading } from '../ui/Loading';
 import { Notice, TroubleNotice } from '../ui/Notice';
+import { GRAMS } from '../ui/quantities';
+import { QuantityField } from '../ui/QuantityField';
 import { Unavailable } from '../ui/Unavailable';
 import { PROCESS_WORDS } from '../ui/words';
 import { AimChoice } from './AimChoice';
@@ -53,6 +55,9 @@ function StartSheet({ lot, kit }: { lot: LotView; kit: KitView }) {
     void navigate(`/recipes/${data.id}`);
   }
   const aim = aimOf(kit.house.window, asked.schools ?? kit.house.schools, asked.aim);
+  const trouble = troubleOf(error);
+  // Said at its field, and nowhere else.
+  const doseError = byField(trouble?.errors ?? [])['doseG'];
   const onSwitch = (ruleId: string) =>
     change({
       ...asked,
@@ -76,19 +81,27 @@ function StartSheet({ lot, kit }: { lot: LotView; kit: KitView }) {
           Keep this recipe
         </Button>
       </header>
-      <div className="mb-6 grid grid-cols-3 items-end gap-x-4 gap-y-3 border-y border-rule py-3 xl:grid-cols-[1.3fr_1fr_1.2fr_1fr_1fr_auto]">
+      <div className="mb-6 grid grid-cols-2 items-start gap-x-4 gap-y-3 border-y border-rule py-3 sm:grid-cols-4 xl:grid-cols-[1.2fr_1.1fr_4.5rem_1.4fr_1.1fr_1.1fr_auto]">
         <KitChoice
           label="Brewer"
           value={asked.brewerId}
           options={brewerOptions(kit)}
-          // Another brewer comes with its own paper.
-          onChange={(brewerId) => change({ ...asked, brewerId, paperId: null })}
+          // Another brewer comes with its own paper and dose.
+          onChange={(brewerId) => change({ ...asked, brewerId, paperId: null, doseG: null })}
         />
         <KitChoice
           label="Paper"
           value={asked.paperId ?? brewer?.paperId ?? 0}
           options={paperOptions(kit)}
           onChange={(paperId) => change({ ...asked, paperId })}
+        />
+        <QuantityField
+          label="Dose"
+          quantity={GRAMS}
+          value={asked.doseG ?? brewer?.usualDoseG ?? null}
+          error={doseError}
+          onCommit={(doseG) => change({ ...asked, doseG })}
+          onClear={() => change({ ...asked, doseG: null })}
         />
         <KitChoice
           label="Grinder"
@@ -110,17 +123,19 @@ function StartSheet({ lot, kit }: { lot: LotView; kit: KitView }) {
           options={kettleOptions(kit)}
           onChange={(kettleId) => change({ ...asked, kettleId })}
         />
-        <AimChoice
-          aim={aim}
-          source={aimSourceOf(asked.schools ?? kit.house.schools, asked.aim)}
-          draftKey={`start.${lot.id}.aim`}
-          onChoose={(own) => {
-            change({ ...asked, aim: own });
-            return Promise.resolve(null);
-          }}
-        />
+        <div className="col-span-2 xl:col-span-1">
+          <AimChoice
+            aim={aim}
+            source={aimSourceOf(asked.schools ?? kit.house.schools, asked.aim)}
+            draftKey={`start.${lot.id}.aim`}
+            onChoose={(own) => {
+              change({ ...asked, aim: own });
+              return Promise.resolve(null);
+            }}
+          />
+        </div>
       </div>
-      <TroubleNotice trouble={troubleOf(error) ?? troubleOf(startError)} />
+      <TroubleNotice trouble={doseError === undefined ? (trouble ?? troubleOf(startError)) : null} />
       {preview ? <PreviewSheet {...{ preview, lot, aim, onSwitch }} /> : !error && <Loading />}
     </>
   );
@@ -132,6 +147,7 @@ function houseStart({ brewers, grinders, waters, kettles }: KitView): NewRecipeD
     brewerId: brewers[0]?.id ?? 0,
     grinderId: grinders[0]?.id ?? 0,
     paperId: null,
+    doseG: null,
     waterId: waters[0]?.id ?? null,
     kettleId: kettles[0]?.id ?? null,
     aim: null,
@@ -180,6 +196,13 @@ function PreviewSheet({
           <span className="text-time">{formatDuration(plan.drawdownS)}</span>
         </p>
         {preview.grinderNote && <Notice>{preview.grinderNote}</Notice>}
+        {(reasons.kitNotes ?? [])
+          .filter(({ part }) => part === 'brewer')
+          .map(({ note }) => (
+            <Notice key={note} tone="alarm">
+              {note}
+            </Notice>
+          ))}
         <section>
           <h2 className="heading mb-2">What the model expects</h2>
           <RoughForecast forecast={forecast} aim={aim} />
