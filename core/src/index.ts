@@ -4,8 +4,14 @@ export { type OutOfRange } from './input/ranges.js';
 export { failure, success, valueOf, type Failure, type Result, type Success } from './result.js';
 
 export { formatClock, formatDuration, parseDurationS } from './quantity/duration.js';
-export { middleElevationM } from './lot/grown.js';
-export { formatElevation, parseElevation, type ElevationRange } from './quantity/elevation.js';
+export {
+  elevationOf,
+  formatElevation,
+  keptElevation,
+  parseElevation,
+  type Elevation,
+  type KeptElevation,
+} from './quantity/elevation.js';
 export { parseMassOrMultipleG } from './quantity/massOrMultiple.js';
 export { parseNumber, parseWithUnit } from './quantity/parseNumber.js';
 export { formatRatio, parseRatio } from './quantity/ratio.js';

@@ -9,8 +9,14 @@ export const PROCESSES = [
   'long-fermentation',
   'co-fermented',
   'decaffeinated',
+  // The sack does not say, and nobody guesses.
+  'not-known',
 ] as const;
 export type Process = (typeof PROCESSES)[number];
+
+/** How high a lot grew where nobody gives a figure. */
+export const ELEVATION_WORDS = ['low', 'middling', 'high'] as const;
+export type ElevationWord = (typeof ELEVATION_WORDS)[number];
 
 /** What a person noticed of a lot, beyond what its papers say. */
 export const LOT_SIGNS = ['delicate', 'prone-to-dryness', 'many-fines', 'no-bloom-rise'] as const;

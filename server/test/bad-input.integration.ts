@@ -51,6 +51,13 @@ describe('a field that cannot be right is named, with the allowed range', () => 
       'a date up to today, as 2026-11-20',
     ],
     ['a name of blanks', { name: '   ' }, 'name', '1 to 120 characters'],
+    [
+      'an elevation told twice',
+      { elevationFromM: 1900, elevationWord: 'low' },
+      'elevationWord',
+      'nothing, beside a figure',
+    ],
+    ['an elevation in a word of its own', { elevationWord: 'lofty' }, 'elevationWord', 'low, middling, high'],
     ['a reversed elevation', { elevationFromM: 1900, elevationToM: 1700 }, 'elevationToM', '1900 m or more'],
   ])('%s in a lot', async (_, change, field, allowed) => {
     const response = await app.barista.post('/api/lots').send({ ...SMALLEST_LOT, ...change });

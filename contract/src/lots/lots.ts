@@ -10,10 +10,13 @@ import {
   ValidateNested,
 } from 'class-validator';
 import {
+  ELEVATION_WORDS,
   LOT_SIGNS,
   LOT_STAGES,
   PROCESSES,
   ROAST_LEVELS,
+  type ElevationWord,
+  type KeptElevation,
   type LotDue,
   type LotSign,
   type LotStage,
@@ -29,7 +32,7 @@ import { LOT_FIGURES, LOT_TEXTS, type LotFigure, type LotText } from './lotField
 const isGiven = (_: object, value: unknown) => value !== null && value !== undefined;
 
 /** The facts of a green lot. Only name, country and process are required; empty text means not known. */
-export class LotFactsDto implements Record<LotText, string>, Record<LotFigure, number | null> {
+export class LotFactsDto implements Record<LotText, string>, Record<LotFigure, number | null>, KeptElevation {
   @TextUpTo(LOT_TEXTS.name)
   name!: string;
 
@@ -67,6 +70,11 @@ export class LotFactsDto implements Record<LotText, string>, Record<LotFigure, n
   @ValidateIf(isGiven)
   @NumberBetween({ label: 'Elevation', unit: 'm', min: 0, max: 3000, whole: true })
   elevationToM: number | null = null;
+
+  /** Where nobody gives a figure. */
+  @ValidateIf(isGiven)
+  @OneOf({ label: 'Elevation', values: ELEVATION_WORDS })
+  elevationWord: ElevationWord | null = null;
 
   @ValidateIf(isGiven)
   @NumberBetween(LOT_FIGURES.densityGPerL)
@@ -213,6 +221,7 @@ export interface LotListItem {
   additions: string;
   elevationFromM: number | null;
   elevationToM: number | null;
+  elevationWord: ElevationWord | null;
   stage: LotStage;
   roastAgeDays: number | null;
   launchOn: string | null;

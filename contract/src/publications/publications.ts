@@ -1,5 +1,5 @@
 import { Type } from 'class-transformer';
-import type { BrewPlan, Process } from '@vendu/core';
+import type { BrewPlan, KeptElevation, Process } from '@vendu/core';
 import { NumberBetween, TextUpTo } from '../validation/decorators.js';
 
 export class PublishDto {
@@ -67,12 +67,10 @@ export class PublishedQueryDto {
 }
 
 /** What the card says, kept as it was when it was published: nothing of the lab's own work beyond it. */
-export interface PublishedCard extends Omit<PublicRecipeListItem, 'slug'> {
+export interface PublishedCard extends Omit<PublicRecipeListItem, 'slug'>, KeptElevation {
   farm: string;
   producer: string;
   variety: string;
-  elevationFromM: number | null;
-  elevationToM: number | null;
   paper: string;
   grinderName: string;
   grinderSetting: number | null;

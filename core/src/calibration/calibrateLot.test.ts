@@ -237,7 +237,10 @@ describe('what is believed before the first brew', () => {
   it.each([
     [{ process: 'anaerobic' }, 'rate', 1],
     [{ process: 'decaffeinated' }, 'solubility', -1],
-    [{ elevationM: 900 }, 'flow', -1],
+    [{ elevation: { fromM: 900, toM: 900 } }, 'flow', -1],
+    [{ elevation: 'low' }, 'flow', -1],
+    [{ elevation: 'high' }, 'flow', 0],
+    [{ process: 'not-known' }, 'rate', 0],
     [{ roastLevel: 'light' }, 'rate', -1],
   ] as const)('%o moves the %s', (facts, factor, sign) => {
     const shift = lotPrior(facts).lnMean[FACTORS.indexOf(factor)] ?? 0;

@@ -1,4 +1,5 @@
 import { isLow } from '../lot/grown.js';
+import type { Elevation } from '../quantity/elevation.js';
 import { inverse, Matrix } from 'ml-matrix';
 import type { Process, RoastLevel } from '../vocabulary.js';
 import { outOfRange, type OutOfRange } from '../input/ranges.js';
@@ -38,6 +39,7 @@ const BY_PROCESS: Record<Process, Partial<LearnedFactors>> = {
   'long-fermentation': { rate: 0.15, solubility: 0.02 },
   'co-fermented': { rate: 0.15, solubility: 0.02 },
   decaffeinated: { solubility: -0.04, flow: 0.15 },
+  'not-known': {},
 };
 
 /** Darker roasts are more soluble and more brittle (direction common practice, sizes assumed). */
@@ -73,19 +75,19 @@ export interface EarlierLot {
  */
 export function lotPrior({
   process,
-  elevationM,
+  elevation = null,
   roastLevel,
   earlierLots = [],
 }: {
   process?: Process;
-  elevationM?: number;
+  elevation?: Elevation | null;
   roastLevel?: RoastLevel;
   earlierLots?: readonly EarlierLot[];
 }): LotPrior {
   const shifts = [
     process ? BY_PROCESS[process] : {},
     roastLevel ? BY_ROAST[roastLevel] : {},
-    elevationM !== undefined && isLow(elevationM) ? LOW_GROWN : {},
+    elevation !== null && isLow(elevation) ? LOW_GROWN : {},
   ];
   const lnShift = FACTORS.map((factor) => shifts.reduce((total, shift) => total + (shift[factor] ?? 0), 0));
   const house = Matrix.diag(FACTORS.map((factor) => SPREAD[factor].lnSd ** 2 * SPREAD[factor].houseShare));

@@ -15,7 +15,16 @@ describe('where a lot grew', () => {
     [1699, false, false],
     [1700, false, true],
   ])('%i m is low: %s, high: %s', (elevationM, low, high) => {
-    expect([isLow(elevationM), isHigh(elevationM)]).toEqual([low, high]);
+    const elevation = { fromM: elevationM - 100, toM: elevationM + 100 };
+    expect([isLow(elevation), isHigh(elevation)]).toEqual([low, high]);
+  });
+
+  it.each([
+    ['low', true, false],
+    ['middling', false, false],
+    ['high', false, true],
+  ] as const)('is taken at its word where there is no figure: %s', (word, low, high) => {
+    expect([isLow(word), isHigh(word)]).toEqual([low, high]);
   });
 });
 

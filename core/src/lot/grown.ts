@@ -1,4 +1,4 @@
-import type { ElevationRange } from '../quantity/elevation.js';
+import type { Elevation, ElevationRange } from '../quantity/elevation.js';
 
 /** From here up a lot counts as grown high, and up to here as grown low, m (common practice). */
 const HIGH_FROM_M = 1700;
@@ -9,10 +9,12 @@ export function middleElevationM({ fromM, toM }: ElevationRange): number {
   return (fromM + toM) / 2;
 }
 
-export function isHigh(elevationM: number): boolean {
-  return elevationM >= HIGH_FROM_M;
+/** By its figures, or as somebody said. */
+export function isHigh(elevation: Elevation): boolean {
+  return typeof elevation === 'string' ? elevation === 'high' : middleElevationM(elevation) >= HIGH_FROM_M;
 }
 
-export function isLow(elevationM: number): boolean {
-  return elevationM <= LOW_TO_M;
+/** By its figures, or as somebody said. */
+export function isLow(elevation: Elevation): boolean {
+  return typeof elevation === 'string' ? elevation === 'low' : middleElevationM(elevation) <= LOW_TO_M;
 }

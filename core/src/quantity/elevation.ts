@@ -1,4 +1,5 @@
 import { failure, success, type Result } from '../result.js';
+import { ELEVATION_WORDS, type ElevationWord } from '../vocabulary.js';
 
 export type ElevationReason = 'not-an-elevation' | 'range-reversed';
 
@@ -8,19 +9,35 @@ export interface ElevationRange {
   toM: number;
 }
 
+/** A growing elevation as far as somebody said it: in metres, or as a word. */
+export type Elevation = ElevationRange | ElevationWord;
+
+/** The same as it is kept: a word where there is no figure, and neither where nobody said. */
+export interface KeptElevation {
+  elevationFromM: number | null;
+  elevationToM: number | null;
+  /** Left out of what was kept before elevations could be words. */
+  elevationWord?: ElevationWord | null;
+}
+
 const ELEVATION = /^(\d{1,4})(?:\s*(?:-|–|to)\s*(\d{1,4}))?\s*m?$/i;
 
 /**
- * Reads a growing elevation as a figure (`1850`) or a range (`1700-1950 m`). Empty text is no elevation.
+ * Reads a growing elevation as a figure (`1850`), a range (`1700-1950 m`) or a word (`high`). Empty text is no elevation.
  *
- * @returns metres above sea level, or `null` where nothing was typed
+ * @returns metres above sea level or the word, or `null` where nothing was typed
  */
-export function parseElevation(text: string): Result<ElevationRange | null, ElevationReason> {
+export function parseElevation(text: string): Result<Elevation | null, ElevationReason> {
   const trimmed = text.trim().replace(/(?<=\d)[.,](?=\d{3}\b)/g, '');
   if (trimmed === '') return success(null);
+  const word = ELEVATION_WORDS.find((each) => each === trimmed.toLowerCase());
+  if (word) return success(word);
   const match = ELEVATION.exec(trimmed);
   if (!match)
-    return failure('not-an-elevation', `“${text.trim()}” is not an elevation; write 1850 or 1700-1950.`);
+    return failure(
+      'not-an-elevation',
+      `“${text.trim()}” is not an elevation; write 1850, 1700-1950, or a word: ${ELEVATION_WORDS.join(', ')}.`,
+    );
   const fromM = Number(match[1]);
   const toM = match[2] === undefined ? fromM : Number(match[2]);
   if (toM < fromM)
@@ -32,6 +49,26 @@ export function parseElevation(text: string): Result<ElevationRange | null, Elev
 }
 
 /** @example formatElevation({ fromM: 1700, toM: 1950 }) // '1700–1950 m' */
-export function formatElevation({ fromM, toM }: ElevationRange): string {
+export function formatElevation(elevation: Elevation): string {
+  if (typeof elevation === 'string') return elevation;
+  const { fromM, toM } = elevation;
   return fromM === toM ? `${fromM} m` : `${fromM}–${toM} m`;
+}
+
+/** What was said of where a lot grew; `null` where nobody said. */
+export function elevationOf({
+  elevationFromM,
+  elevationToM,
+  elevationWord,
+}: KeptElevation): Elevation | null {
+  if (elevationFromM === null) return elevationWord ?? null;
+  return { fromM: elevationFromM, toM: elevationToM ?? elevationFromM };
+}
+
+/** The other way. */
+export function keptElevation(elevation: Elevation | null): Required<KeptElevation> {
+  if (elevation === null || typeof elevation === 'string') {
+    return { elevationFromM: null, elevationToM: null, elevationWord: elevation };
+  }
+  return { elevationFromM: elevation.fromM, elevationToM: elevation.toM, elevationWord: null };
 }

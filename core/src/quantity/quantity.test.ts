@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import fc from 'fast-check';
 import { celsiusToFahrenheit, fahrenheitToCelsius } from '../temperature/scales.js';
 import { formatClock, formatDuration, parseDurationS } from './duration.js';
-import { formatElevation, parseElevation } from './elevation.js';
+import { elevationOf, formatElevation, keptElevation, parseElevation, type Elevation } from './elevation.js';
 import { parseMassOrMultipleG } from './massOrMultiple.js';
 import { parseNumber, parseWithUnit } from './parseNumber.js';
 import { formatRatio, parseRatio } from './ratio.js';
@@ -135,17 +135,36 @@ describe('an elevation', () => {
     ['1700-1950 m', { fromM: 1700, toM: 1950 }],
     ['1,700 – 1,950', { fromM: 1700, toM: 1950 }],
     ['', null],
+    [' High ', 'high'],
+    ['middling', 'middling'],
   ])('reads %j', (text, value) => {
     expect(parseElevation(text)).toEqual({ ok: true, value });
   });
 
   it('names what is wrong', () => {
     expect(parseElevation('1950-1700')).toMatchObject({ reason: 'range-reversed' });
-    expect(parseElevation('high')).toMatchObject({ reason: 'not-an-elevation' });
+    expect(parseElevation('very high')).toMatchObject({ reason: 'not-an-elevation' });
   });
 
   it('writes one figure or a range', () => {
     expect(formatElevation({ fromM: 1850, toM: 1850 })).toBe('1850 m');
     expect(formatElevation({ fromM: 1700, toM: 1950 })).toBe('1700–1950 m');
+    expect(formatElevation('low')).toBe('low');
+  });
+
+  it.each<[Elevation | null]>([[null], ['high'], [{ fromM: 1850, toM: 1850 }], [{ fromM: 1700, toM: 1950 }]])(
+    'is the same after it was kept and written out: %j',
+    (elevation) => {
+      expect(elevationOf(keptElevation(elevation))).toEqual(elevation);
+      expect(parseElevation(elevation ? formatElevation(elevation) : '')).toEqual({
+        ok: true,
+        value: elevation,
+      });
+    },
+  );
+
+  it('kept before words could be told, is what its figures say', () => {
+    expect(elevationOf({ elevationFromM: null, elevationToM: null })).toBeNull();
+    expect(elevationOf({ elevationFromM: 1850, elevationToM: null })).toEqual({ fromM: 1850, toM: 1850 });
   });
 });

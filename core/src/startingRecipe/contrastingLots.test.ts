@@ -45,6 +45,21 @@ const LOTS: [string, Partial<StartingFacts> & Pick<StartingFacts, 'process'>, Ex
     { process: 'anaerobic', elevation: at(1000) },
     { kettleC: [94, 98], pours: 4 },
   ],
+  [
+    'anaerobic, low by word of mouth: the same',
+    { process: 'anaerobic', elevation: 'low' },
+    { kettleC: [94, 98], pours: 4 },
+  ],
+  [
+    'washed, said to be high',
+    { process: 'washed', elevation: 'high', roastLevel: 'light' },
+    { kettleC: [96, 98] },
+  ],
+  [
+    'nothing known: the house recipe, with no rule for a process nobody told',
+    { process: 'not-known', elevation: null },
+    { kettleC: [92, 94], ratio: [15.8, 16.2], pours: 3 },
+  ],
   ['co-fermented', { process: 'co-fermented' }, { ratio: [16.5, 17], pours: 2, drawdownS: [90, 180] }],
   ['decaffeinated', { process: 'decaffeinated' }, { ratio: [14, 15.5], grindUm: [600, 680] }],
   [

@@ -1,6 +1,6 @@
 import { PAPER_PER_M } from '../brewModel/hardware.js';
-import { isHigh, isLow, middleElevationM } from '../lot/grown.js';
-import type { ElevationRange } from '../quantity/elevation.js';
+import { isHigh, isLow } from '../lot/grown.js';
+import type { Elevation } from '../quantity/elevation.js';
 import { USUAL_SCHOOLS, type SchoolPoint, type Schools } from '../schools/schools.js';
 import type { WaterFacts } from './kitNotes.js';
 import type { BrewerShape, LotSign, Process, RoastLevel } from '../vocabulary.js';
@@ -9,7 +9,7 @@ import type { BrewerShape, LotSign, Process, RoastLevel } from '../vocabulary.js
 export interface StartingFacts {
   process: Process;
   /** Growing elevation; `null` where the sack does not say. */
-  elevation: ElevationRange | null;
+  elevation: Elevation | null;
   /** `null` where the roaster did not say. */
   roastLevel: RoastLevel | null;
   roastAgeDays: number;
@@ -43,11 +43,11 @@ export function doseOf({ doseG, brewer }: StartingFacts): number {
 }
 
 export function isHighGrown({ elevation }: StartingFacts): boolean {
-  return elevation !== null && isHigh(middleElevationM(elevation));
+  return elevation !== null && isHigh(elevation);
 }
 
 export function isLowGrown({ elevation }: StartingFacts): boolean {
-  return elevation !== null && isLow(middleElevationM(elevation));
+  return elevation !== null && isLow(elevation);
 }
 
 export function isInFastPaper({ paperPerM = PAPER_PER_M.ordinary }: StartingFacts): boolean {

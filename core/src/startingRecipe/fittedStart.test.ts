@@ -180,6 +180,17 @@ describe('similar lots', () => {
     );
   });
 
+  it('compares an elevation told as a word by that, and a process that nobody told by nothing', () => {
+    const because = (lot: Partial<typeof CHARACTER>, other: Parameters<typeof finished>[1]) =>
+      similarLots({ ...CHARACTER, ...lot }, [finished(1, other)])[0]?.because;
+    const high = { fromM: 1900, toM: 1900 };
+    expect(because({ elevation: high }, { elevation: 'high' })).toContain('both grown high');
+    expect(because({ elevation: 'low' }, { elevation: 'low' })).toContain('both grown low');
+    expect(because({ elevation: 'low' }, { elevation: 'high' })).not.toContain('both grown low');
+    expect(because({ elevation: 'middling' }, { elevation: 'middling' })?.join()).not.toContain('grown');
+    expect(because({ process: 'not-known' }, { process: 'not-known' })).not.toContain('same process');
+  });
+
   it('are the four most alike, each with what it shares', () => {
     const found = similarLots(CHARACTER, [
       finished(1, { process: 'natural', elevation: null, brewerShape: 'carafe' }),

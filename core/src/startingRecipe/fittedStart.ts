@@ -1,4 +1,3 @@
-import { middleElevationM } from '../lot/grown.js';
 import type { Aim } from '../aim/aim.js';
 import { calibrateLot, type LotCalibration } from '../calibration/calibrateLot.js';
 import { conditionsOfPlan, type BrewKit } from '../calibration/conditions.js';
@@ -50,7 +49,7 @@ export function fittedStart({
 }): FittedStart {
   const prior = lotPrior({
     process: facts.process,
-    ...(facts.elevation ? { elevationM: middleElevationM(facts.elevation) } : {}),
+    elevation: facts.elevation,
     ...(facts.roastLevel ? { roastLevel: facts.roastLevel } : {}),
     earlierLots,
   });

@@ -67,7 +67,10 @@ export const STARTING_RULES: readonly StartingRule[] = [
     because:
       'where it grew is not known: lots that were not fermented long are mostly brewed at 95 to 97 °C, so hotter',
     applies: ({ elevation, process }) =>
-      elevation === null && !isOfLongFermentation(process) && process !== 'decaffeinated',
+      elevation === null &&
+      !isOfLongFermentation(process) &&
+      process !== 'decaffeinated' &&
+      process !== 'not-known',
     pushes: [{ figure: 'kettleC', by: 2 }],
   },
   {

@@ -1,14 +1,14 @@
 import type { EarlierLot, LotEvidence } from '../calibration/priors.js';
 import { isOfLongFermentation } from '../lot/fermentation.js';
-import { middleElevationM } from '../lot/grown.js';
-import type { ElevationRange } from '../quantity/elevation.js';
+import { isHigh, isLow, middleElevationM } from '../lot/grown.js';
+import type { Elevation } from '../quantity/elevation.js';
 import type { BrewPlan } from '../plan/plan.js';
 import { ROAST_LEVELS, type BrewerShape, type Process, type RoastLevel } from '../vocabulary.js';
 
 /** What two lots are compared by. */
 export interface LotCharacter {
   process: Process;
-  elevation: ElevationRange | null;
+  elevation: Elevation | null;
   roastLevel: RoastLevel | null;
   /** Empty where nobody wrote it down. */
   variety: string;
@@ -35,7 +35,7 @@ export interface SimilarLot extends FinishedLot {
 
 /** How much each agreement counts (assumed; they sum to 1). */
 const WEIGHTS = { process: 0.35, elevation: 0.25, brewer: 0.15, roast: 0.15, variety: 0.1 };
-/** Part of the process's weight for another process of the same family. */
+/** Part of the weight for what is of one family only: another long fermentation, an elevation told as a word. */
 const SAME_FAMILY = 0.5;
 /** Elevations this far apart count for little (e to the minus one). */
 const ELEVATION_SCALE_M = 300;
@@ -89,6 +89,7 @@ interface Shared {
 const NOTHING: Shared = { weight: 0, words: '' };
 
 function processShared(a: LotCharacter, b: LotCharacter): Shared {
+  if (a.process === 'not-known') return NOTHING;
   if (a.process === b.process) return { weight: WEIGHTS.process, words: 'same process' };
   const related = isOfLongFermentation(a.process) && isOfLongFermentation(b.process);
   return related ? { weight: WEIGHTS.process * SAME_FAMILY, words: 'both long fermented' } : NOTHING;
@@ -96,10 +97,20 @@ function processShared(a: LotCharacter, b: LotCharacter): Shared {
 
 function elevationShared(a: LotCharacter, b: LotCharacter): Shared {
   if (!a.elevation || !b.elevation) return NOTHING;
+  if (typeof a.elevation === 'string' || typeof b.elevation === 'string') {
+    return grownAlike(a.elevation, b.elevation);
+  }
   const apartM = Math.abs(middleElevationM(a.elevation) - middleElevationM(b.elevation));
   const weight = WEIGHTS.elevation * Math.exp(-((apartM / ELEVATION_SCALE_M) ** 2));
   if (weight < WEIGHTS.elevation / 3) return { weight, words: '' };
   return { weight, words: apartM < 25 ? 'same elevation' : `${Math.round(apartM)} m apart in elevation` };
+}
+
+/** Of a lot that is said to be high or low, only that can be compared. */
+function grownAlike(a: Elevation, b: Elevation): Shared {
+  const weight = WEIGHTS.elevation * SAME_FAMILY;
+  if (isHigh(a) && isHigh(b)) return { weight, words: 'both grown high' };
+  return isLow(a) && isLow(b) ? { weight, words: 'both grown low' } : NOTHING;
 }
 
 function brewerShared(a: LotCharacter, b: LotCharacter): Shared {

@@ -1,6 +1,13 @@
 import { QueryTypes } from 'sequelize';
 import type { Sequelize } from 'sequelize-typescript';
-import { DUE_RULES, lotDue, type BrewPlan, type LotStage, type Process } from '@vendu/core';
+import {
+  DUE_RULES,
+  lotDue,
+  type BrewPlan,
+  type ElevationWord,
+  type LotStage,
+  type Process,
+} from '@vendu/core';
 import {
   LOTS_PER_PAGE,
   type LotListItem,
@@ -22,6 +29,7 @@ interface LotRow {
   additions: string;
   elevationFromM: number | null;
   elevationToM: number | null;
+  elevationWord: ElevationWord | null;
   stage: LotStage;
   brewCount: number;
   brewedG: string | number;
@@ -40,7 +48,7 @@ interface RecipeRow extends Omit<RecipeListItem, 'accepted' | 'signedOff' | 'pla
 }
 
 const COLUMNS = `id, name, country, region, process, additions, elevation_from_m AS elevationFromM,
-  elevation_to_m AS elevationToM, stage, brew_count AS brewCount, brewed_g AS brewedG, left_g AS leftG,
+  elevation_to_m AS elevationToM, elevation_word AS elevationWord, stage, brew_count AS brewCount, brewed_g AS brewedG, left_g AS leftG,
   last_brewed_at AS lastBrewedAt, DATE_FORMAT(latest_roasted_on, '%Y-%m-%d') AS latestRoastedOn,
   DATE_FORMAT(launch_on, '%Y-%m-%d') AS launchOn`;
 

@@ -1,7 +1,7 @@
 import { Column, DataType, HasMany, Model, Table } from 'sequelize-typescript';
 import type { CreationOptional, InferAttributes, InferCreationAttributes, NonAttribute } from 'sequelize';
 import type { LotFigure, LotText } from '@vendu/contract';
-import type { LotEvidence, LotSign, LotStage, Process } from '@vendu/core';
+import type { ElevationWord, LotEvidence, LotSign, LotStage, Process } from '@vendu/core';
 import { RoastBatchModel } from './roast-batch.model.js';
 import { DecimalColumn } from '../database/decimal-column.js';
 
@@ -22,6 +22,7 @@ export class LotModel
   @Column(DataType.STRING) declare additions: string;
   @Column(DataType.INTEGER) declare elevationFromM: number | null;
   @Column(DataType.INTEGER) declare elevationToM: number | null;
+  @Column(DataType.STRING) declare elevationWord: ElevationWord | null;
   @DecimalColumn(5, 1) declare densityGPerL: number | null;
   @DecimalColumn(4, 2) declare moisturePercent: number | null;
   @DecimalColumn(4, 3) declare waterActivity: number | null;

@@ -24,7 +24,7 @@ import { daysSince, daysUntil } from './days.js';
 import { LotModel } from './lot.model.js';
 import { readLotsPage } from './lot-list.js';
 import { refreshLotProgress } from './lot-progress.js';
-import { reversedElevation } from './lot-refusals.js';
+import { elevationFaults } from './lot-refusals.js';
 import { RoastBatchModel } from './roast-batch.model.js';
 import { StockWeighingModel } from './stock-weighing.model.js';
 
@@ -74,7 +74,7 @@ export class LotsService {
   }
 
   async create(lot: NewLotDto, person: PersonModel, request: RequestKeyOf | null): Promise<LotView> {
-    refuse(reversedElevation(lot));
+    refuse(elevationFaults(lot));
     return this.read(await this.writing.once(request, () => this.takeIn(lot, person)));
   }
 
@@ -86,7 +86,7 @@ export class LotsService {
   ): Promise<{ ids: number[] }> {
     refuse(
       lots.flatMap((lot, index) =>
-        reversedElevation(lot).map((error) => ({ ...error, field: `lots.${index}.${error.field}` })),
+        elevationFaults(lot).map((error) => ({ ...error, field: `lots.${index}.${error.field}` })),
       ),
     );
     const ids = await this.writing.once(request, async () => {
@@ -99,7 +99,7 @@ export class LotsService {
   }
 
   async edit(id: number, { revision, ...lot }: EditLotDto): Promise<LotView> {
-    refuse(reversedElevation(lot));
+    refuse(elevationFaults(lot));
     await this.writing.onLot(id, async () => {
       const row = await LotModel.findByPk(id, { rejectOnEmpty: true });
       if (row.revision !== revision) {
@@ -152,12 +152,12 @@ export class LotsService {
   }
 }
 
-function refuse(errors: ReturnType<typeof reversedElevation>): void {
+function refuse(errors: ReturnType<typeof elevationFaults>): void {
   if (errors[0]) throw new ProblemError('invalid-input', errors[0].message, errors);
 }
 
 function facts(row: LotModel): LotFactsDto {
-  const { country, process, elevationFromM, elevationToM, launchOn, signs } = row;
+  const { country, process, elevationFromM, elevationToM, elevationWord, launchOn, signs } = row;
   return {
     ...pick(row, LOT_TEXT_NAMES),
     ...pick(row, LOT_FIGURE_NAMES),
@@ -165,6 +165,7 @@ function facts(row: LotModel): LotFactsDto {
     process,
     elevationFromM,
     elevationToM,
+    elevationWord,
     launchOn,
     signs: signs ?? [],
   };

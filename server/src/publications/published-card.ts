@@ -34,6 +34,7 @@ export function composeCard({
     labelNotes: lot.labelNotes,
     elevationFromM: lot.elevationFromM,
     elevationToM: lot.elevationToM,
+    elevationWord: lot.elevationWord,
     paper: paper.name,
     grinderName: `${grinder.name}, ${grinder.burrSet}`,
     grinderSetting: settingFor(version.plan, grinder).grinderSetting,
@@ -58,6 +59,7 @@ const FOLLOWS_RECORDS: readonly CardChange['field'][] = [
   'labelNotes',
   'elevationFromM',
   'elevationToM',
+  'elevationWord',
   'paper',
   'grinderName',
   'grinderSetting',
@@ -65,9 +67,11 @@ const FOLLOWS_RECORDS: readonly CardChange['field'][] = [
 
 /** In what a published card differs from what it would be now; what concerns allergies first. */
 export function cardChanges(published: PublishedCard, now: PublishedCard): CardChange[] {
-  return FOLLOWS_RECORDS.filter((field) => published[field] !== now[field]).map((field) => ({
-    field,
-    published: String(published[field] ?? ''),
-    now: String(now[field] ?? ''),
-  }));
+  return FOLLOWS_RECORDS.filter((field) => (published[field] ?? null) !== (now[field] ?? null)).map(
+    (field) => ({
+      field,
+      published: String(published[field] ?? ''),
+      now: String(now[field] ?? ''),
+    }),
+  );
 }

@@ -7,10 +7,11 @@ import {
   type FinishedLot,
   type LotEvidence,
   type Process,
+  elevationOf,
+  type ElevationWord,
   type RoastLevel,
 } from '@vendu/core';
 import { parsedJson } from '../database/raw-row.js';
-import { elevationOf } from './starting-facts.js';
 
 interface FinishedRow {
   lotId: number;
@@ -18,6 +19,7 @@ interface FinishedRow {
   process: Process;
   elevationFromM: number | null;
   elevationToM: number | null;
+  elevationWord: ElevationWord | null;
   roastLevel: RoastLevel | null;
   variety: string;
   brewerShape: BrewerShape;
@@ -33,7 +35,7 @@ const LOOKED_THROUGH = 500;
 export async function readFinishedLots(sequelize: Sequelize, butLotId: number): Promise<FinishedLot[]> {
   const rows = await sequelize.query<FinishedRow>(
     `SELECT lots.id AS lotId, lots.name, lots.process, lots.elevation_from_m AS elevationFromM,
-      lots.elevation_to_m AS elevationToM, lots.variety, IF(lots.evidence_model = :model, lots.evidence, NULL) AS evidence, brewers.shape AS brewerShape,
+      lots.elevation_to_m AS elevationToM, lots.elevation_word AS elevationWord, lots.variety, IF(lots.evidence_model = :model, lots.evidence, NULL) AS evidence, brewers.shape AS brewerShape,
       (SELECT level FROM roast_batches WHERE roast_batches.lot_id = lots.id ORDER BY roasted_on DESC, id DESC LIMIT 1) AS roastLevel,
       first.plan AS startPlan, ended.plan
     FROM recipe_versions AS ended
@@ -47,11 +49,13 @@ export async function readFinishedLots(sequelize: Sequelize, butLotId: number): 
     ORDER BY ended.accepted_at DESC LIMIT ${LOOKED_THROUGH}`,
     { type: QueryTypes.SELECT, replacements: { lotId: butLotId, model: MODEL_VERSION } },
   );
-  return rows.map(({ elevationFromM, elevationToM, startPlan, plan, evidence, ...row }): FinishedLot => ({
-    ...row,
-    elevation: elevationOf({ elevationFromM, elevationToM }),
-    startGrindUm: parsedJson<BrewPlan>(startPlan).grindUm,
-    plan: parsedJson<BrewPlan>(plan),
-    evidence: evidence === null ? null : parsedJson<LotEvidence>(evidence),
-  }));
+  return rows.map(
+    ({ elevationFromM, elevationToM, elevationWord, startPlan, plan, evidence, ...row }): FinishedLot => ({
+      ...row,
+      elevation: elevationOf({ elevationFromM, elevationToM, elevationWord }),
+      startGrindUm: parsedJson<BrewPlan>(startPlan).grindUm,
+      plan: parsedJson<BrewPlan>(plan),
+      evidence: evidence === null ? null : parsedJson<LotEvidence>(evidence),
+    }),
+  );
 }

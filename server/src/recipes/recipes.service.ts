@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import { Sequelize } from 'sequelize-typescript';
-import { earlierLots, lotPrior, middleElevationM, type LotPrior, type RoastLevel } from '@vendu/core';
+import { earlierLots, elevationOf, lotPrior, type LotPrior, type RoastLevel } from '@vendu/core';
 import type {
   NewVersionDto,
   OutdatedCard,
@@ -32,7 +32,6 @@ import { keepEvidence } from './lot-evidence.js';
 import { LotEvidenceService } from './lot-evidence.service.js';
 import { publicationView, recipeListItem, versionView } from './recipe-views.js';
 import { readFinishedLots } from './finished-lots.js';
-import { elevationOf } from './starting-facts.js';
 import { refuseUnknownKit } from './unknown-kit.js';
 import { refuseMove } from './version-life.js';
 
@@ -167,11 +166,10 @@ export class RecipesService {
 
   /** What is believed of a recipe's lot before its own brews. */
   private async priorOf({ lot, brewer }: RecipeModel, roastLevel: RoastLevel | null): Promise<LotPrior> {
-    const elevation = elevationOf(lot);
     const finished = await readFinishedLots(this.sequelize, lot.id);
     return lotPrior({
       process: lot.process,
-      ...(elevation ? { elevationM: middleElevationM(elevation) } : {}),
+      elevation: elevationOf(lot),
       ...(roastLevel ? { roastLevel } : {}),
       earlierLots: earlierLots({ brewerShape: brewer.shape }, finished),
     });

@@ -1,20 +1,7 @@
-import {
-  roastAgeDays,
-  type ElevationRange,
-  type Schools,
-  type StartingFacts,
-  type WaterFacts,
-} from '@vendu/core';
+import { elevationOf, roastAgeDays, type Schools, type StartingFacts, type WaterFacts } from '@vendu/core';
 import type { BrewerView, KettleView, PaperView, WaterView } from '@vendu/contract';
 import type { LotModel } from '../lots/lot.model.js';
 import type { RoastBatchModel } from '../lots/roast-batch.model.js';
-
-export function elevationOf({
-  elevationFromM,
-  elevationToM,
-}: Pick<LotModel, 'elevationFromM' | 'elevationToM'>): ElevationRange | null {
-  return elevationFromM === null ? null : { fromM: elevationFromM, toM: elevationToM ?? elevationFromM };
-}
 
 /** What the starting recipe is made from, as the records have it. */
 export function startingFacts({

@@ -141,7 +141,7 @@ export function LotForm({
           )}
         </Group>
         <Group title="What shapes its recipe">
-          {textField('elevation', 'Elevation', { hint: 'metres: 1850 or 1700-1950' })}
+          {textField('elevation', 'Elevation', { hint: 'metres, 1850 or 1700-1950, or low, middling, high' })}
           {isNew && (
             <Field label="Roast level" error={errorOf('roastLevel')}>
               {(control) => (

@@ -8,7 +8,7 @@ import {
   type KitView,
   type LotView,
 } from '@vendu/contract';
-import { aimOf, aimSourceOf, formatElevation, formatRatio, planRatio, planAllWaterG } from '@vendu/core';
+import { aimOf, aimSourceOf, elevationOf, formatRatio, planRatio, planAllWaterG } from '@vendu/core';
 import { troubleOf } from '../api/problem';
 import { BrewTrail } from '../brews/BrewTrail';
 import { ExtractionMap } from '../extractionMap/ExtractionMap';
@@ -20,7 +20,7 @@ import { dayOf } from '../ui/dates';
 import { Loading } from '../ui/Loading';
 import { StageLadder } from '../ui/StageLadder';
 import { Unavailable } from '../ui/Unavailable';
-import { DUE_WORDS, PROCESS_WORDS, ROAST_WORDS, SIGN_WORDS } from '../ui/words';
+import { DUE_WORDS, elevationWords, PROCESS_WORDS, ROAST_WORDS, SIGN_WORDS } from '../ui/words';
 import { CardChanges } from '../publications/CardChanges';
 import { AdditionsNote } from './AdditionsNote';
 import { useKitQuery, useLotQuery } from './lotsApi';
@@ -205,13 +205,15 @@ function greenWords(lot: LotView): string {
 }
 
 function Facts({ lot }: { lot: LotView }) {
-  const elevation =
-    lot.elevationFromM === null
-      ? ''
-      : formatElevation({ fromM: lot.elevationFromM, toM: lot.elevationToM ?? lot.elevationFromM });
+  const elevation = elevationOf(lot);
   const rows: [string, string][] = [
-    ['Process', [PROCESS_WORDS[lot.process], lot.fermentationNote].filter(Boolean).join(': ')],
-    ['Elevation', elevation],
+    [
+      'Process',
+      [lot.process === 'not-known' ? '' : PROCESS_WORDS[lot.process], lot.fermentationNote]
+        .filter(Boolean)
+        .join(': '),
+    ],
+    ['Elevation', elevation ? elevationWords(elevation) : ''],
     ['Green', greenWords(lot)],
     ...(['variety', 'producer', 'drying', 'harvest', 'labelNotes', 'supplier'] as const).map(
       (name): [string, string] => [LOT_TEXTS[name].label, lot[name]],

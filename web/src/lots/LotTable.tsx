@@ -1,12 +1,12 @@
 import type { KeyboardEvent, ReactNode } from 'react';
 import { Link } from 'react-router';
 import type { LotListItem, LotSort, LotsQueryDto } from '@vendu/contract';
-import { formatElevation, formatRatio, planRatio } from '@vendu/core';
+import { elevationOf, formatRatio, planRatio } from '@vendu/core';
 import { StaircaseThumb } from '../staircase/StaircaseThumb';
 import { classes } from '../ui/classes';
 import { countryName } from '../ui/countries';
 import { StageLadder } from '../ui/StageLadder';
-import { DUE_WORDS, PROCESS_WORDS } from '../ui/words';
+import { DUE_WORDS, elevationWords, PROCESS_WORDS } from '../ui/words';
 import { launchWords } from './launchWords';
 
 const HEAD = 'border-ink pb-1.5 align-bottom text-tiny font-medium text-quiet lg:border-b';
@@ -117,7 +117,7 @@ function LotRow({ lot }: { lot: LotListItem }) {
       </td>
       <td className={classes(CELL, 'max-lg:order-3')}>
         {PROCESS_WORDS[lot.process]}
-        <div className="reading caption">{elevationWords(lot)}</div>
+        <div className="reading caption">{grownAt(lot)}</div>
       </td>
       <td className={classes(CELL, 'max-lg:order-2')}>
         <StageLadder stage={lot.stage} />
@@ -201,7 +201,7 @@ function Unread() {
   );
 }
 
-function elevationWords({ elevationFromM, elevationToM }: LotListItem): string {
-  if (elevationFromM === null) return 'elevation not known';
-  return formatElevation({ fromM: elevationFromM, toM: elevationToM ?? elevationFromM });
+function grownAt(lot: LotListItem): string {
+  const elevation = elevationOf(lot);
+  return elevation ? elevationWords(elevation) : 'elevation not known';
 }

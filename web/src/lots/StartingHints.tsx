@@ -1,4 +1,11 @@
-import { aimOf, ASSUMED_RETAINED, ratioForAim, startingRecipe, type StartingFacts } from '@vendu/core';
+import {
+  aimOf,
+  ASSUMED_RETAINED,
+  elevationOf,
+  ratioForAim,
+  startingRecipe,
+  type StartingFacts,
+} from '@vendu/core';
 import type { KitView } from '@vendu/contract';
 import { FIGURE_WORDS, signed } from '../recipes/figureWords';
 import { StaircaseThumb } from '../staircase/StaircaseThumb';
@@ -68,11 +75,9 @@ function factsOf(text: LotFormText, kit: KitView): StartingFacts | null {
   const brewer = kit.brewers[0];
   if (text.process === '' || !brewer) return null;
   const { lot } = readLotForm(text, { kind: 'new' });
-  const { elevationFromM, elevationToM } = lot;
   return {
     process: text.process,
-    elevation:
-      elevationFromM === null ? null : { fromM: elevationFromM, toM: elevationToM ?? elevationFromM },
+    elevation: elevationOf(lot),
     roastLevel: text.roastLevel || null,
     roastAgeDays: ageOf(text.roastedOn),
     brewer,

@@ -26,11 +26,11 @@ describe('lots from a file', () => {
   });
 
   it('names every fault of a row by its field, and keeps what was typed', () => {
-    const { rows } = readCsv('Name,Country,Process,Roasted on,Elevation\n,Atlantis,boiled,2026-13-40,high');
+    const { rows } = readCsv('Name,Country,Process,Roasted on,Elevation\n,Atlantis,boiled,2026-13-40,lofty');
     const fields = faultsOf(rows[0]!).map(({ field }) => field);
     for (const field of ['name', 'country', 'process', 'roastedOn', 'elevation'])
       expect(fields).toContain(field);
-    expect(rows[0]).toMatchObject({ country: 'Atlantis', process: 'boiled', elevation: 'high' });
+    expect(rows[0]).toMatchObject({ country: 'Atlantis', process: 'boiled', elevation: 'lofty' });
   });
 
   it('reads what was measured of the green by its headings, and names what cannot be', () => {
@@ -59,6 +59,18 @@ describe('lots from a file', () => {
     expect(placed.unplaced).toEqual([]);
     expect(faultsOf(placed.rows[0]!)).toEqual([]);
     expect(lotOf(placed.rows[0]!)).toMatchObject({ name: 'Ridge', stockG: 2267.96185 });
+  });
+
+  it('takes what the sack does not say, and an elevation in a word', () => {
+    const { rows } = readCsv(
+      'Name,Country,Process,Roast date,Elevation\nRidge,Rwanda,Not known,2026-01-10,high',
+    );
+    expect(faultsOf(rows[0]!)).toEqual([]);
+    expect(lotOf(rows[0]!)).toMatchObject({
+      process: 'not-known',
+      elevationFromM: null,
+      elevationWord: 'high',
+    });
   });
 
   it('finds a row that says the same as an earlier one', () => {

@@ -36,6 +36,12 @@ describe('the form of a lot', () => {
     });
   });
 
+  it('takes an elevation told as a word, and a process that nobody told', () => {
+    const { lot, errors } = read({ elevation: 'Low', process: 'not-known' });
+    expect(errors).toEqual([]);
+    expect(lot).toMatchObject({ elevationFromM: null, elevationWord: 'low', process: 'not-known' });
+  });
+
   it('leaves out what is not known', () => {
     expect(read({}).lot).toMatchObject({
       elevationFromM: null,

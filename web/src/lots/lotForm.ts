@@ -1,6 +1,8 @@
 import type { FieldErrors, Resolver } from 'react-hook-form';
 import {
+  elevationOf,
   formatElevation,
+  keptElevation,
   parseElevation,
   parseNumber,
   parseWithUnit,
@@ -54,17 +56,15 @@ export const EMPTY_LOT: LotFormText = {
 };
 
 export function lotFormText(lot: LotView): LotFormText {
-  const { country, process, elevationFromM, elevationToM, launchOn, signs } = lot;
+  const { country, process, launchOn, signs } = lot;
+  const elevation = elevationOf(lot);
   return {
     ...EMPTY_LOT,
     ...each(LOT_TEXT_NAMES, (name) => lot[name]),
     ...each(LOT_FIGURE_NAMES, (name) => String(lot[name] ?? '')),
     country,
     process,
-    elevation:
-      elevationFromM === null
-        ? ''
-        : formatElevation({ fromM: elevationFromM, toM: elevationToM ?? elevationFromM }),
+    elevation: elevation ? formatElevation(elevation) : '',
     launchOn: launchOn ?? '',
     signs,
   };
@@ -96,8 +96,7 @@ export function readLotForm(
     country: text.country.trim(),
     // What nobody has chosen is refused below, by its name.
     process: text.process as Process,
-    elevationFromM: elevation.ok ? (elevation.value?.fromM ?? null) : null,
-    elevationToM: elevation.ok ? (elevation.value?.toM ?? null) : null,
+    ...keptElevation(elevation.ok ? elevation.value : null),
     launchOn: text.launchOn || null,
     signs: text.signs,
   };
@@ -129,6 +128,7 @@ export function formFieldOf(field: string): string {
   const names: Record<string, string> = {
     elevationFromM: 'elevation',
     elevationToM: 'elevation',
+    elevationWord: 'elevation',
     stockG: 'stock',
   };
   return names[field] ?? field;

@@ -17,6 +17,7 @@ const LOT: LotListItem = {
   process: 'co-fermented',
   additions: 'mango pulp',
   elevationFromM: 1800,
+  elevationWord: null,
   elevationToM: 1950,
   stage: 'dialling-in',
   roastAgeDays: 12,

@@ -19,6 +19,7 @@ const FIELD_WORDS: Record<CardChange['field'], string> = {
   labelNotes: 'Label notes',
   elevationFromM: 'Elevation from, m',
   elevationToM: 'Elevation to, m',
+  elevationWord: 'Elevation',
   paper: 'Paper',
   grinderName: 'Grinder',
   grinderSetting: 'Grinder setting',

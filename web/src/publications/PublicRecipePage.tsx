@@ -5,7 +5,7 @@ import {
   drainAdviceS,
   firstKettleC,
   formatDuration,
-  formatElevation,
+  elevationOf,
   formatRatio,
   planAllWaterG,
   planRatio,
@@ -20,7 +20,7 @@ import { dayOf } from '../ui/dates';
 import { Figure } from '../ui/Figure';
 import { Loading } from '../ui/Loading';
 import { Unavailable } from '../ui/Unavailable';
-import { PROCESS_WORDS } from '../ui/words';
+import { elevationWords, PROCESS_WORDS } from '../ui/words';
 import { GuidedSteps } from './GuidedSteps';
 import { usePublishedRecipeQuery } from './publishedApi';
 import { PublicHeader } from './PublicHeader';
@@ -142,18 +142,14 @@ function Card({ recipe }: { recipe: PublicRecipeView }) {
 }
 
 function originWords(recipe: PublicRecipeView): string {
-  const { elevationFromM, elevationToM } = recipe;
-  const elevation =
-    elevationFromM === null
-      ? ''
-      : formatElevation({ fromM: elevationFromM, toM: elevationToM ?? elevationFromM });
+  const elevation = elevationOf(recipe);
   return [
     recipe.farm,
     recipe.region,
     countryName(recipe.country),
     recipe.variety,
-    PROCESS_WORDS[recipe.process].toLowerCase(),
-    elevation,
+    recipe.process === 'not-known' ? '' : PROCESS_WORDS[recipe.process].toLowerCase(),
+    elevation && elevationWords(elevation),
   ]
     .filter(Boolean)
     .join(', ');

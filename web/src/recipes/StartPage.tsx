@@ -212,7 +212,7 @@ function PreviewSheet({
           <h2 className="heading mb-2">Where similar lots ended</h2>
           <SimilarLots
             similar={similar}
-            process={PROCESS_WORDS[lot.process]}
+            kind={lot.process === 'not-known' ? 'lot' : `${PROCESS_WORDS[lot.process].toLowerCase()} lot`}
             shown={shown}
             onShow={setShown}
           />
@@ -239,20 +239,20 @@ function LearnedFrom({ earlierLots }: { earlierLots: number }) {
 
 function SimilarLots({
   similar,
-  process,
+  kind,
   shown,
   onShow,
 }: {
   similar: SimilarLotView[];
-  process: string;
+  kind: string;
   shown: number | null;
   onShow: (lotId: number | null) => void;
 }) {
   if (similar.length === 0) {
     return (
       <p className="text-small text-quiet">
-        No finished lot is like this one yet. Each {process.toLowerCase()} lot whose recipe is accepted will
-        stand here for the next.
+        No finished lot is like this one yet. Each {kind} whose recipe is accepted will stand here for the
+        next.
       </p>
     );
   }

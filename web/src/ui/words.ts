@@ -1,7 +1,9 @@
+import { formatElevation } from '@vendu/core';
 import type {
   AimSource,
   BrewerShape,
   DueAction,
+  Elevation,
   Intensity,
   LotSign,
   LotStage,
@@ -22,7 +24,13 @@ export const PROCESS_WORDS: Record<Process, string> = {
   'long-fermentation': 'Long dry fermentation',
   'co-fermented': 'Co-fermented',
   decaffeinated: 'Decaffeinated',
+  'not-known': 'Process not known',
 };
+
+/** Where a lot grew, as it stands beside its other facts: `1700–1950 m`, `grown high`. */
+export function elevationWords(elevation: Elevation): string {
+  return typeof elevation === 'string' ? `grown ${elevation}` : formatElevation(elevation);
+}
 
 export const ROAST_WORDS: Record<RoastLevel, string> = {
   light: 'Light',

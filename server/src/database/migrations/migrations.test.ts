@@ -16,6 +16,7 @@ const LANDED = {
   '0010-brew-log': 'e012c09ce2818c50',
   '0011-green-figures': 'b70a08245d31baaf',
   '0012-water-activity': 'b2f3cbf00e97172a',
+  '0013-elevation-word': '7c208823ba43c7a6',
 };
 
 describe('the steps of the schema', () => {
