@@ -164,8 +164,7 @@ const CASES: Record<string, { call: (input: never) => unknown; input: unknown }>
       drained: [{ setting: 5, drawdownS: 190 }],
     },
   },
-  settingForSize: { call: core.settingForSize, input: { curve, grindUm: 700, sdUm: 10 } },
-  translateSetting: { call: core.translateSetting, input: { from: curve, to: curve, setting: 5 } },
+  sizeOfSetting: { call: core.sizeOfSetting, input: { curve, setting: 5 } },
   simulateBrew: { call: core.simulateBrew, input: { ...GOLDEN_BREW, stepS: 1, longestS: 400 } },
   plainWaterDrainS: {
     call: core.plainWaterDrainS,

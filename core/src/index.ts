@@ -208,7 +208,7 @@ export { type GrindDistribution } from './grind/grindDistribution.js';
 
 export { type CurvePoint, type GrinderCurve, type MeasuredPoint } from './grind/grinderCurve.js';
 export { type SievedGrind } from './grind/sieveGrind.js';
-export { type SettingRange } from './grind/translateSetting.js';
+export { grindEquivalent, type GrindEquivalent, type MeasuredGrinder } from './grind/grindEquivalent.js';
 export { brewerFaults, type BrewerFault } from './kit/brewerFaults.js';
 export {
   brewerGeometry,
@@ -300,14 +300,7 @@ export {
 export { brewOutcome, forecastPlan, scalePlan } from './forecast/guarded.js';
 export { forgiveness } from './forgiveness/guarded.js';
 export { alignSeries, cumulativeFractions, moveWater, stoppedCup, turnOf } from './fractions/guarded.js';
-export {
-  blendGrinds,
-  grindDistribution,
-  grinderCurve,
-  settingForSize,
-  sieveGrind,
-  translateSetting,
-} from './grind/guarded.js';
+export { blendGrinds, grindDistribution, grinderCurve, sieveGrind, sizeOfSetting } from './grind/guarded.js';
 export { grindFromDrainTimes } from './grind/guardedDrainTimes.js';
 export { simulatedBrewer } from './instruments/guarded.js';
 export {

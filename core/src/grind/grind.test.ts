@@ -8,7 +8,8 @@ import { blendGrinds, grindDistribution } from './grindDistribution.js';
 import { grindFromDrainTimes } from './grindFromDrainTimes.js';
 import { grinderCurve, settingAt, sizeAt } from './grinderCurve.js';
 import { sieveGrind } from './sieveGrind.js';
-import { settingForSize, translateSetting } from './translateSetting.js';
+import { grindEquivalent } from './grindEquivalent.js';
+import { settingForSize, sizeOfSetting } from './settingForSize.js';
 
 describe('sizes of a grind', () => {
   it('has the quantiles of a log-normal when there are no fines', () => {
@@ -161,18 +162,67 @@ describe('a grinder’s curve', () => {
         ],
       }),
     );
-    const translated = valueOf(translateSetting({ from: curve, to: other, setting: 25 }));
+    const translated = valueOf(
+      settingForSize({ curve: other, ...valueOf(sizeOfSetting({ curve, setting: 25 })) }),
+    );
     expect(translated.grindUm).toBe(800);
     expect(translated.setting).toBeCloseTo(4.5, 9);
     expect(translated.lowSetting).toBeLessThan(4.5);
-    expect(translateSetting({ from: curve, to: other, setting: 12 })).toMatchObject({
+    const fine = valueOf(sizeOfSetting({ curve, setting: 12 }));
+    expect(settingForSize({ curve: other, ...fine })).toMatchObject({
       reason: 'finer-than-reach',
       nearest: { setting: 3, grindUm: 600 },
     });
-    expect(translateSetting({ from: curve, to: other, setting: 50 })).toMatchObject({
+    expect(sizeOfSetting({ curve, setting: 50 })).toMatchObject({
       reason: 'setting-not-measured',
     });
     expect(settingForSize({ curve, grindUm: NaN })).toMatchObject({ ok: false });
+  });
+});
+
+describe('the same grind on another grinder', () => {
+  // Points four steps apart and exact, so that steps and reach can be told by hand.
+  const grinder = {
+    settingStep: 0.5,
+    points: [3, 5, 7].map((setting) => ({ setting, grindUm: 500 + (setting - 3) * 100, sdUm: 1 })),
+  };
+
+  it('is the nearest step of its scale, and what that grinds', () => {
+    expect(grindEquivalent({ grinder, grindUm: 620 })).toMatchObject({ setting: 4, grindUm: 600 });
+    expect(grindEquivalent({ grinder, grindUm: 626 })).toMatchObject({ setting: 4.5, grindUm: 650 });
+  });
+
+  it('has a range as wide as the size is uncertain, and never beyond what was measured', () => {
+    const range = (grindUm: number, sdUm: number) => {
+      const found = grindEquivalent({ grinder, grindUm, sdUm });
+      return found.kind === 'setting' ? [found.lowSetting, found.highSetting] : [];
+    };
+    expect(range(700, 1)).toEqual([5, 5]);
+    // 1.645 times 50 um is 82 um, four fifths of a setting.
+    expect(range(700, 50)).toEqual([4, 6]);
+    expect(range(505, 80)).toEqual([3, 4.5]);
+    const coarse = { settingStep: 8, points: grinder.points };
+    expect(grindEquivalent({ grinder: coarse, grindUm: 895 })).toMatchObject({ setting: 7, highSetting: 7, grindUm: 900 });
+    expect(grindEquivalent({ grinder: coarse, grindUm: 505 })).toMatchObject({ setting: 3, lowSetting: 3, grindUm: 500 });
+  });
+
+  it('says how near it gets, and what makes up for it', () => {
+    expect(grindEquivalent({ grinder, grindUm: 440 })).toMatchObject({
+      kind: 'out-of-reach',
+      nearest: { setting: 3, grindUm: 500 },
+      offUm: 60,
+      instead: expect.stringContaining('more contact') as string,
+    });
+    expect(grindEquivalent({ grinder, grindUm: 1000 })).toMatchObject({
+      nearest: { setting: 7, grindUm: 900 },
+      offUm: -100,
+      instead: expect.stringContaining('less contact') as string,
+    });
+  });
+
+  it('is not guessed of a grinder that was hardly measured', () => {
+    const hardly = { settingStep: 1, points: grinder.points.slice(0, 1) };
+    expect(grindEquivalent({ grinder: hardly, grindUm: 600 })).toMatchObject({ kind: 'not-measured' });
   });
 });
 

@@ -3,7 +3,8 @@ import * as shapes from '../input/shapes.js';
 import * as distributions from './grindDistribution.js';
 import * as curves from './grinderCurve.js';
 import * as sieves from './sieveGrind.js';
-import * as settings from './translateSetting.js';
+import * as equivalents from './grindEquivalent.js';
+import * as settings from './settingForSize.js';
 
 // What the core hands out of this folder, refusing input that is not even of its shape: each is the function of the
 // same name, whose docstring says what it does. Inside the core the bare ones are called.
@@ -29,14 +30,8 @@ export const grinderCurve = guarded(
   curves.grinderCurve,
 );
 
-/** {@link settings.settingForSize} */
-export const settingForSize = guarded(
-  fields({ curve: shapes.CURVE, grindUm: 'number', sdUm: optional('number') }),
-  settings.settingForSize,
-);
-
-/** {@link settings.translateSetting} */
-export const translateSetting = guarded(
-  fields({ from: shapes.CURVE, to: shapes.CURVE, setting: 'number' }),
-  settings.translateSetting,
+/** {@link settings.sizeOfSetting} */
+export const sizeOfSetting = guarded(
+  fields({ curve: shapes.CURVE, setting: 'number' }),
+  settings.sizeOfSetting,
 );

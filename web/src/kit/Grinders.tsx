@@ -3,6 +3,7 @@ import { EditButton } from './EditButton';
 import { GrinderChart } from './GrinderChart';
 import { GrinderForm } from './GrinderForm';
 import { Empty, Section } from './Section';
+import { SettingMeans } from './SettingMeans';
 
 /** Grinders with their curves, one for each burr set. */
 export function Grinders({ kit }: { kit: KitView }) {
@@ -41,6 +42,7 @@ export function Grinders({ kit }: { kit: KitView }) {
           );
         })}
       </ul>
+      <SettingMeans kit={kit} />
     </Section>
   );
 }

@@ -1,6 +1,7 @@
 import { memo } from 'react';
 import type { KitView, RecipeView } from '@vendu/contract';
 import { BrewTrail } from '../brews/BrewTrail';
+import { GrindOnGrinders } from '../kit/GrindOnGrinders';
 import { RecipeSchools } from '../schools/RecipeSchools';
 import { ReasonList } from './ReasonList';
 import { RecipeSetup } from './RecipeSetup';
@@ -34,6 +35,7 @@ export const RecipeSide = memo(function RecipeSide({
   comparedKey: string | null;
   onCompare: (key: string | null) => void;
 }) {
+  const newest = recipe.versions[0];
   const reasons = recipe.versions.find((version) => version.reasons !== null)?.reasons ?? null;
   return (
     <>
@@ -44,6 +46,14 @@ export const RecipeSide = memo(function RecipeSide({
       />
       <RecipeSetup recipe={recipe} kit={kit} />
       <RecipeSchools recipe={recipe} />
+      {newest && (
+        <section>
+          <h2 className="heading mb-1">
+            Its grind on every grinder <span className="reading font-normal">{newest.plan.grindUm} µm</span>
+          </h2>
+          <GrindOnGrinders grinders={kit.grinders} grindUm={newest.plan.grindUm} />
+        </section>
+      )}
       {reasons && (
         <section>
           <h2 className="heading mb-1">Why the starting recipe is as it is</h2>

@@ -1,4 +1,4 @@
-import { failure, success, type Failure, type Result } from '../result.js';
+import { failure, success, type Result, type Success } from '../result.js';
 import { settingAt, sizeAt, type GrinderCurve } from './grinderCurve.js';
 import { outOfReach, type OutOfReach } from './grinderSetting.js';
 
@@ -21,7 +21,7 @@ export function settingForSize({
   curve: GrinderCurve;
   grindUm: number;
   sdUm?: number;
-}): Result<SettingRange, never> | OutOfReach {
+}): Success<SettingRange> | OutOfReach {
   const [finest, coarsest] = [curve.points[0], curve.points.at(-1)];
   if (!finest || !coarsest || !(grindUm >= finest.grindUm)) {
     return outOfReach('finer-than-reach', finest ?? { setting: 0, grindUm: 0 });
@@ -39,23 +39,19 @@ export function settingForSize({
   });
 }
 
-/** The setting of another grinder that grinds like a setting of this one, or how near it gets. */
-export function translateSetting({
-  from,
-  to,
+/** What a grinder grinds at a setting of its scale, and how well that is known. */
+export function sizeOfSetting({
+  curve,
   setting,
 }: {
-  from: GrinderCurve;
-  to: GrinderCurve;
+  curve: GrinderCurve;
   setting: number;
-}): Result<SettingRange, never> | OutOfReach | Failure<'setting-not-measured'> {
-  const size = sizeAt(from, setting);
-  if (!size) {
-    const [low, high] = [from.points[0]?.setting, from.points.at(-1)?.setting];
-    return failure(
-      'setting-not-measured',
-      `Setting ${setting} lies outside the measured ${low ?? 0} to ${high ?? 0}; settings are never extrapolated.`,
-    );
-  }
-  return settingForSize({ curve: to, ...size });
+}): Result<{ grindUm: number; sdUm: number }, 'setting-not-measured'> {
+  const size = sizeAt(curve, setting);
+  if (size) return success(size);
+  const [low, high] = [curve.points[0]?.setting, curve.points.at(-1)?.setting];
+  return failure(
+    'setting-not-measured',
+    `Setting ${setting} lies outside the measured ${low ?? 0} to ${high ?? 0}; settings are never extrapolated.`,
+  );
 }
