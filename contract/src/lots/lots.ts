@@ -18,6 +18,7 @@ import {
   type ElevationWord,
   type KeptElevation,
   type LotDue,
+  type LotOrigin,
   type LotSign,
   type LotStage,
   type Process,
@@ -243,6 +244,17 @@ export interface StockWeighingView {
   massG: number;
   by: string;
   at: string;
+}
+
+/** Another lot from the same hands: the first thing thought of when a new one comes. */
+export interface KinLotView extends LotOrigin {
+  id: number;
+  name: string;
+  /** By what they are kin: the producer where both are told, else the farm. */
+  sharedBy: 'producer' | 'farm';
+  labelNotes: string;
+  stage: LotStage;
+  recipes: RecipeListItem[];
 }
 
 export interface LotView extends LotFactsDto {

@@ -202,8 +202,16 @@ describe('the same grind on another grinder', () => {
     expect(range(700, 50)).toEqual([4, 6]);
     expect(range(505, 80)).toEqual([3, 4.5]);
     const coarse = { settingStep: 8, points: grinder.points };
-    expect(grindEquivalent({ grinder: coarse, grindUm: 895 })).toMatchObject({ setting: 7, highSetting: 7, grindUm: 900 });
-    expect(grindEquivalent({ grinder: coarse, grindUm: 505 })).toMatchObject({ setting: 3, lowSetting: 3, grindUm: 500 });
+    expect(grindEquivalent({ grinder: coarse, grindUm: 895 })).toMatchObject({
+      setting: 7,
+      highSetting: 7,
+      grindUm: 900,
+    });
+    expect(grindEquivalent({ grinder: coarse, grindUm: 505 })).toMatchObject({
+      setting: 3,
+      lowSetting: 3,
+      grindUm: 500,
+    });
   });
 
   it('says how near it gets, and what makes up for it', () => {

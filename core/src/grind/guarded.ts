@@ -3,7 +3,6 @@ import * as shapes from '../input/shapes.js';
 import * as distributions from './grindDistribution.js';
 import * as curves from './grinderCurve.js';
 import * as sieves from './sieveGrind.js';
-import * as equivalents from './grindEquivalent.js';
 import * as settings from './settingForSize.js';
 
 // What the core hands out of this folder, refusing input that is not even of its shape: each is the function of the

@@ -6,6 +6,7 @@ import {
   NewLotDto,
   RoastBatchDto,
   WeighStockDto,
+  type KinLotView,
   type LotsPageView,
   type LotView,
 } from '@vendu/contract';
@@ -45,6 +46,11 @@ export class LotsController {
   @Get(':lotId')
   read(@Param('lotId', IdPipe) id: number): Promise<LotView> {
     return this.service.read(id);
+  }
+
+  @Get(':lotId/kin')
+  kin(@Param('lotId', IdPipe) id: number): Promise<KinLotView[]> {
+    return this.service.kin(id);
   }
 
   @Patch(':lotId')

@@ -5,6 +5,7 @@ import { lotDue, roastAgeDays } from '@vendu/core';
 import type {
   EditLotDto,
   ImportLotsDto,
+  KinLotView,
   LotFactsDto,
   LotsPageView,
   LotsQueryDto,
@@ -21,6 +22,7 @@ import { RecipesService } from '../recipes/recipes.service.js';
 import type { RequestKeyOf } from '../writing/request-key.js';
 import { Writing } from '../writing/writing.js';
 import { daysSince, daysUntil } from './days.js';
+import { findKin, kinView } from './kin.js';
 import { LotModel } from './lot.model.js';
 import { readLotsPage } from './lot-list.js';
 import { refreshLotProgress } from './lot-progress.js';
@@ -39,6 +41,15 @@ export class LotsService {
 
   page(query: LotsQueryDto): Promise<LotsPageView> {
     return readLotsPage(this.sequelize, this.brews, query);
+  }
+
+  /** Other lots from the same hands, newest first. */
+  async kin(id: number): Promise<KinLotView[]> {
+    const row = await LotModel.findByPk(id);
+    if (!row) throw notFound('lot');
+    const kin = await findKin(row);
+    const recipes = await this.recipes.ofLots(kin.map((each) => each.id));
+    return kin.map((each) => kinView(row, each, recipes));
   }
 
   async read(id: number): Promise<LotView> {

@@ -23,6 +23,7 @@ import { Unavailable } from '../ui/Unavailable';
 import { DUE_WORDS, elevationWords, PROCESS_WORDS, ROAST_WORDS, SIGN_WORDS } from '../ui/words';
 import { CardChanges } from '../publications/CardChanges';
 import { AdditionsNote } from './AdditionsNote';
+import { Kin } from './Kin';
 import { useKitQuery, useLotQuery } from './lotsApi';
 import { NewRoastBatch } from './NewRoastBatch';
 import { NextChange } from '../change/NextChange';
@@ -86,6 +87,7 @@ export function LotPage() {
               {lot.recipes.length === 0 ? 'See the starting recipe' : 'A recipe for another brewer'}
             </ButtonLink>
           </section>
+          <Kin lot={lot} />
           {kit && recipeWithBrews !== undefined && (
             <section>
               <h2 className="heading mb-2">Next change</h2>

@@ -1,5 +1,6 @@
 import type {
   EditLotDto,
+  KinLotView,
   KitView,
   LotsPageView,
   LotsQueryDto,
@@ -13,6 +14,7 @@ export const {
   useKitQuery,
   useLotsQuery,
   useLotQuery,
+  useKinQuery,
   useTakeInLotMutation,
   useEditLotMutation,
   useAddRoastBatchMutation,
@@ -26,6 +28,10 @@ export const {
       providesTags: ['Lot'],
     }),
     lot: build.query<LotView, number>({ query: (id) => `lots/${id}`, providesTags: ['Lot'] }),
+    kin: build.query<KinLotView[], number>({
+      query: (id) => `lots/${id}/kin`,
+      providesTags: ['Lot', 'Recipe'],
+    }),
     takeInLot: build.mutation<LotView, NewLotDto>({
       query: (body) => ({ url: 'lots', method: 'POST', body }),
       invalidatesTags: ['Lot'],

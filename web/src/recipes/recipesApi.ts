@@ -12,6 +12,7 @@ import { api } from '../api/api';
 const ALL = ['Recipe', 'Lot', 'Published'] as const;
 
 export const {
+  useLazyRecipeQuery,
   useRecipeQuery,
   useStartingRecipeQuery,
   useSetRecipeSchoolsMutation,
