@@ -111,7 +111,7 @@ export { keepLocked, LOCKS, type Lock, type LockReason } from './plan/keepLocked
 export { joinWithNext, moveDrawdown, movePourEnd, movePourStart, splitPour } from './plan/movePours.js';
 export { planChanges, type PlanChange } from './plan/planChanges.js';
 export { amountsFromTotalsG } from './plan/amountsFromTotals.js';
-export { pouringWords } from './plan/pouringWords.js';
+export { pouringWords, startWords } from './plan/pouringWords.js';
 export { throughRegulator, type Fed } from './plan/regulator.js';
 export { planFaults, type PlanFault, type PlanFaultReason } from './plan/planFaults.js';
 export { planWarnings, USUAL, type PlanWarning } from './plan/planWarnings.js';

@@ -49,6 +49,10 @@ export type Agitating = Exclude<Agitation, 'none'>;
 export const POUR_PATTERNS = ['centre', 'circle', 'spiral'] as const;
 export type PourPattern = (typeof POUR_PATTERNS)[number];
 
+/** What a pour waits for where it is not the clock: no water left in the bed, or grounds that begin to show in it. */
+export const POUR_TRIGGERS = ['through', 'bed-shows'] as const;
+export type PourTrigger = (typeof POUR_TRIGGERS)[number];
+
 export const TASTING_STAGES = ['hot', 'warm', 'cool'] as const;
 export type TastingStage = (typeof TASTING_STAGES)[number];
 

@@ -1,13 +1,15 @@
 import { expect, test, type Page } from '@playwright/test';
+import type { RecipeView } from '@vendu/contract';
 import { signIn } from '../support/people';
 import { startRecipe } from '../support/work';
 
 const handle = (page: Page, name: string) => page.getByRole('slider', { name });
 
-async function openBoard(page: Page, lot: string): Promise<void> {
+async function openBoard(page: Page, lot: string): Promise<RecipeView> {
   const recipe = await startRecipe(page, lot);
   await page.goto(`/recipes/${recipe.id}`);
   await expect(page.getByRole('region', { name: 'Forecast' }).getByText('Rough ranges')).toBeVisible();
+  return recipe;
 }
 
 /** Where things stand, read off the table. */
@@ -116,7 +118,7 @@ test('a regulator, a pattern and a height go from the board over the bench into 
   await page.keyboard.press('Enter');
   await expect(page.getByText('through the regulator', { exact: true })).toBeVisible();
   await expect(page.getByText(/must not end before/)).toBeHidden();
-  await page.getByText('Pattern and height').click();
+  await page.getByText('Start, pattern and height').click();
   await expect(page.getByText('Under the flow regulator neither reaches the bed.')).toBeVisible();
   await page.getByLabel('Pour 2, pattern').selectOption({ label: 'in the centre' });
   await page.getByLabel('Pour 2, height').fill('4');
@@ -132,6 +134,36 @@ test('a regulator, a pattern and a height go from the board over the bench into 
   await page.keyboard.press('Space');
   await page.getByRole('button', { name: 'Swirl now' }).click();
   await expect(page.getByText('in the centre from 4 cm')).toBeVisible();
+});
+
+test('a pour that waits for something seen is called by no clock, on the bench as in the record', async ({
+  page,
+}) => {
+  await signIn(page, 'lead');
+  const recipe = await openBoard(page, 'When through');
+  await page.getByText('Start, pattern and height').click();
+  await page.getByLabel('Pour 2, starts').selectOption({ label: 'when all is through' });
+  await expect(
+    page.getByText('The forecast takes a pour that waits at its time on the clock.'),
+  ).toBeVisible();
+  await page.getByRole('button', { name: 'Save as version 2' }).click();
+  await expect(page.getByText('as usual → when all of it is through at 2')).toBeVisible();
+  await page.reload();
+  await expect(page.getByText('Pour 2 when all of it is through')).toBeVisible();
+  await page.getByRole('link', { name: 'Brew version 2' }).click();
+  await page.keyboard.press('Space');
+  await page.getByRole('button', { name: 'Swirl now' }).click();
+  await expect(page.getByText('when all of it is through')).toBeVisible();
+  await expect(page.getByText(/^about 0:/).first()).toBeVisible();
+  await expect(page.getByText(/^(in|late) \d/)).toHaveCount(0);
+  for (const _ of recipe.versions[0]?.plan.pours ?? []) await page.keyboard.press('Space');
+  await page.getByRole('button', { name: 'Save the brew and weigh it' }).click();
+  await expect(page.getByRole('heading', { name: /^Brew \d/ })).toBeVisible();
+  await page.getByRole('tab', { name: /^Record/ }).click();
+  // Poured half a minute before the time to expect, and nobody is told that it was early.
+  const row = page.getByRole('row').filter({ hasText: 'Pour 2' }).first();
+  await expect(row).toContainText('about');
+  await expect(row).not.toContainText('early');
 });
 
 test('the forecast follows a drag, and a brimful plan says what to do', async ({ page }) => {

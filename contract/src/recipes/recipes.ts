@@ -3,6 +3,7 @@ import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, ValidateIf, ValidateNes
 import {
   AGITATIONS,
   POUR_PATTERNS,
+  POUR_TRIGGERS,
   type Agitation,
   type Aim,
   type BrewPlan,
@@ -10,6 +11,7 @@ import {
   type LotPrior,
   type Pour,
   type PourPattern,
+  type PourTrigger,
   type Schools,
   type StartingReasons,
 } from '@vendu/core';
@@ -48,6 +50,10 @@ export class PourDto implements Pour {
   @ValidateIf(isGiven)
   @NumberBetween({ label: 'Height', unit: 'cm', min: 1, max: 60 })
   heightCm?: number;
+
+  @ValidateIf(isGiven)
+  @OneOf({ label: 'Waits', values: POUR_TRIGGERS })
+  startsWhen?: PourTrigger;
 }
 
 const DOSE = { label: 'Dose', unit: 'g', min: 5, max: 120 };

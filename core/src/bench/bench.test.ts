@@ -81,6 +81,16 @@ describe('plan against actual', () => {
     expect(rows[2]).toMatchObject({ doneTotalG: null, overByG: null });
   });
 
+  it('calls no pour late that waits for something seen', () => {
+    const pours = PLAN.pours.map((pour, index) =>
+      index === 1 ? { ...pour, startsWhen: 'through' as const } : pour,
+    );
+    const rows = planAgainstActual({ plan: { ...PLAN, pours }, done });
+    expect(rows.map(({ lateByS }) => lateByS)).toEqual([0, null, null, 11]);
+    expect(rows[2]?.step).toMatchObject({ waitsFor: 'when all of it is through' });
+    expect(rows[0]?.step).toMatchObject({ waitsFor: null });
+  });
+
   it('never passes planned water off as weighed', () => {
     expect(pouredWaterG({ plan: PLAN, done })).toEqual({ waterG: 240, basis: 'as-planned' });
     const weighed = done.map((mark) => (mark.stepIndex === 2 ? { ...mark, totalG: 243.5 } : mark));

@@ -1,4 +1,4 @@
-import { pouringWords } from '../plan/pouringWords.js';
+import { pouringWords, startWords } from '../plan/pouringWords.js';
 import { pourEndS, pourKettlesC, runningTotalsG, type BrewPlan } from '../plan/plan.js';
 import type { Agitating } from '../vocabulary.js';
 
@@ -16,6 +16,8 @@ export type BenchStep =
       newKettleC: number | null;
       /** Where the stream goes and from how high, in words; `null` where the plan does not mind. */
       pouring: string | null;
+      /** What it waits for, in words; `null` where it starts by the clock. The planned start is then what to expect. */
+      waitsFor: string | null;
     }
   | { kind: 'agitate'; how: Agitating; pourNumber: number; plannedS: number }
   | { kind: 'remove-ball'; plannedS: number }
@@ -40,6 +42,7 @@ export function benchSteps(plan: BrewPlan): BenchStep[] {
       totalG: totals[index] ?? 0,
       newKettleC: changedKettleC(kettlesC, index),
       pouring: pouringWords(pour),
+      waitsFor: startWords(pour),
     };
     if (pour.agitation === 'none') return [poured];
     return [

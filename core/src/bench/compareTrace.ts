@@ -87,7 +87,8 @@ export function compareTrace({
     if (!stream) return missedPour(index + 1);
     taken.add(stream);
     const figures = {
-      lateByS: stream.startS - pour.startS,
+      // A pour that waits for something seen is never late by the clock.
+      lateByS: pour.startsWhen === undefined ? stream.startS - pour.startS : null,
       overByG: stream.totalG - (totals[index] ?? 0),
       fasterByGps: stream.flowGps - pour.flowGps,
     };
@@ -123,11 +124,11 @@ function missedAgitation(plan: BrewPlan, markedS: readonly number[]): TraceCompa
 }
 
 function notesOf(
-  { lateByS, overByG, fasterByGps }: { lateByS: number; overByG: number; fasterByGps: number },
+  { lateByS, overByG, fasterByGps }: { lateByS: number | null; overByG: number; fasterByGps: number },
   flowGps: number,
 ): PourNote[] {
   const notes: PourNote[] = [];
-  if (Math.abs(lateByS) > STEADY.lateByS) notes.push(lateByS > 0 ? 'late' : 'early');
+  if (lateByS !== null && Math.abs(lateByS) > STEADY.lateByS) notes.push(lateByS > 0 ? 'late' : 'early');
   if (Math.abs(overByG) > STEADY.overByG) notes.push(overByG > 0 ? 'over' : 'under');
   if (Math.abs(fasterByGps) > STEADY.flowShare * flowGps)
     notes.push(fasterByGps > 0 ? 'too-fast' : 'too-slow');

@@ -15,7 +15,7 @@ export interface StepDone {
 export interface StepComparison {
   step: BenchStep;
   doneS: number | null;
-  /** Late is positive; `null` where the step was left out or never reached. */
+  /** Late is positive; `null` where the step was left out or never reached, and of a pour that did not go by the clock. */
   lateByS: number | null;
   skipped: boolean;
   doneTotalG: number | null;
@@ -38,12 +38,16 @@ export function planAgainstActual({
     return {
       step,
       doneS,
-      lateByS: doneS === null ? null : doneS - step.plannedS,
+      lateByS: doneS === null || waits(step) ? null : doneS - step.plannedS,
       skipped: mark?.skipped ?? false,
       doneTotalG,
       overByG: step.kind === 'pour' && doneTotalG !== null ? doneTotalG - step.totalG : null,
     };
   });
+}
+
+function waits(step: BenchStep): boolean {
+  return step.kind === 'pour' && step.waitsFor !== null;
 }
 
 /** Water actually poured, g: the last total written down, else the plan's last total, marked as such. */

@@ -2,7 +2,14 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { planFaults } from '../plan/planFaults.js';
 import { pourEndS, pourKettlesC, type BrewPlan, type Pour } from '../plan/plan.js';
-import { AGITATIONS, POUR_PATTERNS, type Agitation, type PourPattern } from '../vocabulary.js';
+import {
+  AGITATIONS,
+  POUR_PATTERNS,
+  POUR_TRIGGERS,
+  type Agitation,
+  type PourPattern,
+  type PourTrigger,
+} from '../vocabulary.js';
 import { PLAN } from '../testing/brews.js';
 import { cardWords, type CardWords } from './cardWords.js';
 
@@ -12,6 +19,11 @@ const PATTERNS: Record<string, PourPattern> = {
   'in the centre': 'centre',
   'in circles': 'circle',
   'in spirals': 'spiral',
+};
+
+const TRIGGERS: Record<string, PourTrigger> = {
+  'When all of it is through, pour': 'through',
+  'When the bed shows, pour': 'bed-shows',
 };
 
 /** Brews what the card says and nothing else: a reader who knows no plan. */
@@ -25,12 +37,13 @@ function brewedFrom({ before, steps, after }: CardWords): Omit<BrewPlan, 'grindU
   for (const { atS, words } of steps) {
     const setAnew = /kettle to ([\d.]+) °C/.exec(words);
     if (setAnew) kettleC = Number(setAnew[1]);
-    const amount = /(?:with|Pour) ([\d.]+) g in ([\d.]+) s/.exec(words);
+    const amount = /(?:with|[Pp]our) ([\d.]+) g in ([\d.]+) s/.exec(words);
     if (amount) {
       const [amountG, inS] = [Number(amount[1]), Number(amount[2])];
       const isBloom = words.includes('Bloom');
       const height = /from ([\d.]+) cm/.exec(words);
       const pattern = Object.entries(PATTERNS).find(([told]) => words.includes(told))?.[1];
+      const startsWhen = Object.entries(TRIGGERS).find(([told]) => words.includes(told))?.[1];
       pours.push({
         startS: atS,
         amountG,
@@ -38,6 +51,7 @@ function brewedFrom({ before, steps, after }: CardWords): Omit<BrewPlan, 'grindU
         agitation: 'none',
         isBloom,
         kettleC,
+        ...(startsWhen ? { startsWhen } : {}),
         ...(pattern ? { pattern } : {}),
         ...(height ? { heightCm: Number(height[1]) } : {}),
       });
@@ -81,6 +95,7 @@ const plans = fc
         kettleC: fc.option(fc.integer({ min: 80, max: 97 }), { nil: undefined }),
         pattern: fc.option(fc.constantFrom(...POUR_PATTERNS), { nil: undefined }),
         heightCm: fc.option(fc.integer({ min: 2, max: 30 }), { nil: undefined }),
+        startsWhen: fc.option(fc.constantFrom(...POUR_TRIGGERS), { nil: undefined }),
       }),
       { minLength: 1, maxLength: 4 },
     ),
@@ -92,13 +107,14 @@ const plans = fc
   })
   .map(({ doseG, kettleC, bloomG, mains, hasBloom, lifts, ballUntilS, bypassG, regulatorGps }): BrewPlan => {
     const bloom: Pour = { startS: 0, amountG: bloomG, flowGps: 6, agitation: 'swirl', isBloom: true };
-    const pours = mains.map(({ kettleC: ownC, pattern, heightCm, ...pour }, index): Pour => ({
+    const pours = mains.map(({ kettleC: ownC, pattern, heightCm, startsWhen, ...pour }, index): Pour => ({
       ...pour,
       startS: (hasBloom ? 40 : 0) + index * 40,
       isBloom: false,
       ...(ownC === undefined || (!hasBloom && index === 0) ? {} : { kettleC: ownC }),
       ...(pattern === undefined ? {} : { pattern }),
       ...(heightCm === undefined ? {} : { heightCm }),
+      ...(startsWhen === undefined || (!hasBloom && index === 0) ? {} : { startsWhen }),
     }));
     return {
       doseG,
@@ -138,11 +154,23 @@ describe('the words of a card', () => {
     );
   });
 
+  it('say what a pour waits for, and that its time is only what to expect', () => {
+    const pours = PLAN.pours.map((pour, index) =>
+      index === 1 ? { ...pour, startsWhen: 'bed-shows' as const } : pour,
+    );
+    const { steps } = cardWords({ ...PLAN, pours });
+    const waiting = steps.filter(({ isAbout }) => isAbout);
+    expect(waiting).toHaveLength(1);
+    expect(waiting[0]?.words).toMatch(/^When the bed shows, pour [\d.]+ g/);
+    expect(waiting[0]?.atS).toBe(PLAN.pours[1]?.startS);
+  });
+
   it('say when the chilled ball is placed and when it is taken away', () => {
     const { before, steps } = cardWords({ ...PLAN, ballUntilS: 50 });
     expect(before).toContain('Place the chilled ball under the outlet.');
     expect(steps.find(({ words }) => words.includes('ball'))).toEqual({
       atS: 50,
+      isAbout: false,
       words: 'Take the chilled ball away.',
     });
   });

@@ -6,6 +6,8 @@ import type { Agitating } from '../vocabulary.js';
 /** One step of a card: when it is due, and what it says. */
 export interface CardStep {
   atS: number;
+  /** The time is what to expect: the step waits for something that is seen. */
+  isAbout: boolean;
   words: string;
 }
 
@@ -40,7 +42,11 @@ export function cardWords(plan: BrewPlan): CardWords {
           ]),
       'Set the scale to zero.',
     ],
-    steps: benchSteps(plan).map((step) => ({ atS: step.plannedS, words: stepSentence(step) })),
+    steps: benchSteps(plan).map((step) => ({
+      atS: step.plannedS,
+      isAbout: step.kind === 'pour' && step.waitsFor !== null,
+      words: stepSentence(step),
+    })),
     after: bypassG === undefined ? [] : [`Add ${bypassG} g of hot water to the cup.`],
   };
 }
@@ -57,7 +63,7 @@ function stepSentence(step: BenchStep): string {
         ...(step.newKettleC === null ? [] : [`Set the kettle to ${bothScales(step.newKettleC)}.`]),
         step.isBloom
           ? `Bloom: wet all grounds with ${step.amountG} g in ${pourSeconds(step)} s${asPoured(step)}.`
-          : `Pour ${step.amountG} g in ${pourSeconds(step)} s${asPoured(step)}, to ${step.totalG} g on the scale.`,
+          : `${step.waitsFor === null ? 'Pour' : `${capital(step.waitsFor)}, pour`} ${step.amountG} g in ${pourSeconds(step)} s${asPoured(step)}, to ${step.totalG} g on the scale.`,
       ].join(' ');
     case 'agitate':
       return AGITATING[step.how];
@@ -66,6 +72,10 @@ function stepSentence(step: BenchStep): string {
     case 'drawdown':
       return step.lifts ? 'Lift the brewer off: done.' : 'The stream turns to drops: done.';
   }
+}
+
+function capital(words: string): string {
+  return words.charAt(0).toUpperCase() + words.slice(1);
 }
 
 function asPoured({ pouring }: Extract<BenchStep, { kind: 'pour' }>): string {

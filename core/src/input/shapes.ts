@@ -1,6 +1,6 @@
 import type { BenchEventKind } from '../bench/benchEvents.js';
 import { SCHOOLS } from '../schools/schools.js';
-import { AGITATIONS, POUR_PATTERNS } from '../vocabulary.js';
+import { AGITATIONS, POUR_PATTERNS, POUR_TRIGGERS } from '../vocabulary.js';
 import { byKind, choice, fields, list, nullable, oneOf, optional, type Shape } from './shape.js';
 
 // Shapes that several public functions share.
@@ -51,6 +51,7 @@ export const PLAN = fields({
       isBloom: 'yes or no',
       pattern: optional(choice(POUR_PATTERNS)),
       heightCm: optional('number'),
+      startsWhen: optional(choice(POUR_TRIGGERS)),
     }),
   ),
   lifts: optional('yes or no'),

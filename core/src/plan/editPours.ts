@@ -1,5 +1,5 @@
 import { failure, success, type Result } from '../result.js';
-import { planWaterG, pourEndS, roundToTenth, runningTotalsG, type Pour } from './plan.js';
+import { byTheClock, planWaterG, pourEndS, roundToTenth, runningTotalsG, type Pour } from './plan.js';
 
 export type EditReason =
   'amount-not-positive' | 'next-pour-used-up' | 'water-below-bloom' | 'last-pour' | 'pour-too-small';
@@ -100,7 +100,7 @@ export function addPour(pours: readonly Pour[]): Edited {
   }
   const shortened = { ...last, amountG: Math.round(last.amountG / 2) };
   const added: Pour = {
-    ...last,
+    ...byTheClock(last),
     isBloom: false,
     amountG: roundToTenth(last.amountG - shortened.amountG),
     startS: Math.ceil((pourEndS(shortened) + ADDED_POUR_GAP_S) / 5) * 5,
@@ -119,7 +119,11 @@ export function removePour({ pours, index }: { pours: readonly Pour[]; index: nu
     pours
       .map((pour, at) =>
         at === heirIndex
-          ? { ...pour, startS, amountG: roundToTenth(pour.amountG + removed.amountG) }
+          ? {
+              ...(index === 0 ? byTheClock(pour) : pour),
+              startS,
+              amountG: roundToTenth(pour.amountG + removed.amountG),
+            }
           : { ...pour },
       )
       .filter((_, at) => at !== index),

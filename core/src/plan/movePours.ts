@@ -1,6 +1,6 @@
 import { failure, success, type Result } from '../result.js';
 import { setRunningTotal, type EditReason } from './editPours.js';
-import { pourEndS, roundToTenth, type BrewPlan, type Pour } from './plan.js';
+import { byTheClock, pourEndS, roundToTenth, type BrewPlan, type Pour } from './plan.js';
 
 /** Flow that a hand and a kettle can hold, g/s (the trade's 10 g in a second, with room on both sides). */
 const FLOW_GPS = { low: 1, high: 25 };
@@ -85,7 +85,7 @@ export function splitPour({ plan, index }: { plan: BrewPlan; index: number }): R
     );
   }
   const first: Pour = { ...pour, amountG: Math.round(pour.amountG / 2), agitation: 'none' };
-  const rest = { ...pour, isBloom: false, amountG: roundToTenth(pour.amountG - first.amountG) };
+  const rest = { ...byTheClock(pour), isBloom: false, amountG: roundToTenth(pour.amountG - first.amountG) };
   const restLengthS = rest.amountG / rest.flowGps;
   const latestS = (plan.pours[index + 1]?.startS ?? plan.drawdownS - 1) - restLengthS;
   const earliestS = Math.ceil(pourEndS(first));

@@ -125,6 +125,10 @@ describe('faults of a plan', () => {
     expect(faultsOf({ pours: [pour(0, 50), pour(60, 50, { isBloom: true })] })).toEqual([
       'pours.1.isBloom: bloom-not-first',
     ]);
+    expect(faultsOf({ pours: [{ ...pour(0, 50), startsWhen: 'through' }, pour(60, 190)] })).toEqual([
+      'pours.0.startsWhen: first-waits',
+    ]);
+    expect(faultsOf({ pours: [pour(0, 50), { ...pour(60, 190), startsWhen: 'through' }] })).toEqual([]);
     expect(faultsOf({ drawdownS: 90 })).toEqual(['drawdownS: drawdown-before-last-pour']);
     expect(faultsOf({ kettleC: 96 }, 94.9)).toEqual(['kettleC: kettle-above-boiling']);
   });

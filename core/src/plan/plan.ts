@@ -1,4 +1,4 @@
-import type { Agitation, PourPattern } from '../vocabulary.js';
+import type { Agitation, PourPattern, PourTrigger } from '../vocabulary.js';
 
 /** One pour of a plan. */
 export interface Pour {
@@ -18,6 +18,13 @@ export interface Pour {
   pattern?: PourPattern;
   /** From how high it falls on the bed, cm; left out where nobody minds, which is about 10. */
   heightCm?: number;
+  /** What it waits for, with the start as what to expect; left out where it starts by the clock. */
+  startsWhen?: PourTrigger;
+}
+
+/** The same pour, started by the clock. */
+export function byTheClock({ startsWhen: _, ...pour }: Pour): Pour {
+  return pour;
 }
 
 /**

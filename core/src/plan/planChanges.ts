@@ -1,6 +1,6 @@
 import { formatDuration } from '../quantity/duration.js';
 import { formatRatio } from '../quantity/ratio.js';
-import { pouringWords } from './pouringWords.js';
+import { pouringWords, startWords } from './pouringWords.js';
 import { planRatio, planWaterG, pourKettlesC, roundToTenth, runningTotalsG, type BrewPlan } from './plan.js';
 
 /** One figure that differs between two plans, with both readings ready for print. */
@@ -84,7 +84,10 @@ function printPours(plan: BrewPlan): string {
 }
 
 function printPouring({ pours }: BrewPlan): string {
-  const told = pours.map(pouringWords);
+  const told = pours.map((pour) => {
+    const said = [startWords(pour), pouringWords(pour)].filter((words) => words !== null);
+    return said.length === 0 ? null : said.join(', ');
+  });
   const [first] = told;
   if (told.every((words) => words === first)) return first ?? 'as usual';
   return told.flatMap((words, index) => (words ? [`${words} at ${index + 1}`] : [])).join(', ');

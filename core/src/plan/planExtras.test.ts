@@ -6,6 +6,8 @@ import { forecastPlan } from '../forecast/forecastPlan.js';
 import { valueOf } from '../result.js';
 import { CONE_KIT } from '../testing/brews.js';
 import { planAllWaterG, pourKettlesC, type BrewPlan } from './plan.js';
+import { removePour } from './editPours.js';
+import { splitPour } from './movePours.js';
 import { planChanges } from './planChanges.js';
 import { planFaults } from './planFaults.js';
 import { throughRegulator } from './regulator.js';
@@ -150,5 +152,27 @@ describe('steps of a plan other than pours', () => {
     expect(valueOf(forecastPlan({ plan: needled, kit: CONE_KIT })).yieldPercent).toBeGreaterThan(
       valueOf(forecastPlan({ plan: PLAIN, kit: CONE_KIT })).yieldPercent,
     );
+  });
+});
+
+describe('a pour that waits for something seen', () => {
+  const waiting = (index: number) => ({
+    ...PLAIN,
+    pours: PLAIN.pours.map((pour, at) => (at === index ? { ...pour, startsWhen: 'through' as const } : pour)),
+  });
+
+  it('is told where two plans differ in it alone', () => {
+    expect(planChanges({ from: PLAIN, to: waiting(1) })).toMatchObject([
+      { from: 'as usual', to: 'when all of it is through at 2' },
+    ]);
+  });
+
+  it('starts by the clock once it is the first, and hands its waiting to neither half of itself', () => {
+    const [first] = valueOf(removePour({ pours: waiting(1).pours, index: 0 }));
+    expect(first).not.toHaveProperty('startsWhen');
+    const split = valueOf(splitPour({ plan: waiting(1), index: 1 })).pours;
+    expect(split[1]).toHaveProperty('startsWhen', 'through');
+    expect(split[2]).not.toHaveProperty('startsWhen');
+    expect(split).toHaveLength(4);
   });
 });

@@ -8,6 +8,7 @@ export type PlanFaultReason =
   | 'pours-run-backwards'
   | 'pours-overlap'
   | 'bloom-not-first'
+  | 'first-waits'
   | 'drawdown-before-last-pour'
   | 'kettle-above-boiling'
   | 'regulator-too-slow'
@@ -38,6 +39,13 @@ export function planFaults({ plan, boilingC }: { plan: BrewPlan; boilingC?: numb
       reason: 'first-start-not-zero',
       field: 'pours.0.startS',
       message: 'The first pour starts the clock, at 0:00.',
+    });
+  }
+  if (first.startsWhen !== undefined) {
+    faults.push({
+      reason: 'first-waits',
+      field: 'pours.0.startsWhen',
+      message: 'The first pour starts the clock; nothing is in the bed for it to wait for.',
     });
   }
   pours.forEach((pour, index) => {

@@ -42,13 +42,15 @@ export function BenchPanel({ brew, isActive, isCompact, isMuted }: BenchPanelPro
   const outflow = useOutflow(brew, { plan, elapsedS: moment.elapsedS });
   const drain = useDrainForecast(brew, plan, outflow.points);
   const kettle = useKettle(brew, plan);
+  // A pour that waits for something seen is called by nobody's clock.
+  const calledInS = moment.next?.kind === 'pour' && moment.next.waitsFor !== null ? null : moment.dueInS;
   useAnnouncer({
-    dueInS: moment.dueInS,
+    dueInS: calledInS,
     stepIndex: marked,
     isCupDue: bench.isCupDue,
     isMuted,
   });
-  const isFlashing = moment.dueInS !== null && moment.dueInS <= FLASH_AHEAD_S && moment.phase === 'running';
+  const isFlashing = calledInS !== null && calledInS <= FLASH_AHEAD_S && moment.phase === 'running';
   return (
     <section
       aria-label={`${brew.lotName}, ${brew.brewerName}`}

@@ -17,6 +17,7 @@ export function Instruction({
   isCompact: boolean;
 }) {
   const { doing, figure } = stepWords(next);
+  const waitsFor = next.kind === 'pour' ? next.waitsFor : null;
   const size = isCompact ? 'text-[clamp(2rem,3.3vw,2.75rem)]' : 'text-[clamp(2.5rem,5.6vw,5rem)]';
   return (
     <div
@@ -26,7 +27,7 @@ export function Instruction({
       )}
     >
       <p className="text-large">
-        {dueInS === null ? 'First' : dueInS >= 0 ? 'Next' : 'Due'}
+        {dueInS === null ? 'First' : dueInS >= 0 || waitsFor !== null ? 'Next' : 'Due'}
         {current && <span className="opacity-75"> (now: {stepWords(current).doing.toLowerCase()})</span>}
       </p>
       <p className={classes('flex flex-wrap items-baseline gap-x-6 leading-tight font-bold', size)}>
@@ -39,7 +40,10 @@ export function Instruction({
         )}
       </p>
       <div className="flex flex-wrap items-baseline gap-x-8">
-        {dueInS !== null && (
+        {dueInS !== null && waitsFor !== null && (
+          <p className="text-[clamp(1.75rem,3.3vw,2.75rem)] leading-tight font-bold">{waitsFor}</p>
+        )}
+        {dueInS !== null && waitsFor === null && (
           <p className={classes('reading leading-tight font-semibold [word-spacing:-0.3em]', size)}>
             {dueInS >= 0
               ? `in ${secondsWords(Math.ceil(dueInS))}`
@@ -49,7 +53,7 @@ export function Instruction({
         <p className="reading text-title">
           {next.kind === 'pour' && <span className="mr-6">+{next.amountG} g</span>}
           {next.kind === 'pour' && next.pouring && <span className="mr-6 font-words">{next.pouring}</span>}
-          at {formatDuration(next.plannedS)}
+          {waitsFor === null ? 'at' : 'about'} {formatDuration(next.plannedS)}
         </p>
       </div>
     </div>

@@ -57,7 +57,12 @@ export const StepList = memo(function StepList({
           {planAgainstActual({ plan, done }).map((row, stepIndex) => (
             <tr key={stepIndex} className={row.doneS === null && !row.skipped ? 'text-quiet' : ''}>
               <td className={`${CELL} font-semibold`}>{stepWords(row.step).doing}</td>
-              <td className={`${CELL} reading`}>{formatDuration(row.step.plannedS)}</td>
+              <td className={`${CELL} reading`}>
+                {row.step.kind === 'pour' && row.step.waitsFor !== null && (
+                  <span className="font-words">about </span>
+                )}
+                {formatDuration(row.step.plannedS)}
+              </td>
               <td className={`${CELL} reading`}>
                 <Done row={row} />
               </td>
@@ -109,7 +114,7 @@ function Done({ row }: { row: StepComparison }) {
   if (row.skipped) return <span className="font-words">skipped</span>;
   if (row.doneS === null) return <span>–</span>;
   // By the figures shown, so that plan, done and lateness add up to the eye.
-  const late = Math.floor(row.doneS) - row.step.plannedS;
+  const late = row.lateByS === null ? 0 : Math.floor(row.doneS) - row.step.plannedS;
   return (
     <>
       <span className="font-semibold text-ink">{formatClock(row.doneS)}</span>

@@ -7,6 +7,7 @@ import {
   movePourStart,
   pourEndS,
   pouringWords,
+  startWords,
   runningTotalsG,
   staircase,
   type BrewPlan,
@@ -191,7 +192,7 @@ export function DrawingBoard(props: DrawingBoardProps) {
               <tspan className="text-[11px] font-normal"> g</tspan>
             </text>
             <text x={endX + 9} y={y(totalG) + 16} className="halo fill-quiet text-[11px]">
-              {[pour.agitation === 'none' ? null : pour.agitation, pouringWords(pour)]
+              {[startWords(pour), pour.agitation === 'none' ? null : pour.agitation, pouringWords(pour)]
                 .filter((words) => words !== null)
                 .join(', ')}
             </text>

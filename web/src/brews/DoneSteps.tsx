@@ -36,7 +36,12 @@ export function DoneSteps({ brew }: { brew: BrewView }) {
               return (
                 <tr key={stepIndex}>
                   <td className={`${CELL} font-semibold`}>{words}</td>
-                  <td className={`${CELL} reading`}>{formatDuration(step.plannedS)}</td>
+                  <td className={`${CELL} reading`}>
+                    {step.kind === 'pour' && step.waitsFor !== null && (
+                      <span className="font-words">about </span>
+                    )}
+                    {formatDuration(step.plannedS)}
+                  </td>
                   <td className={`${CELL} w-28`}>
                     {doneS === null ? (
                       <span className="text-quiet">{skipped ? 'skipped' : 'not reached'}</span>

@@ -20,7 +20,7 @@ export function departureWords(departure: Departure, { plan, steps, events, dose
     case 'totals':
       return `totals off by ${listed(pours.map(({ overByG }) => overByG))} g`;
     case 'times':
-      return `pours late by ${listed(pours.map(({ lateByS }) => lateByS))} s`;
+      return `pours late by ${listed(pours.map(({ step, doneS }) => (doneS === null ? null : doneS - step.plannedS)))} s`;
     case 'agitation':
       return [
         ...rows.flatMap(({ step, skipped }) =>

@@ -35,6 +35,19 @@ describe('the customer’s guided steps', () => {
     expect(currentStep()).toBeUndefined();
   });
 
+  it('say of a pour that waits for something seen that its time is only about', () => {
+    const pours = PLAN.pours.map((pour, index) =>
+      index === 1 ? { ...pour, startsWhen: 'through' as const } : pour,
+    );
+    render(<GuidedSteps slug="ridge-cone" plan={{ ...PLAN, pours }} />);
+    expect(screen.getByText(/^When all of it is through, pour 100 g/).closest('li')?.textContent).toMatch(
+      /^about0:40/,
+    );
+    fireEvent.click(screen.getByRole('button', { name: 'Start with the first pour' }));
+    pass(10);
+    expect(screen.getByText(/^about in/).textContent).toContain('30 s');
+  });
+
   it('walk along with the clock and count down to the next', () => {
     render(<GuidedSteps slug="ridge-cone" plan={PLAN} />);
     fireEvent.click(screen.getByRole('button', { name: 'Start with the first pour' }));

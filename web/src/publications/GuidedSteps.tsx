@@ -30,7 +30,8 @@ export function GuidedSteps({ slug, plan }: { slug: string; plan: BrewPlan }) {
         {elapsedS !== null && next && (
           // In sight while the clock runs, wherever the list below stands.
           <span className="order-last w-full text-large sm:order-none sm:w-auto sm:max-w-md">
-            in <span className="reading font-semibold">{Math.max(0, Math.ceil(next.atS - elapsedS))} s</span>:{' '}
+            {next.isAbout ? 'about in' : 'in'}{' '}
+            <span className="reading font-semibold">{Math.max(0, Math.ceil(next.atS - elapsedS))} s</span>:{' '}
             {next.words}
           </span>
         )}
@@ -66,7 +67,10 @@ export function GuidedSteps({ slug, plan }: { slug: string; plan: BrewPlan }) {
               index === currentIndex && 'bg-ink px-2 text-sheet',
             )}
           >
-            <span className="reading font-medium">{formatDuration(step.atS)}</span>
+            <span className="reading font-medium">
+              {step.isAbout && <span className="block font-words text-tiny">about</span>}
+              {formatDuration(step.atS)}
+            </span>
             <span>{step.words}</span>
           </li>
         ))}

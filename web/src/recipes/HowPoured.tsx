@@ -1,8 +1,17 @@
-import { POUR_PATTERNS, pouringWords, type BrewPlan, type Pour, type PourPattern } from '@vendu/core';
+import {
+  POUR_PATTERNS,
+  POUR_TRIGGERS,
+  pouringWords,
+  startWords,
+  type BrewPlan,
+  type Pour,
+  type PourPattern,
+  type PourTrigger,
+} from '@vendu/core';
 import { INPUT } from '../ui/Field';
 import { QuantityField } from '../ui/QuantityField';
 import { CENTIMETRES, within } from '../ui/quantities';
-import { PATTERN_WORDS } from '../ui/words';
+import { PATTERN_WORDS, TRIGGER_WORDS } from '../ui/words';
 import { without } from './without';
 
 interface HowPouredProps {
@@ -11,13 +20,13 @@ interface HowPouredProps {
   faults: Record<string, string>;
 }
 
-/** Where the stream of each pour goes and from how high: most plans do not mind, so it is folded away until one does. */
+/** What each pour waits for, where its stream goes and from how high: most plans do not mind, so it is folded away until one does. */
 export function HowPoured({ plan, onOffer, faults }: HowPouredProps) {
   const told = plan.pours.flatMap((pour, index) => {
-    const words = pouringWords(pour);
-    return words ? [`${nameOf(pour, index)} ${words}`] : [];
+    const words = [startWords(pour), pouringWords(pour)].filter((each) => each !== null).join(', ');
+    return words === '' ? [] : [`${nameOf(pour, index)} ${words}`];
   });
-  const isWrong = Object.keys(faults).some((field) => /\.(pattern|heightCm)$/.test(field));
+  const isWrong = Object.keys(faults).some((field) => /\.(pattern|heightCm|startsWhen)$/.test(field));
   function change(index: number, changed: (pour: Pour) => Pour): string | undefined {
     return onOffer({
       ...plan,
@@ -27,17 +36,42 @@ export function HowPoured({ plan, onOffer, faults }: HowPouredProps) {
   return (
     <details open={isWrong || undefined}>
       <summary className="text-small">
-        <span className="font-semibold">Pattern and height</span>{' '}
+        <span className="font-semibold">Start, pattern and height</span>{' '}
         <span className="text-quiet">
-          {told.length === 0 ? 'spirals from about 10 cm, as nothing else is said' : told.join('; ')}
+          {told.length === 0
+            ? 'by the clock, spirals from about 10 cm, as nothing else is said'
+            : told.join('; ')}
         </span>
       </summary>
-      <div className="mt-3 grid gap-x-6 gap-y-3 sm:grid-cols-2">
+      <div className="mt-3 grid gap-y-3">
         {plan.pours.map((pour, index) => {
           const name = nameOf(pour, index);
           return (
-            <div key={index} className="grid grid-cols-[5rem_1fr_6rem] items-start gap-3">
+            <div key={index} className="grid grid-cols-[4rem_1fr_1fr_5.5rem] items-start gap-3">
               <span className="flex h-9 items-center text-small font-semibold">{name}</span>
+              {index === 0 ? (
+                <span className="flex h-9 items-center text-small text-quiet">starts the clock</span>
+              ) : (
+                <select
+                  aria-label={`${name}, starts`}
+                  className={INPUT}
+                  value={pour.startsWhen ?? ''}
+                  onChange={({ target }) =>
+                    change(index, (each) =>
+                      target.value === ''
+                        ? without(each, 'startsWhen')
+                        : { ...each, startsWhen: target.value as PourTrigger },
+                    )
+                  }
+                >
+                  <option value="">by the clock</option>
+                  {POUR_TRIGGERS.map((trigger) => (
+                    <option key={trigger} value={trigger}>
+                      {TRIGGER_WORDS[trigger]}
+                    </option>
+                  ))}
+                </select>
+              )}
               <select
                 aria-label={`${name}, pattern`}
                 className={INPUT}
@@ -72,6 +106,8 @@ export function HowPoured({ plan, onOffer, faults }: HowPouredProps) {
         })}
       </div>
       <p className="caption mt-2">
+        {plan.pours.some(({ startsWhen }) => startsWhen !== undefined) &&
+          'The forecast takes a pour that waits at its time on the clock. '}
         {plan.regulatorGps === undefined
           ? 'Higher and heavier streams stir the bed more. A stream held in the centre leaves more of it dry.'
           : 'Under the flow regulator neither reaches the bed.'}

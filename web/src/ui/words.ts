@@ -8,6 +8,7 @@ import type {
   LotSign,
   LotStage,
   PourPattern,
+  PourTrigger,
   Ribs,
   Process,
   RoastLevel,
@@ -77,6 +78,11 @@ export const PATTERN_WORDS: Record<PourPattern, string> = {
   centre: 'in the centre',
   circle: 'circles',
   spiral: 'spirals',
+};
+
+export const TRIGGER_WORDS: Record<PourTrigger, string> = {
+  through: 'when all is through',
+  'bed-shows': 'when the bed shows',
 };
 
 export const INTENSITY_WORDS: Record<Intensity, string> = {
