@@ -10,7 +10,7 @@ export interface LotOrigin extends KeptElevation {
   drying: string;
 }
 
-export const LOT_DIFFERENCES = ['process', 'elevation', 'variety', 'harvest', 'drying'] as const;
+const LOT_DIFFERENCES = ['process', 'elevation', 'variety', 'harvest', 'drying'] as const;
 export type LotDifference = (typeof LOT_DIFFERENCES)[number];
 
 /** Apart by more than this, two elevations ask for another recipe, m (assumed). */

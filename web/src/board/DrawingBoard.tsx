@@ -192,10 +192,16 @@ export function DrawingBoard(props: DrawingBoardProps) {
               <tspan className="text-[11px] font-normal"> g</tspan>
             </text>
             <text x={endX + 9} y={y(totalG) + 16} className="halo fill-quiet text-[11px]">
-              {[startWords(pour), pour.agitation === 'none' ? null : pour.agitation, pouringWords(pour)]
+              {[pour.agitation === 'none' ? null : pour.agitation, pouringWords(pour)]
                 .filter((words) => words !== null)
                 .join(', ')}
             </text>
+            {pour.startsWhen !== undefined && (
+              // Beside the handle of its start, under the water.
+              <text x={x(pour.startS) + 8} y={floor - 18} className="halo fill-time text-[11px]">
+                {startWords(pour)}
+              </text>
+            )}
             {pour.kettleC !== undefined && (
               <text
                 x={x(pour.startS) + 5}
