@@ -140,7 +140,7 @@ test('a pour that waits for something seen is called by no clock, on the bench a
   await signIn(page, 'lead');
   await openBoard(page, 'When through');
   await page.getByText('Start, pattern and height').click();
-  await page.getByLabel('Pour 2, starts').selectOption({ label: 'when all is through' });
+  await page.getByLabel('Pour 2, begins').selectOption({ label: 'when all is through' });
   await expect(
     page.getByText('The forecast takes a pour that waits at its time on the clock.'),
   ).toBeVisible();

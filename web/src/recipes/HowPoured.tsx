@@ -53,7 +53,7 @@ export function HowPoured({ plan, onOffer, faults }: HowPouredProps) {
                 <span className="flex h-9 items-center text-small text-quiet">starts the clock</span>
               ) : (
                 <select
-                  aria-label={`${name}, starts`}
+                  aria-label={`${name}, begins`}
                   className={INPUT}
                   value={pour.startsWhen ?? ''}
                   onChange={({ target }) =>
