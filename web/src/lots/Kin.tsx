@@ -8,6 +8,9 @@ import { TroubleNotice } from '../ui/Notice';
 import { elevationWords, PROCESS_WORDS } from '../ui/words';
 import { useKinQuery } from './lotsApi';
 
+/** What a version's note may hold: two long varieties told in full would not fit. */
+const LONGEST_NOTE = 500;
+
 /** Other lots of the producer: what they tasted of, in what they differ, and their recipes to begin with. */
 export function Kin({ lot }: { lot: LotView }) {
   const { data: kin = [] } = useKinQuery(lot.id);
@@ -18,7 +21,8 @@ export function Kin({ lot }: { lot: LotView }) {
   /** A recipe carried over as it is, with what the lots differ in on its first version. */
   async function brewLike(other: KinLotView, { id }: RecipeListItem) {
     const { data: recipe } = await readRecipe(id);
-    const version = recipe?.versions.find(({ accepted }) => accepted !== null) ?? recipe?.versions[0];
+    // The newest, whose figures stand beside the button.
+    const version = recipe?.versions[0];
     if (!recipe || !version) return;
     const differs = differenceWords(lot, other);
     const { data } = await start({
@@ -34,7 +38,10 @@ export function Kin({ lot }: { lot: LotView }) {
         schools: recipe.hasOwnSchools ? recipe.schools : null,
         switchedOff: [],
         plan: version.plan,
-        note: `Like ${other.name}, version ${version.number}${differs === '' ? '' : `; this lot is ${differs}`}`,
+        note: `Like ${other.name}, version ${version.number}${differs === '' ? '' : `; this lot is ${differs}`}`.slice(
+          0,
+          LONGEST_NOTE,
+        ),
       },
     });
     if (data) void navigate(`/recipes/${data.id}`);
