@@ -117,6 +117,7 @@ export { planFaults, type PlanFault, type PlanFaultReason } from './plan/planFau
 export { planWarnings, USUAL, type PlanWarning } from './plan/planWarnings.js';
 export { staircase, staircaseTotalG, type StaircasePoint } from './plan/staircase.js';
 
+export { NINE_OF_TEN } from './statistics/nineOfTen.js';
 export { lotDifferences, type LotDifference, type LotOrigin } from './lot/lotDifferences.js';
 export { grinderSettingFor, type CalibrationPoint } from './grind/grinderSetting.js';
 

@@ -1,6 +1,6 @@
 import { PREPARATION_TASKS } from '../bench/preparation.js';
 import { RECORD } from '../bench/storableRecord.js';
-import { firstOutOfRange, type OutOfRange, type Range } from '../input/ranges.js';
+import { firstOutOfRange, notAllowed, type OutOfRange, type Range } from '../input/ranges.js';
 import { byKind, choice, fields, nullable, shapeFault, type Shape } from '../input/shape.js';
 import { cutTo, wellFormed } from '../text/wellFormed.js';
 import type { EntryKind } from './brewEntry.js';
@@ -63,15 +63,7 @@ function notWhole(given: Partial<Record<keyof typeof RANGES, number>>): OutOfRan
   for (const field of Object.keys(RANGES) as (keyof typeof RANGES)[]) {
     const value = given[field];
     if (value === undefined || Number.isInteger(value)) continue;
-    const allowed = 'a whole number';
-    return {
-      ok: false,
-      reason: 'out-of-range',
-      message: `${field} is ${value}; allowed: ${allowed}.`,
-      field,
-      value,
-      allowed,
-    };
+    return notAllowed(field, value, 'a whole number');
   }
   return null;
 }

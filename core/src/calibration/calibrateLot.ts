@@ -1,3 +1,4 @@
+import { NINE_OF_TEN } from '../statistics/nineOfTen.js';
 import { CholeskyDecomposition, inverse, Matrix } from 'ml-matrix';
 import type { BrewInputFailure } from '../brewModel/checkBrew.js';
 import { success, type Result } from '../result.js';
@@ -47,8 +48,6 @@ export interface LotCalibration {
 
 /** Steps are kept within so many prior spreads. */
 const FARTHEST = 3.5;
-/** 5 to 95 % of a normal distribution. */
-export const NINE_OF_TEN = 1.645;
 
 /**
  * Learns a lot's solubility, rate, flow, retained water and steepness from its brews: the most probable factors

@@ -1,7 +1,8 @@
 import { inverse, Matrix } from 'ml-matrix';
 import type { BrewInputFailure } from '../brewModel/checkBrew.js';
 import { success, type Result } from '../result.js';
-import { NINE_OF_TEN, type LotCalibration } from './calibrateLot.js';
+import { NINE_OF_TEN } from '../statistics/nineOfTen.js';
+import type { LotCalibration } from './calibrateLot.js';
 import { FACTORS, type BrewConditions } from './conditions.js';
 import { withMeasuredPaper } from './drainTest.js';
 import { likenessTo, modelErrorOf, OUTPUTS, type Output } from './discrepancy.js';

@@ -1,4 +1,5 @@
-import { NINE_OF_TEN, type LotCalibration } from '../calibration/calibrateLot.js';
+import type { LotCalibration } from '../calibration/calibrateLot.js';
+import { NINE_OF_TEN } from '../statistics/nineOfTen.js';
 import { brewAsDone, DEPARTURES, type BrewDone, type Departure } from '../calibration/brewAsDone.js';
 import type { BrewKit } from '../calibration/conditions.js';
 import { conditionsFault } from '../calibration/evidence.js';

@@ -1,3 +1,4 @@
+import { NINE_OF_TEN } from '../statistics/nineOfTen.js';
 import { failure, success, type Result, type Success } from '../result.js';
 import { settingAt, sizeAt, type GrinderCurve } from './grinderCurve.js';
 import { outOfReach, type OutOfReach } from './grinderSetting.js';
@@ -29,7 +30,7 @@ export function settingForSize({
   if (grindUm > coarsest.grindUm) return outOfReach('coarser-than-reach', coarsest);
   const setting = settingAt(curve, grindUm) ?? finest.setting;
   const total = Math.hypot(sdUm, sizeAt(curve, setting)?.sdUm ?? 0);
-  const reach = 1.645 * total;
+  const reach = NINE_OF_TEN * total;
   return success({
     setting,
     lowSetting: settingAt(curve, Math.max(finest.grindUm, grindUm - reach)) ?? finest.setting,

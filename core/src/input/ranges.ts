@@ -38,6 +38,11 @@ export function outOfRange(field: string, value: number, { low, high, unit }: Ra
   // What only looks like a number, a text of digits, is none.
   if (typeof value === 'number' && value >= low && value <= high) return null;
   const allowed = `${low} to ${high}${unit === '' ? '' : ` ${unit}`}`;
+  return notAllowed(field, value, allowed);
+}
+
+/** The refusal of a figure, in the words of all of them. */
+export function notAllowed(field: string, value: number, allowed: string): OutOfRange {
   return {
     ok: false,
     reason: 'out-of-range',

@@ -8,11 +8,8 @@ import {
   XAxis,
   YAxis,
 } from 'recharts';
-import { grinderCurve, type MeasuredPoint } from '@vendu/core';
+import { grinderCurve, NINE_OF_TEN, type MeasuredPoint } from '@vendu/core';
 import { Notice } from '../ui/Notice';
-
-/** Nine of ten true sizes lie within so many standard uncertainties. */
-const NINE_OF_TEN = 1.645;
 
 /** The fitted curve of a grinder with its band, and the points it was fitted to. */
 export function GrinderChart({ name, points }: { name: string; points: readonly MeasuredPoint[] }) {

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { grinderCurve, sizeOfSetting } from '@vendu/core';
+import { grinderCurve, NINE_OF_TEN, sizeOfSetting } from '@vendu/core';
 import type { GrinderView, KitView } from '@vendu/contract';
 import { DECIMAL, MICROMETRES, within } from '../ui/quantities';
 import { QuantityField } from '../ui/QuantityField';
@@ -11,8 +11,6 @@ import { grinderOptions } from './kitOptions';
 type Asked = { by: 'size'; grindUm: number } | { by: 'setting'; setting: number };
 
 const SIZE = within(MICROMETRES, { label: 'Size', min: 200, max: 2000 });
-/** Nine of ten true sizes lie within so many standard uncertainties. */
-const NINE_OF_TEN = 1.645;
 
 /** "What does 22 mean here?", from either side: a setting of one grinder, or a size, as settings of all. */
 export function SettingMeans({ kit }: { kit: KitView }) {

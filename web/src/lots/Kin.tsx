@@ -2,14 +2,12 @@ import { Link, useNavigate } from 'react-router';
 import { elevationOf, formatRatio, lotDifferences, planRatio, type LotOrigin } from '@vendu/core';
 import type { KinLotView, LotView, RecipeListItem } from '@vendu/contract';
 import { troubleOf } from '../api/problem';
+import { carriedOver } from '../recipes/carriedOver';
 import { useLazyRecipeQuery, useStartRecipeMutation } from '../recipes/recipesApi';
 import { Button } from '../ui/Button';
 import { TroubleNotice } from '../ui/Notice';
 import { elevationWords, PROCESS_WORDS } from '../ui/words';
 import { useKinQuery } from './lotsApi';
-
-/** What a version's note may hold: two long varieties told in full would not fit. */
-const LONGEST_NOTE = 500;
 
 /** Other lots of the producer: what they tasted of, in what they differ, and their recipes to begin with. */
 export function Kin({ lot }: { lot: LotView }) {
@@ -27,22 +25,10 @@ export function Kin({ lot }: { lot: LotView }) {
     const differs = differenceWords(lot, other);
     const { data } = await start({
       lotId: lot.id,
-      recipe: {
-        brewerId: recipe.brewerId,
-        grinderId: recipe.grinderId,
-        paperId: recipe.paperId,
-        doseG: null,
-        waterId: recipe.waterId,
-        kettleId: recipe.kettleId,
-        aim: recipe.aim,
-        schools: recipe.hasOwnSchools ? recipe.schools : null,
-        switchedOff: [],
+      recipe: carriedOver(recipe, {
         plan: version.plan,
-        note: `Like ${other.name}, version ${version.number}${differs === '' ? '' : `; this lot is ${differs}`}`.slice(
-          0,
-          LONGEST_NOTE,
-        ),
-      },
+        note: `Like ${other.name}, version ${version.number}${differs === '' ? '' : `; this lot is ${differs}`}`,
+      }),
     });
     if (data) void navigate(`/recipes/${data.id}`);
   }
@@ -59,7 +45,7 @@ export function Kin({ lot }: { lot: LotView }) {
             <span className="text-quiet">same {other.sharedBy}</span>
             {other.labelNotes !== '' && <p>{other.labelNotes}</p>}
             <p className="text-quiet">
-              {differenceWords(lot, other) === ''
+              {lotDifferences(lot, other).length === 0
                 ? 'No difference is known.'
                 : `This lot is ${differenceWords(lot, other)}.`}
             </p>

@@ -19,6 +19,7 @@ import { Notice, TroubleNotice } from '../ui/Notice';
 import { troubleOf } from '../api/problem';
 import { QuantityField } from '../ui/QuantityField';
 import { GRAMS, within } from '../ui/quantities';
+import { carriedOver } from './carriedOver';
 import { useStartRecipeMutation } from './recipesApi';
 
 interface ScalePanelProps {
@@ -65,17 +66,13 @@ export const ScalePanel = memo(function ScalePanel({
     const { data } = await start({
       lotId: recipe.lot.id,
       recipe: {
+        ...carriedOver(recipe, {
+          plan: scaledPlan,
+          note: `Scaled from ${recipe.brewerName}, ${plan.doseG} g`,
+        }),
         brewerId: toBrewer,
         grinderId: toGrinder,
         paperId: toBrewer === recipe.brewerId ? recipe.paperId : null,
-        doseG: null,
-        waterId: recipe.waterId,
-        kettleId: recipe.kettleId,
-        aim: recipe.aim,
-        schools: recipe.hasOwnSchools ? recipe.schools : null,
-        switchedOff: [],
-        plan: scaledPlan,
-        note: `Scaled from ${recipe.brewerName}, ${plan.doseG} g`,
       },
     });
     if (data) void navigate(`/recipes/${data.id}`);

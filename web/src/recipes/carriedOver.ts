@@ -1,0 +1,25 @@
+import type { BrewPlan } from '@vendu/core';
+import type { NewRecipeDto, RecipeView } from '@vendu/contract';
+
+/** What a version's note may hold: what is told of two lots in full may be longer. */
+const LONGEST_NOTE = 500;
+
+/** A recipe that begins with the kit and aim of another, and with a plan of its own. */
+export function carriedOver(
+  recipe: RecipeView,
+  { plan, note }: { plan: BrewPlan; note: string },
+): NewRecipeDto {
+  return {
+    brewerId: recipe.brewerId,
+    grinderId: recipe.grinderId,
+    paperId: recipe.paperId,
+    doseG: null,
+    waterId: recipe.waterId,
+    kettleId: recipe.kettleId,
+    aim: recipe.aim,
+    schools: recipe.hasOwnSchools ? recipe.schools : null,
+    switchedOff: [],
+    plan,
+    note: note.slice(0, LONGEST_NOTE),
+  };
+}
