@@ -105,10 +105,12 @@ export {
   roundToTenth,
   runningTotalsG,
   type BrewPlan,
+  type SecondGrind,
   type Pour,
 } from './plan/plan.js';
 export { keepLocked, LOCKS, type Lock, type LockReason } from './plan/keepLocked.js';
 export { joinWithNext, moveDrawdown, movePourEnd, movePourStart, splitPour } from './plan/movePours.js';
+export { grindingOf, grindWords, type GrindPart, type Grinding } from './plan/grinding.js';
 export { planChanges, type PlanChange } from './plan/planChanges.js';
 export { amountsFromTotalsG } from './plan/amountsFromTotals.js';
 export { pouringWords, startWords } from './plan/pouringWords.js';
@@ -246,6 +248,7 @@ export { entryName, lastToUndo, mergedLogs, withEntry, type BrewLog } from './br
 export { ENTRY_KINDS, entryFault, storableEntry } from './brewLog/entryFault.js';
 export { BEFORE_LOGS, logOf, logOfRecord } from './brewLog/logOf.js';
 export { formatSigned } from './quantity/signed.js';
+export { finesTaken, type FinesTaken } from './bench/finesTaken.js';
 export { addedAgitation, kettleReadsC } from './bench/benchEvents.js';
 export { type AfterBrewClock, type AfterBrewTask } from './bench/afterBrew.js';
 export { isCupDue, type CupRule } from './bench/cupChanges.js';

@@ -26,6 +26,8 @@ export interface BrewKitNames {
   paper: string;
   grinder: string;
   grinderSetting: number | null;
+  /** Of a second grind; left out where there was none. */
+  secondSetting?: number;
   water: string | null;
   kettle: string | null;
   /** Empty where the brew was marked by hand. */

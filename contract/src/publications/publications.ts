@@ -74,6 +74,8 @@ export interface PublishedCard extends Omit<PublicRecipeListItem, 'slug'>, KeptE
   paper: string;
   grinderName: string;
   grinderSetting: number | null;
+  /** Of a second grind; left out where there is none. */
+  secondSetting?: number;
   introduction: string;
   versionNumber: number;
 }

@@ -13,6 +13,7 @@ import {
   type PourPattern,
   type PourTrigger,
   type Schools,
+  type SecondGrind,
   type StartingReasons,
 } from '@vendu/core';
 import type { BrewListItem } from '../brews/brews.js';
@@ -56,6 +57,15 @@ export class PourDto implements Pour {
   startsWhen?: PourTrigger;
 }
 
+/** A second grind put together with the first. */
+export class SecondGrindDto implements SecondGrind {
+  @NumberBetween({ label: 'Second grind', unit: 'µm', min: 200, max: 2000, whole: true })
+  grindUm!: number;
+
+  @NumberBetween({ label: 'Share of the second grind', unit: '%', min: 5, max: 95, whole: true })
+  sharePercent!: number;
+}
+
 const DOSE = { label: 'Dose', unit: 'g', min: 5, max: 120 };
 
 export class PlanDto implements BrewPlan {
@@ -67,6 +77,16 @@ export class PlanDto implements BrewPlan {
 
   @NumberBetween({ label: 'Grind', unit: 'µm', min: 200, max: 2000, whole: true })
   grindUm!: number;
+
+  @ValidateIf(isGiven)
+  @IsPlainObject()
+  @ValidateNested()
+  @Type(() => SecondGrindDto)
+  secondGrind?: SecondGrindDto;
+
+  @ValidateIf(isGiven)
+  @NumberBetween({ label: 'Sieve', unit: 'µm', min: 100, max: 1000, whole: true })
+  sieveUm?: number;
 
   @IsArray({ message: 'Pours must be a list.' })
   @ArrayMinSize(1, { message: 'A plan needs at least one pour.' })
@@ -219,6 +239,8 @@ export interface RecipeVersionView {
   /** The house grinder's setting for the plan's grind; `null` with a reason where it cannot be said. */
   grinderSetting: number | null;
   grinderNote: string;
+  /** The setting for its second grind; `null` where there is none or none can be said. */
+  secondSetting: number | null;
   note: string;
   /** Of the starting recipe only. */
   reasons: StartingReasons | null;

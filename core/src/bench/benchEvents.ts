@@ -3,6 +3,8 @@ import type { PreparationTask } from './preparation.js';
 /** What may happen around a brew beside its steps, on its clock; what was left out before it stands at its start. */
 export type BenchEvent = { atS: number } & (
   | { kind: 'not-prepared'; task: PreparationTask }
+  /** What fell through the sieve before the brew, as weighed. */
+  | { kind: 'fines-weighed'; finesG: number }
   | { kind: 'agitated'; how: AddedAgitation }
   /** With what the scale under everything showed then; `null` where none was read. */
   | { kind: 'cup-changed'; massG: number | null }

@@ -50,6 +50,9 @@ function saidInFacts({ kind, atS, figure, text }: WordyEvent): BenchEvent | null
       return { kind, atS, scale: text };
     case 'clock-off':
       return { kind, atS, said: text };
+    // Younger than the records that kept words.
+    case 'fines-weighed':
+      return null;
     case 'first-drip':
     case 'bed-shows':
     case 'water-stands':

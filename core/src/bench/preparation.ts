@@ -1,3 +1,4 @@
+import { grindingOf } from '../plan/grinding.js';
 import type { BrewPlan } from '../plan/plan.js';
 
 export const PREPARATION_TASKS = [
@@ -5,6 +6,8 @@ export const PREPARATION_TASKS = [
   'discard',
   'weigh',
   'grind',
+  'second-grind',
+  'sieve',
   'level',
   'chill-ball',
   'regulator',
@@ -16,7 +19,7 @@ export type PreparationTask = (typeof PREPARATION_TASKS)[number];
 /** One thing to have ready, with the figure it turns on. */
 export interface Preparation {
   task: PreparationTask;
-  /** In the unit of the task: g of rinse water, g of dose, C of kettle, g/s of a regulator; `null` where there is none. */
+  /** In the unit of the task: g of rinse water, g to weigh, um of a grind or of a sieve's holes, C of kettle, g/s of a regulator; `null` where there is none. */
   figure: number | null;
 }
 
@@ -33,8 +36,12 @@ export function preparationOf({ plan, rinseG }: { plan: BrewPlan; rinseG: number
   return [
     { task: 'water', figure: plan.kettleC },
     ...rinsing,
-    { task: 'weigh', figure: plan.doseG },
+    { task: 'weigh', figure: grindingOf(plan).toGrindG },
     { task: 'grind', figure: plan.grindUm },
+    ...(plan.secondGrind === undefined
+      ? []
+      : [{ task: 'second-grind', figure: plan.secondGrind.grindUm } as const]),
+    ...(plan.sieveUm === undefined ? [] : [{ task: 'sieve', figure: plan.sieveUm } as const]),
     { task: 'level', figure: null },
     ...(plan.ballUntilS === undefined ? [] : [{ task: 'chill-ball', figure: null } as const]),
     ...(plan.regulatorGps === undefined ? [] : [{ task: 'regulator', figure: plan.regulatorGps } as const]),

@@ -52,7 +52,8 @@ function withRoom(events: readonly BenchEvent[]): readonly BenchEvent[] {
 
 function storableEvent(event: BenchEvent): BenchEvent {
   const timed = { ...event, atS: timeS(event.atS) };
-  return timed.kind === 'cup-changed' ? { ...timed, massG: totalG(timed.massG) } : timed;
+  if (timed.kind === 'cup-changed') return { ...timed, massG: totalG(timed.massG) };
+  return timed.kind === 'fines-weighed' ? { ...timed, finesG: totalG(timed.finesG) ?? 0 } : timed;
 }
 
 function timeS(atS: number): number {

@@ -16,6 +16,8 @@ export type Happening =
   | { kind: 'prepared'; task: PreparationTask }
   /** Preparation that was left out on purpose. */
   | { kind: 'left-out'; task: PreparationTask }
+  /** What fell through the sieve, g; `null` takes the figure away. */
+  | { kind: 'fines-weighed'; finesG: number | null }
   /** A step of the plan was begun, or skipped; the first of them starts the clock. */
   | { kind: 'marked'; stepIndex: number; skipped: boolean; by: 'hand' | 'outflow' }
   /** What the scale showed when a pour was in, g; `null` takes a figure away. */

@@ -35,6 +35,7 @@ describe('a brew by its log', () => {
       events: [],
       prepared: [],
       leftOut: [],
+      finesG: null,
       moved: [],
       answered: [],
       cups: { kind: 'none' },

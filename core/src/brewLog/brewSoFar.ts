@@ -18,6 +18,8 @@ export interface BrewSoFar {
   events: BenchEvent[];
   prepared: PreparationTask[];
   leftOut: PreparationTask[];
+  /** What fell through the sieve as weighed, g; `null` where nobody weighed it. */
+  finesG: number | null;
   /** Totals moved after a pour that missed: from which pour on, and by how much. */
   moved: { fromPour: number; byG: number }[];
   /** Misses that somebody has answered, by pour. */
@@ -44,6 +46,7 @@ export function brewSoFar(log: BrewLog): BrewSoFar {
   };
   const tasks = lastOf(stands, ['prepared', 'left-out'], ({ task }) => task);
   const leftOut = tasks.filter(({ kind }) => kind === 'left-out').map(({ task }) => task);
+  const finesG = stands.findLast((each) => each.kind === 'fines-weighed')?.finesG ?? null;
   const answers = stands.filter((each) => each.kind === 'miss-answered');
   const stoodNames = new Set(stands.map(entryName));
   const byOutflow = ordered.filter((each) => each.kind === 'marked' && each.by === 'outflow');
@@ -53,10 +56,12 @@ export function brewSoFar(log: BrewLog): BrewSoFar {
     steps: stepsOf(stands, marked, run),
     events: [
       ...leftOut.map((task): BenchEvent => ({ kind: 'not-prepared', atS: 0, task })),
+      ...(finesG === null ? [] : [{ kind: 'fines-weighed' as const, atS: 0, finesG }]),
       ...eventsOf(stands, marked, run),
     ],
     prepared: tasks.filter(({ kind }) => kind === 'prepared').map(({ task }) => task),
     leftOut,
+    finesG,
     moved: answers
       .filter(({ byG }) => byG !== 0)
       .map(({ pourNumber, byG }) => ({ fromPour: pourNumber + 1, byG })),

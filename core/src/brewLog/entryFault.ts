@@ -12,6 +12,7 @@ const TASK = { task: choice(PREPARATION_TASKS) };
 const SAYS = {
   prepared: TASK,
   'left-out': TASK,
+  'fines-weighed': { finesG: nullable('number') },
   marked: { stepIndex: 'number', skipped: 'yes or no', by: choice(['hand', 'outflow']) },
   'total-read': { stepIndex: 'number', totalG: nullable('number') },
   'kettle-read': { stepIndex: 'number', kettleC: 'number', instrument: 'text', isSimulated: 'yes or no' },

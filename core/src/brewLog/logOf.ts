@@ -35,7 +35,8 @@ export function logOfRecord({
     ...steps.flatMap((step) => stepTold(step, at(step.atS))),
     ...events.flatMap((event) => eventTold(event, steps, at(event.atS))),
   ];
-  const isBefore = ({ kind }: Happening) => kind === 'left-out' || kind === 'prepared';
+  const isBefore = ({ kind }: Happening) =>
+    kind === 'left-out' || kind === 'prepared' || kind === 'fines-weighed';
   return logOf(device, [
     ...told.filter(isBefore),
     // Stable: at one moment a mark stands before what was read at it.
@@ -55,6 +56,8 @@ function eventTold(event: BenchEvent, steps: readonly StepDone[], atMs: number):
   switch (event.kind) {
     case 'not-prepared':
       return [{ kind: 'left-out', atMs, task: event.task }];
+    case 'fines-weighed':
+      return [{ kind: 'fines-weighed', atMs, finesG: event.finesG }];
     case 'agitated':
       return [{ kind: 'agitated', atMs, how: event.how }];
     case 'cup-changed':

@@ -1,10 +1,11 @@
 import { addedAgitation, kettleReadsC, type BenchEvent } from '../bench/benchEvents.js';
+import type { PreparationTask } from '../bench/preparation.js';
 import { planAgainstActual, type StepDone } from '../bench/planAgainstActual.js';
 import type { BrewPlan, Pour } from '../plan/plan.js';
 import { conditionsOfPlan, type BrewConditions, type BrewKit } from './conditions.js';
 
 /** In what a brew may depart from its plan, in the order in which one is looked at after the other. */
-export const DEPARTURES = ['dose', 'totals', 'times', 'agitation', 'kettle'] as const;
+export const DEPARTURES = ['preparation', 'dose', 'totals', 'times', 'agitation', 'kettle'] as const;
 export type Departure = (typeof DEPARTURES)[number];
 
 /** What was done, as far as it was written down. */
@@ -20,8 +21,8 @@ export interface BrewDone {
 const SMALLEST_POUR_G = 1;
 
 /**
- * A brew with the pours as they were done, where that was marked: without the agitation that was left out, with what
- * was added, and with the water as hot as it was read.
+ * A brew with the pours as they were done, where that was marked: without what was left out of its preparation
+ * and its agitation, with what was added, and with the water as hot as it was read.
  *
  * @param only - the departures to follow; in all else the brew is the plan
  */
@@ -54,11 +55,28 @@ export function brewAsDone(
       ...(readC === null ? {} : { kettleC: readC }),
     };
   });
-  const brewed = { ...plan, doseG: follows('dose') ? doseG : plan.doseG, pours };
+  const prepared = follows('preparation') ? asPrepared(plan, events) : plan;
+  const brewed = { ...prepared, doseG: follows('dose') ? doseG : plan.doseG, pours };
   const conditions = conditionsOfPlan({ plan: brewed, kit, roastAgeDays });
   const added = follows('agitation') ? addedAgitation(events) : [];
   return {
     ...conditions,
     agitation: [...conditions.agitation, ...added].sort((a, b) => a.atS - b.atS),
   };
+}
+
+/** What a brew goes without where its preparation was left out. */
+const WITHOUT: Partial<Record<PreparationTask, (plan: BrewPlan) => BrewPlan>> = {
+  'second-grind': ({ secondGrind: _, ...plan }) => plan,
+  sieve: ({ sieveUm: _, ...plan }) => plan,
+  'chill-ball': ({ ballUntilS: _, ...plan }) => plan,
+  regulator: ({ regulatorGps: _, ...plan }) => plan,
+};
+
+/** The plan as far as it was prepared; what only a hand can spoil, as a bed not shaken flat, no model feels. */
+function asPrepared(plan: BrewPlan, events: readonly BenchEvent[]): BrewPlan {
+  return events.reduce(
+    (made, event) => (event.kind === 'not-prepared' ? (WITHOUT[event.task]?.(made) ?? made) : made),
+    plan,
+  );
 }

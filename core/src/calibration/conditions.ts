@@ -1,4 +1,5 @@
 import type { BrewModelInput, LotFactors } from '../brewModel/types.js';
+import { grindOfPlan } from '../plan/grinding.js';
 import { pourEndS, pourKettlesC, type BrewPlan } from '../plan/plan.js';
 
 /** A brew but for what its lot is like: recipe, kit and room, and the age of the roast. */
@@ -67,7 +68,7 @@ export function conditionsOfPlan({
   return {
     ...kit,
     doseG: plan.doseG,
-    grind: { d50Um: plan.grindUm },
+    grind: grindOfPlan(plan),
     kettleC: plan.kettleC,
     pours: plan.pours.map(({ startS, amountG, flowGps, pattern, heightCm }, index) => ({
       startS,

@@ -69,6 +69,9 @@ function brewedFrom({ before, steps, after }: CardWords): Omit<BrewPlan, 'grindU
     if (words.endsWith('done.')) end = { atS, lifts: words.startsWith('Lift') };
   }
   const bypass = after.join(' ');
+  const mixed = /Grind ([\d.]+) g at (\d+) µm and ([\d.]+) g at (\d+) µm, and mix/.exec(all);
+  const sieve = /over a sieve of (\d+) µm/.exec(all);
+  const [, firstG = 0, , secondG = 0, secondUm = 0] = (mixed ?? []).map(Number);
   const regulator = /lets ([\d.]+) g a second through/.exec(all);
   return {
     doseG: figure(all, /Put ([\d.]+) g/),
@@ -78,6 +81,10 @@ function brewedFrom({ before, steps, after }: CardWords): Omit<BrewPlan, 'grindU
     ...(end.lifts ? { lifts: true } : {}),
     ...(ballUntilS !== undefined && all.includes('Place the chilled ball') ? { ballUntilS } : {}),
     ...(regulator ? { regulatorGps: Number(regulator[1]) } : {}),
+    ...(mixed
+      ? { secondGrind: { grindUm: secondUm, sharePercent: Math.round((100 * secondG) / (firstG + secondG)) } }
+      : {}),
+    ...(sieve ? { sieveUm: Number(sieve[1]) } : {}),
     ...(bypass ? { bypassG: figure(bypass, /Add ([\d.]+) g/) } : {}),
   };
 }
@@ -104,8 +111,18 @@ const plans = fc
     ballUntilS: fc.option(fc.integer({ min: 20, max: 90 }), { nil: undefined }),
     bypassG: fc.option(fc.integer({ min: 5, max: 60 }), { nil: undefined }),
     regulatorGps: fc.option(fc.integer({ min: 2, max: 9 }), { nil: undefined }),
+    secondGrind: fc.option(
+      fc.record({
+        grindUm: fc.integer({ min: 400, max: 1300 }),
+        sharePercent: fc.integer({ min: 10, max: 90 }),
+      }),
+      { nil: undefined },
+    ),
+    sieveUm: fc.option(fc.integer({ min: 150, max: 400 }), { nil: undefined }),
   })
-  .map(({ doseG, kettleC, bloomG, mains, hasBloom, lifts, ballUntilS, bypassG, regulatorGps }): BrewPlan => {
+  .map((drawn): BrewPlan => {
+    const { doseG, kettleC, bloomG, mains, hasBloom, lifts } = drawn;
+    const { ballUntilS, bypassG, regulatorGps, secondGrind, sieveUm } = drawn;
     const bloom: Pour = { startS: 0, amountG: bloomG, flowGps: 6, agitation: 'swirl', isBloom: true };
     const pours = mains.map(({ kettleC: ownC, pattern, heightCm, startsWhen, ...pour }, index): Pour => ({
       ...pour,
@@ -126,6 +143,8 @@ const plans = fc
       ...(ballUntilS === undefined ? {} : { ballUntilS }),
       ...(bypassG === undefined ? {} : { bypassG }),
       ...(regulatorGps === undefined ? {} : { regulatorGps }),
+      ...(secondGrind === undefined ? {} : { secondGrind }),
+      ...(sieveUm === undefined ? {} : { sieveUm }),
     };
   })
   .filter((plan) => planFaults({ plan }).length === 0);

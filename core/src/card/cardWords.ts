@@ -1,4 +1,5 @@
 import { benchSteps, type BenchStep } from '../bench/benchSteps.js';
+import { grindingOf } from '../plan/grinding.js';
 import { pourKettlesC, type BrewPlan } from '../plan/plan.js';
 import { celsiusToFahrenheit } from '../temperature/scales.js';
 import type { Agitating } from '../vocabulary.js';
@@ -33,6 +34,7 @@ export function cardWords(plan: BrewPlan): CardWords {
     before: [
       `Heat the kettle to ${bothScales(firstKettleC(plan))}.`,
       'Rinse the paper and throw the rinse water away.',
+      ...grindingSentences(plan),
       `Put ${doseG} g of ground coffee into the paper and shake the bed flat.`,
       ...(ballUntilS === undefined ? [] : ['Place the chilled ball under the outlet.']),
       ...(regulatorGps === undefined
@@ -49,6 +51,24 @@ export function cardWords(plan: BrewPlan): CardWords {
     })),
     after: bypassG === undefined ? [] : [`Add ${bypassG} g of hot water to the cup.`],
   };
+}
+
+/** Nothing is said of a single grind: it stands among the figures. */
+function grindingSentences(plan: BrewPlan): string[] {
+  const { secondGrind, sieveUm } = plan;
+  const { parts, toGrindG, finesG } = grindingOf(plan);
+  return [
+    ...(secondGrind === undefined
+      ? []
+      : [
+          `Grind ${parts.map(({ toGrindG: ofItG, grindUm }) => `${ofItG} g at ${grindUm} µm`).join(' and ')}, and mix them.`,
+        ]),
+    ...(sieveUm === undefined
+      ? []
+      : [
+          `${secondGrind === undefined ? `Grind ${toGrindG} g at ${plan.grindUm} µm and shake it` : 'Shake the mix'} over a sieve of ${sieveUm} µm: about ${finesG} g of fines go. Do not breathe the dust.`,
+        ]),
+  ];
 }
 
 /** What the kettle is at first, C: a first pour may have its own. */

@@ -1,3 +1,4 @@
+import { withGrind } from '../plan/grinding.js';
 import { planFaults } from '../plan/planFaults.js';
 import { planRatio, planWaterG, pouredForRatioG, pourEndS, type BrewPlan } from '../plan/plan.js';
 import { setWater } from '../plan/editPours.js';
@@ -34,11 +35,16 @@ export const MOVES: Record<Lever, LeverMoves> = {
     step: 10,
     usual: 50,
     at: ({ grindUm }) => grindUm,
-    reach: ({ grindUm }, { finestUm, coarsestUm }) => ({
-      low: Math.max(finestUm, Math.min(grindUm, Math.max(FINEST_MODELLED_UM, grindUm - 250))),
-      high: Math.min(coarsestUm, grindUm + 250),
-    }),
-    set: (plan, grindUm) => ({ ...plan, grindUm }),
+    reach({ grindUm, secondGrind }, { finestUm, coarsestUm }) {
+      // A second grind moves along, and has to be reached as well.
+      const by = (secondGrind?.grindUm ?? grindUm) / grindUm;
+      const finest = finestUm / Math.min(1, by);
+      return {
+        low: Math.max(finest, Math.min(grindUm, Math.max(FINEST_MODELLED_UM, grindUm - 250))),
+        high: Math.min(coarsestUm / Math.max(1, by), grindUm + 250),
+      };
+    },
+    set: withGrind,
   },
   ratio: {
     step: 0.1,

@@ -3,6 +3,7 @@ import { conditionsOfPlan, type BrewKit, type LearnedFactors } from '../calibrat
 import { conditionsFault } from '../calibration/evidence.js';
 import { modelledBrew } from '../calibration/modelled.js';
 import { outOfRange, type OutOfRange } from '../input/ranges.js';
+import { withGrind } from '../plan/grinding.js';
 import { pourEndS, roundToTenth, type BrewPlan } from '../plan/plan.js';
 import { planFaults } from '../plan/planFaults.js';
 import { failure, success, type Failure, type Result } from '../result.js';
@@ -65,7 +66,7 @@ export function scalePlan({
   }
   const meant = modelledBrew(conditionsOfPlan({ plan, kit }), factors);
   const brewed = (grindUm: number) =>
-    modelledBrew(conditionsOfPlan({ plan: { ...scaled, grindUm }, kit: toKit }), factors);
+    modelledBrew(conditionsOfPlan({ plan: withGrind(scaled, grindUm), kit: toKit }), factors);
   if (brewed(plan.grindUm).overflows) {
     return failure('brewer-too-small', `${doseG} g with its water runs over this brewer; take a larger one.`);
   }
@@ -73,7 +74,10 @@ export function scalePlan({
   const result = brewed(grindUm);
   const lastEndS = Math.max(...scaled.pours.map(pourEndS));
   return success({
-    plan: { ...scaled, grindUm, drawdownS: Math.max(Math.round(result.drawdownS), Math.ceil(lastEndS) + 1) },
+    plan: {
+      ...withGrind(scaled, grindUm),
+      drawdownS: Math.max(Math.round(result.drawdownS), Math.ceil(lastEndS) + 1),
+    },
     grindShiftUm: grindUm - plan.grindUm,
     yieldShiftPoints: result.yieldPercent - meant.yieldPercent,
   });

@@ -1,4 +1,5 @@
 import type { BenchEventKind } from '../bench/benchEvents.js';
+import { PREPARATION_TASKS } from '../bench/preparation.js';
 import { SCHOOLS } from '../schools/schools.js';
 import { AGITATIONS, POUR_PATTERNS, POUR_TRIGGERS } from '../vocabulary.js';
 import { byKind, choice, fields, list, nullable, oneOf, optional, type Shape } from './shape.js';
@@ -43,6 +44,8 @@ export const PLAN = fields({
   doseG: 'number',
   kettleC: 'number',
   grindUm: 'number',
+  secondGrind: optional(fields({ grindUm: 'number', sharePercent: 'number' })),
+  sieveUm: optional('number'),
   drawdownS: 'number',
   pours: list(
     fields({
@@ -152,7 +155,8 @@ export const EVENTS = list(
   byKind({
     agitated: { ...TIMED, how: choice(['swirl', 'stir']) },
     'kettle-read': { ...TIMED, kettleC: 'number' },
-    'not-prepared': TIMED,
+    'not-prepared': { ...TIMED, task: choice(PREPARATION_TASKS) },
+    'fines-weighed': { ...TIMED, finesG: 'number' },
     'cup-changed': TIMED,
     'first-drip': TIMED,
     'bed-shows': TIMED,

@@ -27,6 +27,14 @@ export function byTheClock({ startsWhen: _, ...pour }: Pour): Pour {
   return pour;
 }
 
+/** Part of the coffee that is ground to another size. */
+export interface SecondGrind {
+  /** Median particle size, micrometres. */
+  grindUm: number;
+  /** Of all that is ground, %. */
+  sharePercent: number;
+}
+
 /**
  * The plan of a brew. Water and ratio are not stored: they are the sum of the pours, so they cannot
  * disagree with them.
@@ -34,8 +42,12 @@ export function byTheClock({ startsWhen: _, ...pour }: Pour): Pour {
 export interface BrewPlan {
   doseG: number;
   kettleC: number;
-  /** Median particle size aimed at, micrometres. */
+  /** Median particle size aimed at, micrometres; of the first grind where there are two. */
   grindUm: number;
+  /** A second grind put together with the first; left out where all of it is ground alike. */
+  secondGrind?: SecondGrind;
+  /** Holes of a sieve that the ground coffee is shaken over before it is weighed as the dose, micrometres. */
+  sieveUm?: number;
   pours: readonly Pour[];
   /** When the stream should turn to drops, s on the brew clock; or when the brewer is lifted off. */
   drawdownS: number;

@@ -1,5 +1,6 @@
 import { formatDuration } from '../quantity/duration.js';
 import { formatRatio } from '../quantity/ratio.js';
+import { grindWords } from './grinding.js';
 import { pouringWords, startWords } from './pouringWords.js';
 import { planRatio, planWaterG, pourKettlesC, roundToTenth, runningTotalsG, type BrewPlan } from './plan.js';
 
@@ -36,7 +37,7 @@ export function planChanges({ from, to }: { from: BrewPlan; to: BrewPlan }): Pla
 }
 
 const FIGURES: { figure: PlanChange['figure']; print: (plan: BrewPlan) => string }[] = [
-  { figure: 'grind', print: (plan) => `${plan.grindUm} µm` },
+  { figure: 'grind', print: grindWords },
   { figure: 'kettle', print: printKettle },
   { figure: 'dose', print: (plan) => `${roundToTenth(plan.doseG)} g` },
   { figure: 'water', print: (plan) => `${planWaterG(plan)} g` },

@@ -1,4 +1,5 @@
 import { formatDuration } from '../quantity/duration.js';
+import { grindingOf, LEAST_APART_UM, LEAST_LEFT_SHARE } from './grinding.js';
 import { planWaterG, pourEndS, type BrewPlan } from './plan.js';
 import { throughRegulator } from './regulator.js';
 
@@ -12,7 +13,9 @@ export type PlanFaultReason =
   | 'drawdown-before-last-pour'
   | 'kettle-above-boiling'
   | 'regulator-too-slow'
-  | 'ball-after-the-end';
+  | 'ball-after-the-end'
+  | 'grinds-alike'
+  | 'sieve-takes-too-much';
 
 /** Why a plan cannot be brewed as written. `field` is the path in the plan, as in `pours.1.startS`. */
 export interface PlanFault {
@@ -97,7 +100,29 @@ export function planFaults({ plan, boilingC }: { plan: BrewPlan; boilingC?: numb
       message: `The chilled ball is taken away before ${formatDuration(plan.drawdownS)}, when the brew ends.`,
     });
   }
+  faults.push(...grindingFaults(plan));
   return boilingC === undefined ? faults : [...faults, ...kettleFaults(plan, boilingC)];
+}
+
+function grindingFaults(plan: BrewPlan): PlanFault[] {
+  const { grindUm, secondGrind, sieveUm } = plan;
+  const faults: PlanFault[] = [];
+  if (secondGrind !== undefined && Math.abs(secondGrind.grindUm - grindUm) < LEAST_APART_UM) {
+    faults.push({
+      reason: 'grinds-alike',
+      field: 'secondGrind.grindUm',
+      message: `A grinder tells ${grindUm} and ${secondGrind.grindUm} µm hardly apart; take a second grind ${LEAST_APART_UM} µm away or more, or none.`,
+    });
+  }
+  const { leftShare } = grindingOf(plan);
+  if (sieveUm !== undefined && leftShare < LEAST_LEFT_SHARE) {
+    faults.push({
+      reason: 'sieve-takes-too-much',
+      field: 'sieveUm',
+      message: `Holes of ${sieveUm} µm let ${Math.round((1 - leftShare) * 100)} % of this grind through; take a finer sieve.`,
+    });
+  }
+  return faults;
 }
 
 function lastThroughS(pours: BrewPlan['pours'], regulatorGps: number): number {

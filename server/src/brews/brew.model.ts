@@ -29,6 +29,8 @@ export class BrewModel extends Model<InferAttributes<BrewModel>, InferCreationAt
   @Column(DataType.BOOLEAN) declare isSimulated: CreationOptional<boolean>;
   @Column(DataType.JSON) declare events: BenchEvent[] | null;
   @DecimalColumn(6, 1) declare doseG: number | null;
+  /** What a sieve took before the dose was weighed. */
+  @DecimalColumn(6, 1) declare finesG: number | null;
   @DecimalColumn(6, 1) declare waterG: number | null;
   @DecimalColumn(6, 1) declare beverageG: number | null;
   @Column(DataType.TEXT) declare note: string;

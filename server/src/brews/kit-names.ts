@@ -21,12 +21,14 @@ export function kitNames(
   scale: string,
 ): BrewKitNames {
   const { brewer, paper, grinder, water, kettle } = recipe;
+  const { grinderSetting, secondSetting } = settingFor(plan, grinderView(grinder));
   return {
     lab: { name, place, elevationM, roomC },
     brewer: brewer.name,
     paper: paper.name,
     grinder: `${grinder.name}, ${grinder.burrSet}`,
-    grinderSetting: settingFor(plan, grinderView(grinder)).grinderSetting,
+    grinderSetting,
+    ...(secondSetting === null ? {} : { secondSetting }),
     water: water?.name ?? null,
     kettle: kettle?.name ?? null,
     scale,

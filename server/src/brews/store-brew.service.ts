@@ -1,5 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import { brewSoFar, storableRecord, storableTrace, type BrewLog, type Trace } from '@vendu/core';
+import { brewSoFar, finesTaken, storableRecord, storableTrace, type BrewLog, type Trace } from '@vendu/core';
 import type { PutBrewDto } from '@vendu/contract';
 import { HouseModel } from '../kit/house.model.js';
 import { RoastBatchModel } from '../lots/roast-batch.model.js';
@@ -57,6 +57,7 @@ export class StoreBrewService {
         events: [...events, ...clockOff],
         kit: kitNames(recipe, version, house, brew.scale),
         note,
+        finesG: finesTaken({ plan: version.plan, events })?.finesG ?? null,
       });
       if (samples.atMs.length > 0 || outflow.atMs.length > 0) {
         await TraceModel.create({

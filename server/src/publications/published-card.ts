@@ -18,6 +18,7 @@ export function composeCard({
   introduction: string;
 }): PublishedCard {
   const { lot, brewer, paper } = recipe;
+  const { grinderSetting, secondSetting } = settingFor(version.plan, grinder);
   return {
     lotName: lot.name,
     country: lot.country,
@@ -37,7 +38,8 @@ export function composeCard({
     elevationWord: lot.elevationWord,
     paper: paper.name,
     grinderName: `${grinder.name}, ${grinder.burrSet}`,
-    grinderSetting: settingFor(version.plan, grinder).grinderSetting,
+    grinderSetting,
+    ...(secondSetting === null ? {} : { secondSetting }),
     introduction,
     versionNumber: version.number,
   };
@@ -63,6 +65,7 @@ const FOLLOWS_RECORDS: readonly CardChange['field'][] = [
   'paper',
   'grinderName',
   'grinderSetting',
+  'secondSetting',
 ];
 
 /** In what a published card differs from what it would be now; what concerns allergies first. */

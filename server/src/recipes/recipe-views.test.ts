@@ -19,7 +19,18 @@ const plan = (grindUm: number) => ({ grindUm }) as BrewPlan;
 describe('the setting of the house grinder', () => {
   it('is given to the nearest step of its scale', () => {
     // Computed: 2 + (700 - 500) / 600 x 8 = 4.67, on a scale of halves 4.5.
-    expect(settingFor(plan(700), GRINDER)).toEqual({ grinderSetting: 4.5, grinderNote: '' });
+    expect(settingFor(plan(700), GRINDER)).toEqual({
+      grinderSetting: 4.5,
+      grinderNote: '',
+      secondSetting: null,
+    });
+    expect(
+      settingFor({ ...plan(700), secondGrind: { grindUm: 800, sharePercent: 40 } }, GRINDER),
+    ).toMatchObject({
+      grinderSetting: 4.5,
+      // Computed: 2 + (800 - 500) / 600 x 8.
+      secondSetting: 6,
+    });
   });
 
   it('is not given past its measured span, with the reason', () => {

@@ -12,15 +12,20 @@ import type { PublicationModel } from '../publications/publication.model.js';
 import type { RecipeVersionModel } from './recipe-version.model.js';
 import type { RecipeModel } from './recipe.model.js';
 
-/** The house grinder's setting for a plan, to the nearest step of its scale; or why there is none. */
+/** The house grinder's settings for a plan, to the nearest step of its scale; or why there is none. */
 export function settingFor(
   plan: BrewPlan,
   grinder: GrinderView,
-): { grinderSetting: number | null; grinderNote: string } {
+): { grinderSetting: number | null; grinderNote: string; secondSetting: number | null } {
   const { points, settingStep } = grinder;
-  const found = grinderSettingFor({ points, settingStep, grindUm: plan.grindUm });
-  if (!found.ok) return { grinderSetting: null, grinderNote: found.message };
-  return { grinderSetting: found.value, grinderNote: '' };
+  const { grindUm, secondGrind } = plan;
+  const found = grinderSettingFor({ points, settingStep, grindUm });
+  const second = secondGrind && grinderSettingFor({ points, settingStep, grindUm: secondGrind.grindUm });
+  return {
+    grinderSetting: found.ok ? found.value : null,
+    grinderNote: found.ok ? '' : found.message,
+    secondSetting: second?.ok ? second.value : null,
+  };
 }
 
 function signature(person: PersonModel | null, at: Date | null): Signature | null {

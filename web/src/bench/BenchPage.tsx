@@ -65,6 +65,7 @@ function LayOut({ brewKey: key, versionId }: { brewKey: string; versionId: numbe
         rinseG: kit.papers.find(({ id }) => id === recipe.paperId)?.rinseG ?? 0,
         grinderName: recipe.grinderName,
         grinderSetting: version.grinderSetting,
+        secondSetting: version.secondSetting,
         recipeVersionId: version.id,
         versionNumber: version.number,
         roastBatchId,

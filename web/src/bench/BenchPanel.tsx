@@ -34,6 +34,12 @@ interface BenchPanelProps {
   isMuted: boolean;
 }
 
+/** At a glance from the grinder: its setting, or the size where it has none. */
+function grindHint({ grinderSetting, secondSetting, plan }: BenchBrew): string {
+  if (grinderSetting === null) return `${plan.grindUm} µm`;
+  return `grind ${grinderSetting}${secondSetting === null ? '' : ` and ${secondSetting}`}`;
+}
+
 /** One brew: its clock, the next instruction, the plan with what was done growing over it. */
 export function BenchPanel({ brew, isActive, isCompact, isMuted }: BenchPanelProps) {
   const bench = useBenchBrew(brew);
@@ -74,9 +80,7 @@ export function BenchPanel({ brew, isActive, isCompact, isMuted }: BenchPanelPro
             <span>{plan.doseG} g</span>
             <span className="text-water">{formatRatio(planRatio(plan))}</span>
             <span className="text-temperature">{plan.kettleC} °C</span>
-            <span>
-              {brew.grinderSetting === null ? `${plan.grindUm} µm` : `grind ${brew.grinderSetting}`}
-            </span>
+            <span>{grindHint(brew)}</span>
           </span>
         </h1>
         <div className="flex flex-wrap items-center gap-x-6">

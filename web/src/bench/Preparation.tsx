@@ -1,5 +1,7 @@
+import { Fragment } from 'react';
 import {
   celsiusToFahrenheit,
+  grindingOf,
   preparationOf,
   type Preparation as Task,
   type PreparationTask,
@@ -7,6 +9,8 @@ import {
 import { useAppDispatch } from '../state/hooks';
 import { AdditionsNote } from '../lots/AdditionsNote';
 import { classes } from '../ui/classes';
+import { QuantityField } from '../ui/QuantityField';
+import { GRAMS, within } from '../ui/quantities';
 import { useShortcut } from '../ui/useShortcut';
 import { soFar, type BenchBrew } from './benchBrew';
 import { brewTold, entryUndone } from './benchSlice';
@@ -16,12 +20,14 @@ export function Preparation({ brew, isActive }: { brew: BenchBrew; isActive: boo
   const dispatch = useAppDispatch();
   const tasks = preparationOf(brew);
   const { key, log } = brew;
-  const { prepared, leftOut } = soFar(brew);
+  const { prepared, leftOut, finesG } = soFar(brew);
   const next = tasks.find(({ task }) => !prepared.includes(task) && !leftOut.includes(task));
   const answerNext = (kind: 'prepared' | 'left-out') =>
     isActive && next ? () => dispatch(brewTold({ key, happened: { kind, task: next.task } })) : null;
   useShortcut('p', answerNext('prepared'));
   useShortcut('s', answerNext('left-out'));
+  const tellFines = (weighedG: number | null) =>
+    dispatch(brewTold({ key, happened: { kind: 'fines-weighed', finesG: weighedG } }));
   /** Ticks a thing, or takes the tick back. */
   function tick(task: PreparationTask) {
     const ticked = log.findLast((entry) => entry.kind === 'prepared' && entry.task === task);
@@ -67,6 +73,22 @@ export function Preparation({ brew, isActive }: { brew: BenchBrew; isActive: boo
           );
         })}
       </ol>
+      {brew.plan.sieveUm !== undefined && (
+        <div className="mt-3 grid max-w-lg grid-cols-[8rem_1fr] items-center gap-x-4">
+          <QuantityField
+            leavesOnEnter
+            label="Fines weighed"
+            quantity={within(GRAMS, { label: 'Fines', min: 0, max: 100 })}
+            value={finesG}
+            onCommit={(weighedG) => tellFines(weighedG)}
+            onClear={() => tellFines(null)}
+            placeholder="not weighed"
+          />
+          <p className="caption">
+            About {grindingOf(brew.plan).finesG} g are expected to fall through. Do not breathe the dust.
+          </p>
+        </div>
+      )}
       <p className="caption mt-2">
         Water near boiling and its steam scald; cold glass or cold metal under it can crack. Dry hands at
         plugs.
@@ -89,7 +111,13 @@ function TaskWords({ task: { task, figure }, brew }: { task: Task; brew: BenchBr
     case 'weigh':
       return (
         <>
-          Weigh <b className="reading">{figure} g</b>
+          Weigh{' '}
+          {grindingOf(brew.plan).parts.map(({ toGrindG }, index) => (
+            <Fragment key={index}>
+              {index > 0 && ' and '}
+              <b className="reading">{toGrindG} g</b>
+            </Fragment>
+          ))}
         </>
       );
     case 'grind':
@@ -97,6 +125,20 @@ function TaskWords({ task: { task, figure }, brew }: { task: Task; brew: BenchBr
         <>
           Grind at <b className="reading text-title">{brew.grinderSetting ?? `${figure} µm`}</b> on{' '}
           {brew.grinderName}
+        </>
+      );
+    case 'second-grind':
+      return (
+        <>
+          Grind the second at <b className="reading text-title">{brew.secondSetting ?? `${figure} µm`}</b>,
+          mix them
+        </>
+      );
+    case 'sieve':
+      return (
+        <>
+          Sieve at <b className="reading">{figure} µm</b>, weigh{' '}
+          <b className="reading">{brew.plan.doseG} g</b> of what stays
         </>
       );
     case 'level':

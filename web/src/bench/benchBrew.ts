@@ -17,6 +17,7 @@ export interface BenchBrew {
   rinseG: number;
   grinderName: string;
   grinderSetting: number | null;
+  secondSetting: number | null;
   recipeVersionId: number;
   versionNumber: number;
   roastBatchId: number;

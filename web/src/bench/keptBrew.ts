@@ -43,6 +43,7 @@ export function readKeptBrew(kept: unknown): BenchBrew | null {
     noteTyped: typeof kept['noteTyped'] === 'string' ? kept['noteTyped'] : null,
     rinseG: number(kept['rinseG']) ?? 0,
     grinderSetting: number(kept['grinderSetting']),
+    secondSetting: number(kept['secondSetting']),
     versionNumber: number(kept['versionNumber']) ?? 1,
     seq: number(kept['seq']) ?? 1,
     ground: groundOf(kept['ground']),

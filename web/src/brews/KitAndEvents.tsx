@@ -1,23 +1,14 @@
-import { formatClock, formatSigned, type BenchEvent, type PreparationTask } from '@vendu/core';
-import type { BrewView } from '@vendu/contract';
-
-const LEFT_OUT_WORDS: Record<PreparationTask, string> = {
-  water: 'kettle not at temperature',
-  rinse: 'paper not rinsed',
-  discard: 'rinse water not discarded',
-  weigh: 'dose not weighed',
-  grind: 'grinder not set',
-  level: 'bed not shaken flat',
-  'chill-ball': 'no chilled ball',
-  regulator: 'no flow regulator',
-  tare: 'scale not tared',
-};
+import { formatClock, formatSigned, type BenchEvent } from '@vendu/core';
+import type { BrewKitNames, BrewView } from '@vendu/contract';
+import { LEFT_OUT_WORDS } from './leftOutWords';
 
 /** What happened, and the figure it turns on. */
 function eventWords(event: BenchEvent): { words: string; figure?: string } {
   switch (event.kind) {
     case 'not-prepared':
       return { words: LEFT_OUT_WORDS[event.task] };
+    case 'fines-weighed':
+      return { words: 'fines sieved out', figure: `${event.finesG} g` };
     case 'agitated':
       return { words: event.how };
     case 'cup-changed':
@@ -45,6 +36,11 @@ function eventWords(event: BenchEvent): { words: string; figure?: string } {
   }
 }
 
+function grinderWords({ grinder, grinderSetting, secondSetting }: BrewKitNames): string {
+  const settings = [grinderSetting, secondSetting ?? null].filter((each) => each !== null);
+  return settings.length === 0 ? grinder : `${grinder} at ${settings.join(' and ')}`;
+}
+
 /** With which kit a brew was made, and what else happened. */
 export function KitAndEvents({ brew }: { brew: BrewView }) {
   const { kit } = brew;
@@ -55,7 +51,7 @@ export function KitAndEvents({ brew }: { brew: BrewView }) {
           {[
             kit.brewer,
             `${kit.paper} paper`,
-            kit.grinderSetting === null ? kit.grinder : `${kit.grinder} at ${kit.grinderSetting}`,
+            grinderWords(kit),
             kit.water,
             kit.kettle,
             kit.scale === '' ? 'marked by hand' : kit.scale,

@@ -6,6 +6,7 @@ import {
   pourKettlesC,
   type Departure,
 } from '@vendu/core';
+import { LEFT_OUT_WORDS } from './leftOutWords';
 import type { BrewView } from '@vendu/contract';
 
 type Done = Pick<BrewView, 'plan' | 'steps' | 'events' | 'doseG'>;
@@ -15,6 +16,10 @@ export function departureWords(departure: Departure, { plan, steps, events, dose
   const rows = planAgainstActual({ plan, done: steps });
   const pours = rows.filter(({ step }) => step.kind === 'pour');
   switch (departure) {
+    case 'preparation':
+      return events
+        .flatMap((event) => (event.kind === 'not-prepared' ? [LEFT_OUT_WORDS[event.task]] : []))
+        .join(', ');
     case 'dose':
       return `dose ${doseG} g for ${plan.doseG} g`;
     case 'totals':

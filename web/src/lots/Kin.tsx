@@ -1,5 +1,5 @@
 import { Link, useNavigate } from 'react-router';
-import { elevationOf, formatRatio, lotDifferences, planRatio, type LotOrigin } from '@vendu/core';
+import { elevationOf, formatRatio, grindWords, lotDifferences, planRatio, type LotOrigin } from '@vendu/core';
 import type { KinLotView, LotView, RecipeListItem } from '@vendu/contract';
 import { troubleOf } from '../api/problem';
 import { carriedOver } from '../recipes/carriedOver';
@@ -54,7 +54,7 @@ export function Kin({ lot }: { lot: LotView }) {
                 <Link to={`/recipes/${recipe.id}`} className="grow underline-offset-3 hover:underline">
                   {recipe.brewerName}{' '}
                   <span className="reading text-quiet">
-                    {formatRatio(planRatio(recipe.plan))} {recipe.plan.kettleC} °C {recipe.plan.grindUm} µm
+                    {formatRatio(planRatio(recipe.plan))} {recipe.plan.kettleC} °C {grindWords(recipe.plan)}
                   </span>
                 </Link>
                 <Button disabled={isLoading} onClick={() => void brewLike(other, recipe)}>

@@ -16,6 +16,7 @@ import { readDraft, writeDraft } from '../device/draft';
 import { Button, ButtonLink } from '../ui/Button';
 import { COUNTRIES } from '../ui/countries';
 import { Field, INPUT } from '../ui/Field';
+import { Fold } from '../ui/Fold';
 import { TroubleNotice } from '../ui/Notice';
 import { PROCESS_WORDS, ROAST_WORDS, SIGN_WORDS } from '../ui/words';
 import { formFieldOf, lotFormResolver, readLotForm, type LotDraft, type LotFormText } from './lotForm';
@@ -249,10 +250,9 @@ function Theme({
 }) {
   const isWrong = fields.some((field) => errorOf(field) !== undefined);
   return (
-    <details open={isOpen || isWrong || undefined}>
-      <summary className="heading">{title}</summary>
+    <Fold summary={<span className="heading">{title}</span>} isOpenAtFirst={isOpen} isWrong={isWrong}>
       <div className="mt-3 grid gap-x-4 gap-y-3 sm:grid-cols-2">{children}</div>
-    </details>
+    </Fold>
   );
 }
 

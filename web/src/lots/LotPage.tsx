@@ -8,7 +8,15 @@ import {
   type KitView,
   type LotView,
 } from '@vendu/contract';
-import { aimOf, aimSourceOf, elevationOf, formatRatio, planRatio, planAllWaterG } from '@vendu/core';
+import {
+  aimOf,
+  aimSourceOf,
+  elevationOf,
+  formatRatio,
+  grindWords,
+  planRatio,
+  planAllWaterG,
+} from '@vendu/core';
 import { troubleOf } from '../api/problem';
 import { BrewTrail } from '../brews/BrewTrail';
 import { ExtractionMap } from '../extractionMap/ExtractionMap';
@@ -188,7 +196,7 @@ function Recipes({ lot }: { lot: LotView }) {
                   {formatRatio(planRatio(recipe.plan))}
                 </span>
                 <span className="ml-4 text-temperature">{recipe.plan.kettleC} °C</span>
-                <span className="ml-4">{recipe.plan.grindUm} µm</span>
+                <span className="ml-4">{grindWords(recipe.plan)}</span>
               </span>
             </span>
           </Link>

@@ -23,6 +23,7 @@ const FIELD_WORDS: Record<CardChange['field'], string> = {
   paper: 'Paper',
   grinderName: 'Grinder',
   grinderSetting: 'Grinder setting',
+  secondSetting: 'Setting for the second grind',
 };
 
 function valueWords(field: CardChange['field'], value: string): string {

@@ -92,11 +92,15 @@ function Card({ recipe }: { recipe: PublicRecipeView }) {
           label="Grind"
           value={
             <>
-              {plan.grindUm} <span className="text-small text-quiet">µm</span>
+              {plan.grindUm}
+              {plan.secondGrind && ` + ${plan.secondGrind.grindUm}`}{' '}
+              <span className="text-small text-quiet">µm</span>
             </>
           }
           note={
-            recipe.grinderSetting === null ? undefined : `${recipe.grinderSetting} on ${recipe.grinderName}`
+            recipe.grinderSetting === null
+              ? undefined
+              : `${[recipe.grinderSetting, ...(recipe.secondSetting === undefined ? [] : [recipe.secondSetting])].join(' and ')} on ${recipe.grinderName}`
           }
         />
       </section>

@@ -9,6 +9,7 @@ import {
   type PourTrigger,
 } from '@vendu/core';
 import { INPUT } from '../ui/Field';
+import { Fold } from '../ui/Fold';
 import { QuantityField } from '../ui/QuantityField';
 import { CENTIMETRES, within } from '../ui/quantities';
 import { PATTERN_WORDS, TRIGGER_WORDS } from '../ui/words';
@@ -34,15 +35,19 @@ export function HowPoured({ plan, onOffer, faults }: HowPouredProps) {
     });
   }
   return (
-    <details open={isWrong || undefined}>
-      <summary className="text-small">
-        <span className="font-semibold">Start, pattern and height</span>{' '}
-        <span className="text-quiet">
-          {told.length === 0
-            ? 'by the clock, spirals from about 10 cm, as nothing else is said'
-            : told.join('; ')}
-        </span>
-      </summary>
+    <Fold
+      isWrong={isWrong}
+      summary={
+        <>
+          <span className="font-semibold">Start, pattern and height</span>{' '}
+          <span className="text-quiet">
+            {told.length === 0
+              ? 'by the clock, spirals from about 10 cm, as nothing else is said'
+              : told.join('; ')}
+          </span>
+        </>
+      }
+    >
       <div className="mt-3 grid gap-y-3">
         {plan.pours.map((pour, index) => {
           const name = nameOf(pour, index);
@@ -112,7 +117,7 @@ export function HowPoured({ plan, onOffer, faults }: HowPouredProps) {
           ? 'Higher and heavier streams stir the bed more. A stream held in the centre leaves more of it dry.'
           : 'Under the flow regulator neither reaches the bed.'}
       </p>
-    </details>
+    </Fold>
   );
 }
 

@@ -1,12 +1,14 @@
 import { memo } from 'react';
-import { grinderSettingFor, planWarnings, type BrewPlan, type Lock } from '@vendu/core';
+import { planWarnings, type BrewPlan, type Lock } from '@vendu/core';
 import type { GrinderView } from '@vendu/contract';
 import { Notice } from '../ui/Notice';
 import { Compared, type ComparedPlan } from './Compared';
+import { GrindParts } from './GrindParts';
 import { HowPoured } from './HowPoured';
 import { OtherSteps } from './OtherSteps';
 import { PlanFigures } from './PlanFigures';
 import { PourTable } from './PourTable';
+import { settingWords } from './settingWords';
 
 interface PlanTablesProps {
   plan: BrewPlan;
@@ -44,10 +46,11 @@ export const PlanTables = memo(function PlanTables({
         plan={plan}
         onOffer={onOffer}
         faults={faults}
-        settingHint={settingHint(plan, grinder)}
+        settingHint={settingWords(grinder, plan.grindUm)}
         locks={locks}
         onLock={onLock}
       />
+      <GrindParts plan={plan} grinder={grinder} onOffer={onOffer} faults={faults} />
       <PourTable plan={plan} onOffer={onOffer} faults={faults} selected={selected} onSelect={onSelect} />
       <HowPoured plan={plan} onOffer={onOffer} faults={faults} />
       <OtherSteps plan={plan} onOffer={onOffer} faults={faults} />
@@ -61,8 +64,3 @@ export const PlanTables = memo(function PlanTables({
     </>
   );
 });
-
-function settingHint(plan: BrewPlan, { name, points, settingStep }: GrinderView): string {
-  const found = grinderSettingFor({ points, settingStep, grindUm: plan.grindUm });
-  return found.ok ? `${name} at ${found.value}` : found.message;
-}

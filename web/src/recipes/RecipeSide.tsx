@@ -1,4 +1,5 @@
 import { memo } from 'react';
+import { grindingOf } from '@vendu/core';
 import type { KitView, RecipeView } from '@vendu/contract';
 import { BrewTrail } from '../brews/BrewTrail';
 import { GrindOnGrinders } from '../kit/GrindOnGrinders';
@@ -46,14 +47,16 @@ export const RecipeSide = memo(function RecipeSide({
       />
       <RecipeSetup recipe={recipe} kit={kit} />
       <RecipeSchools recipe={recipe} />
-      {newest && (
-        <section>
-          <h2 className="heading mb-1">
-            Its grind on every grinder <span className="reading font-normal">{newest.plan.grindUm} µm</span>
-          </h2>
-          <GrindOnGrinders grinders={kit.grinders} grindUm={newest.plan.grindUm} />
-        </section>
-      )}
+      {newest &&
+        grindingOf(newest.plan).parts.map(({ grindUm }, index) => (
+          <section key={index}>
+            <h2 className="heading mb-1">
+              Its {index === 0 ? '' : 'second '}grind on every grinder{' '}
+              <span className="reading font-normal">{grindUm} µm</span>
+            </h2>
+            <GrindOnGrinders grinders={kit.grinders} grindUm={grindUm} />
+          </section>
+        ))}
       {reasons && (
         <section>
           <h2 className="heading mb-1">Why the starting recipe is as it is</h2>

@@ -2,7 +2,7 @@ import { memo, useState } from 'react';
 import {
   formatDuration,
   formatRatio,
-  grinderSettingFor,
+  grindWords,
   planRatio,
   planAllWaterG,
   type BrewKit,
@@ -20,6 +20,7 @@ import { troubleOf } from '../api/problem';
 import { QuantityField } from '../ui/QuantityField';
 import { GRAMS, within } from '../ui/quantities';
 import { carriedOver } from './carriedOver';
+import { settingWords } from './settingWords';
 import { useStartRecipeMutation } from './recipesApi';
 
 interface ScalePanelProps {
@@ -112,14 +113,14 @@ export const ScalePanel = memo(function ScalePanel({
           <>
             <p className="reading text-small">
               {scaled.plan.doseG} g, {planAllWaterG(scaled.plan)} g, {formatRatio(planRatio(scaled.plan))},{' '}
-              <span className="font-bold">{scaled.plan.grindUm} µm</span>,{' '}
+              <span className="font-bold">{grindWords(scaled.plan)}</span>,{' '}
               <span className="text-time">drained at {formatDuration(scaled.plan.drawdownS)}</span>
             </p>
             <p className="text-small text-quiet">
               {scaled.grindShiftUm === 0
                 ? 'Same grind.'
                 : `${Math.abs(scaled.grindShiftUm)} µm ${scaled.grindShiftUm > 0 ? 'coarser' : 'finer'} for the same yield by the model.`}{' '}
-              {grinder && settingWords(scaled.plan, grinder)}
+              {grinder && settingWords(grinder, scaled.plan.grindUm)}
             </p>
             {isSameKit ? (
               <Button className="w-fit" onClick={() => onOffer(scaled.plan)}>
@@ -139,8 +140,3 @@ export const ScalePanel = memo(function ScalePanel({
     </details>
   );
 });
-
-function settingWords(plan: BrewPlan, { name, points, settingStep }: KitView['grinders'][number]): string {
-  const found = grinderSettingFor({ points, settingStep, grindUm: plan.grindUm });
-  return found.ok ? `${name} at ${found.value}.` : found.message;
-}

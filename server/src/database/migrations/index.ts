@@ -8,6 +8,7 @@ import { evidenceModel } from './0008-evidence-model.js';
 import { greenFigures } from './0011-green-figures.js';
 import { waterActivity } from './0012-water-activity.js';
 import { elevationWord } from './0013-elevation-word.js';
+import { fines } from './0014-fines.js';
 import { howKitIsBuilt } from './0009-how-kit-is-built.js';
 import { outflow } from './0007-outflow.js';
 import { safeGround } from './0006-safe-ground.js';
@@ -28,4 +29,5 @@ export const MIGRATIONS: readonly Migration[] = [
   greenFigures,
   waterActivity,
   elevationWord,
+  fines,
 ];

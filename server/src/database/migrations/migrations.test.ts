@@ -17,6 +17,7 @@ const LANDED = {
   '0011-green-figures': 'b70a08245d31baaf',
   '0012-water-activity': 'b2f3cbf00e97172a',
   '0013-elevation-word': '7c208823ba43c7a6',
+  '0014-fines': '376171cbb915450e',
 };
 
 describe('the steps of the schema', () => {

@@ -1,0 +1,16 @@
+import type { PreparationTask } from '@vendu/core';
+
+/** What was left out before the clock, as a record tells it. */
+export const LEFT_OUT_WORDS: Record<PreparationTask, string> = {
+  water: 'kettle not at temperature',
+  rinse: 'paper not rinsed',
+  discard: 'rinse water not discarded',
+  weigh: 'dose not weighed',
+  grind: 'grinder not set',
+  'second-grind': 'no second grind',
+  sieve: 'not sieved',
+  level: 'bed not shaken flat',
+  'chill-ball': 'no chilled ball',
+  regulator: 'no flow regulator',
+  tare: 'scale not tared',
+};
