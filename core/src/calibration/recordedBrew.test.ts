@@ -46,6 +46,13 @@ describe('a recorded brew as evidence', () => {
     expect(drawdownS).toBeNull();
   });
 
+  it('teaches nothing of a drain that no brew has, as where keys were pressed in a row', () => {
+    const slipped = marked.map((step) => ({ ...step, atS: step.stepIndex / 10, totalG: null }));
+    const evidence = recordedBrew({ ...record, steps: slipped }, CONE_KIT);
+    expect(evidence.drawdownS).toBeNull();
+    expect(evidenceFault([evidence])).toBeNull();
+  });
+
   it('weighs its strength by what its readings repeat to', () => {
     expect(recordedBrew({ ...record, steps: [], tdsComparablePercent: 0.013 }, CONE_KIT).standard).toEqual({
       tdsPercent: 0.013,

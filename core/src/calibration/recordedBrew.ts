@@ -2,7 +2,7 @@ import { planAgainstActual } from '../bench/planAgainstActual.js';
 import { brewAsDone, type BrewDone } from './brewAsDone.js';
 import type { BrewConditions, BrewKit } from './conditions.js';
 import { cupsTogether, type SplitCup } from './cupsAsEvidence.js';
-import type { MeasuredBrew, TracePoint } from './evidence.js';
+import { EVIDENCE_RANGES, type MeasuredBrew, type TracePoint } from './evidence.js';
 
 /** A brew as the record keeps it. A figure nobody took is `null`. */
 export interface BrewRecord extends BrewDone {
@@ -34,12 +34,18 @@ export function recordedBrew(record: BrewRecord, kit: BrewKit): MeasuredBrew {
   return {
     brew: cup.brew,
     // A brewer lifted off says nothing of when it would have drained.
-    drawdownS: plan.lifts ? null : (drawdown?.doneS ?? null),
+    drawdownS: plan.lifts ? null : believable(drawdown?.doneS ?? null),
     tdsPercent: cup.tdsPercent,
     beverageG: cup.beverageG,
     ...(trace.length > 0 ? { trace } : {}),
     ...(cup.comparablePercent === undefined ? {} : { standard: { tdsPercent: cup.comparablePercent } }),
   };
+}
+
+/** A drain that no brew can have is a slip of the finger: it teaches nothing, and no forecast stops for it. */
+function believable(drawdownS: number | null): number | null {
+  const { low, high } = EVIDENCE_RANGES.drawdownS;
+  return drawdownS !== null && drawdownS >= low && drawdownS <= high ? drawdownS : null;
 }
 
 /** Nothing is added to cups that are tasted one by one, and what was taken away before the end is a part. */
