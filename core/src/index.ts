@@ -104,12 +104,20 @@ export {
   pourKettlesC,
   roundToTenth,
   runningTotalsG,
+  type AgitationHow,
   type BrewPlan,
   type SecondGrind,
   type Pour,
 } from './plan/plan.js';
 export { keepLocked, LOCKS, type Lock, type LockReason } from './plan/keepLocked.js';
 export { joinWithNext, moveDrawdown, movePourEnd, movePourStart, splitPour } from './plan/movePours.js';
+export {
+  agitationWords,
+  conditionWords,
+  isAlwaysAgitated,
+  modelledAgitation,
+  withAgitation,
+} from './plan/agitating.js';
 export { grindingOf, grindWords, type GrindPart, type Grinding } from './plan/grinding.js';
 export { planChanges, type PlanChange } from './plan/planChanges.js';
 export { amountsFromTotalsG } from './plan/amountsFromTotals.js';
@@ -158,7 +166,7 @@ export {
   type TraceComparison,
   type WaterPoint,
 } from './bench/compareTrace.js';
-export { benchSteps, type BenchStep } from './bench/benchSteps.js';
+export { benchSteps, callsFor, type BenchStep } from './bench/benchSteps.js';
 export {
   actualStaircase,
   planAgainstActual,

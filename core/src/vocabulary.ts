@@ -40,10 +40,17 @@ export type WallMaterial = (typeof WALL_MATERIALS)[number];
 export const PAPER_FOLDS = ['smooth', 'pleated'] as const;
 export type PaperFold = (typeof PAPER_FOLDS)[number];
 
-export const AGITATIONS = ['none', 'swirl', 'stir', 'needle'] as const;
+export const AGITATIONS = ['none', 'swirl', 'stir', 'wall-stir', 'needle'] as const;
 export type Agitation = (typeof AGITATIONS)[number];
 /** Something done to the bed. */
 export type Agitating = Exclude<Agitation, 'none'>;
+/** What the brew model tells apart of it. */
+export const MODELLED_AGITATIONS = ['swirl', 'stir', 'needle'] as const;
+export type ModelledAgitation = (typeof MODELLED_AGITATIONS)[number];
+
+/** When an agitation that is left open is done. */
+export const AGITATION_CONDITIONS = ['cup-asks', 'roast-old', 'bed-uneven'] as const;
+export type AgitationCondition = (typeof AGITATION_CONDITIONS)[number];
 
 /** Where a stream goes: held in the middle, led around once, or wound over all of the bed. */
 export const POUR_PATTERNS = ['centre', 'circle', 'spiral'] as const;

@@ -1,10 +1,13 @@
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, ValidateIf, ValidateNested } from 'class-validator';
 import {
+  AGITATION_CONDITIONS,
   AGITATIONS,
   POUR_PATTERNS,
   POUR_TRIGGERS,
   type Agitation,
+  type AgitationCondition,
+  type AgitationHow,
   type Aim,
   type BrewPlan,
   type CalibratedForecast,
@@ -24,6 +27,21 @@ import { IsPlainObject, NumberBetween, OneOf, TextUpTo } from '../validation/dec
 const MOST_POURS = 12;
 const isGiven = (_: object, value: unknown) => value !== undefined;
 
+/** Count, force and condition of an agitation. */
+export class AgitationHowDto implements AgitationHow {
+  @ValidateIf(isGiven)
+  @NumberBetween({ label: 'Times', unit: '', min: 1, max: 50, whole: true })
+  times?: number;
+
+  @ValidateIf(isGiven)
+  @IsBoolean({ message: 'Hard must be yes or no.' })
+  isHard?: boolean;
+
+  @ValidateIf(isGiven)
+  @OneOf({ label: 'Only if', values: AGITATION_CONDITIONS })
+  onlyIf?: AgitationCondition;
+}
+
 export class PourDto implements Pour {
   @NumberBetween({ label: 'Start', unit: 's', min: 0, max: 3600, whole: true })
   startS!: number;
@@ -36,6 +54,12 @@ export class PourDto implements Pour {
 
   @OneOf({ label: 'Agitation', values: AGITATIONS })
   agitation!: Agitation;
+
+  @ValidateIf(isGiven)
+  @IsPlainObject()
+  @ValidateNested()
+  @Type(() => AgitationHowDto)
+  agitationHow?: AgitationHowDto;
 
   @IsBoolean({ message: 'Bloom must be yes or no.' })
   isBloom!: boolean;

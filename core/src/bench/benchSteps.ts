@@ -1,3 +1,4 @@
+import { conditionWords } from '../plan/agitating.js';
 import { pouringWords, startWords } from '../plan/pouringWords.js';
 import { pourEndS, pourKettlesC, runningTotalsG, type BrewPlan } from '../plan/plan.js';
 import type { Agitating } from '../vocabulary.js';
@@ -19,7 +20,17 @@ export type BenchStep =
       /** What it waits for, in words; `null` where it starts by the clock. The planned start is then what to expect. */
       waitsFor: string | null;
     }
-  | { kind: 'agitate'; how: Agitating; pourNumber: number; plannedS: number }
+  | {
+      kind: 'agitate';
+      how: Agitating;
+      pourNumber: number;
+      plannedS: number;
+      /** How often; `null` where the plan leaves it to the hand. */
+      times: number | null;
+      isHard: boolean;
+      /** When it is done at all, in words; `null` where it always is. */
+      onlyIf: string | null;
+    }
   | { kind: 'remove-ball'; plannedS: number }
   | { kind: 'drawdown'; plannedS: number; lifts: boolean };
 
@@ -47,13 +58,27 @@ export function benchSteps(plan: BrewPlan): BenchStep[] {
     if (pour.agitation === 'none') return [poured];
     return [
       poured,
-      { kind: 'agitate', how: pour.agitation, pourNumber: index + 1, plannedS: Math.ceil(endS) },
+      {
+        kind: 'agitate',
+        how: pour.agitation,
+        pourNumber: index + 1,
+        plannedS: Math.ceil(endS),
+        times: pour.agitationHow?.times ?? null,
+        isHard: pour.agitationHow?.isHard ?? false,
+        onlyIf: conditionWords(pour.agitationHow ?? {}),
+      },
     ];
   });
   return [
     ...withBall(steps, plan.ballUntilS),
     { kind: 'drawdown', plannedS: plan.drawdownS, lifts: plan.lifts ?? false },
   ];
+}
+
+/** What a step goes by where it is not the clock, in words: its time is then what to expect. `null` for one by the clock. */
+export function callsFor(step: BenchStep): string | null {
+  if (step.kind === 'pour') return step.waitsFor;
+  return step.kind === 'agitate' ? step.onlyIf : null;
 }
 
 function changedKettleC(kettlesC: readonly number[], index: number): number | null {

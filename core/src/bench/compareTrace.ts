@@ -1,6 +1,7 @@
 import type { Agitating } from '../vocabulary.js';
 import { linearRegression } from 'simple-statistics';
 import { outOfRange, type OutOfRange } from '../input/ranges.js';
+import { isAlwaysAgitated } from '../plan/agitating.js';
 import { pourEndS, runningTotalsG, type BrewPlan } from '../plan/plan.js';
 import { failure, success, type Failure, type Result } from '../result.js';
 
@@ -114,7 +115,7 @@ export function compareTrace({
 function missedAgitation(plan: BrewPlan, markedS: readonly number[]): TraceComparison['missedAgitation'] {
   const left = [...markedS];
   return plan.pours.flatMap((pour, index) => {
-    if (pour.agitation === 'none') return [];
+    if (pour.agitation === 'none' || !isAlwaysAgitated(pour)) return [];
     const dueS = pourEndS(pour);
     const marked = left.findIndex((atS) => Math.abs(atS - dueS) <= SAME_SWIRL_S);
     if (marked < 0) return [{ pourNumber: index + 1, how: pour.agitation }];

@@ -1,3 +1,4 @@
+import { asDone, withAgitation } from '../plan/agitating.js';
 import { runningTotalsG, roundToTenth, type BrewPlan, type Pour } from '../plan/plan.js';
 import { staircase, staircaseTotalG } from '../plan/staircase.js';
 import { kettleReadsC, type BenchEvent } from './benchEvents.js';
@@ -94,10 +95,10 @@ export function planAsGoing({
 }): BrewPlan {
   const steps = benchSteps(plan);
   const totals = runningTotalsG(plan);
-  const left = new Set(
+  const agitated = new Map(
     done.flatMap(({ stepIndex, skipped }) => {
       const step = steps[stepIndex];
-      return skipped && step?.kind === 'agitate' ? [step.pourNumber] : [];
+      return step?.kind === 'agitate' ? [[step.pourNumber, !skipped] as const] : [];
     }),
   );
   const marks = plan.pours.map((_, index) => {
@@ -120,11 +121,11 @@ export function planAsGoing({
     const startS = Math.max(freeS, mark?.atS ?? Math.max(knownS, pour.startS));
     beforeG = Math.max(beforeG + 1, totalG);
     freeS = startS + amountG / Math.max(SLOWEST_GPS, pour.flowGps);
+    const wasAgitated = agitated.get(index + 1);
     return {
-      ...pour,
+      ...(wasAgitated === undefined ? pour : wasAgitated ? asDone(pour) : withAgitation(pour, 'none')),
       startS,
       amountG,
-      agitation: left.has(index + 1) ? 'none' : pour.agitation,
       ...(readC === null ? {} : { kettleC: readC }),
     };
   });

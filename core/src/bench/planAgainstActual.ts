@@ -1,4 +1,4 @@
-import { benchSteps, type BenchStep } from './benchSteps.js';
+import { benchSteps, callsFor, type BenchStep } from './benchSteps.js';
 import type { BrewPlan } from '../plan/plan.js';
 import type { StaircasePoint } from '../plan/staircase.js';
 
@@ -38,16 +38,12 @@ export function planAgainstActual({
     return {
       step,
       doneS,
-      lateByS: doneS === null || waits(step) ? null : doneS - step.plannedS,
+      lateByS: doneS === null || callsFor(step) !== null ? null : doneS - step.plannedS,
       skipped: mark?.skipped ?? false,
       doneTotalG,
       overByG: step.kind === 'pour' && doneTotalG !== null ? doneTotalG - step.totalG : null,
     };
   });
-}
-
-function waits(step: BenchStep): boolean {
-  return step.kind === 'pour' && step.waitsFor !== null;
 }
 
 /** Water actually poured, g: the last total written down, else the plan's last total, marked as such. */

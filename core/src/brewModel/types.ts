@@ -1,4 +1,4 @@
-import type { Agitating, PourPattern } from '../vocabulary.js';
+import type { ModelledAgitation, PourPattern } from '../vocabulary.js';
 
 /** A brewer as a frustum with drained walls, in SI units. */
 export interface BrewerGeometry {
@@ -70,7 +70,7 @@ export interface BrewModelInput {
   kettleC: number;
   /** In any order; pours that overlap add up. */
   pours: readonly ModelPour[];
-  agitation: readonly { atS: number; kind: Agitating }[];
+  agitation: readonly { atS: number; kind: ModelledAgitation }[];
   brewer: BrewerGeometry;
   /** Resistance of the wet paper, 1/m. */
   paperPerM: number;

@@ -1,6 +1,7 @@
 import { addedAgitation, kettleReadsC, type BenchEvent } from '../bench/benchEvents.js';
 import type { PreparationTask } from '../bench/preparation.js';
 import { planAgainstActual, type StepDone } from '../bench/planAgainstActual.js';
+import { asDone, withAgitation } from '../plan/agitating.js';
 import type { BrewPlan, Pour } from '../plan/plan.js';
 import { conditionsOfPlan, type BrewConditions, type BrewKit } from './conditions.js';
 
@@ -47,11 +48,12 @@ export function brewAsDone(
     const amountG = Math.max(SMALLEST_POUR_G, (doneTotalG ?? beforeG + pour.amountG) - beforeG);
     beforeG += amountG;
     const readC = follows('kettle') ? (readsC[index] ?? null) : null;
+    const wasAgitated = follows('agitation') && agitated?.doneS != null;
+    const wasLeft = follows('agitation') && agitated?.skipped === true;
     return {
-      ...pour,
+      ...(wasAgitated ? asDone(pour) : wasLeft ? withAgitation(pour, 'none') : pour),
       startS: (follows('times') ? rows[index]?.doneS : null) ?? pour.startS,
       amountG,
-      agitation: follows('agitation') && agitated?.skipped ? 'none' : pour.agitation,
       ...(readC === null ? {} : { kettleC: readC }),
     };
   });

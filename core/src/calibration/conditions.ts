@@ -1,4 +1,5 @@
 import type { BrewModelInput, LotFactors } from '../brewModel/types.js';
+import { isAlwaysAgitated, modelledAgitation } from '../plan/agitating.js';
 import { grindOfPlan } from '../plan/grinding.js';
 import { pourEndS, pourKettlesC, type BrewPlan } from '../plan/plan.js';
 
@@ -54,7 +55,7 @@ export function lotFactorsOf(
 /** A steel ball out of the freezer (assumed): mass, specific heat, temperature. */
 const CHILLED_BALL = { massG: 150, heatJPerKgK: 500, startC: -15 };
 
-/** A plan as the model brews it: agitation at the end of its pour. */
+/** A plan as the model brews it: agitation at the end of its pour, and none that is left open. */
 export function conditionsOfPlan({
   plan,
   kit,
@@ -79,7 +80,9 @@ export function conditionsOfPlan({
       ...(heightCm === undefined ? {} : { fallM: heightCm / 100 }),
     })),
     agitation: plan.pours.flatMap((pour) =>
-      pour.agitation === 'none' ? [] : [{ atS: pourEndS(pour), kind: pour.agitation }],
+      pour.agitation === 'none' || !isAlwaysAgitated(pour)
+        ? []
+        : [{ atS: pourEndS(pour), kind: modelledAgitation(pour.agitation) }],
     ),
     ...(plan.regulatorGps === undefined ? {} : { regulatorGps: plan.regulatorGps }),
     ...(plan.lifts ? { liftAtS: plan.drawdownS } : {}),

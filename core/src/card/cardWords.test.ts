@@ -1,12 +1,14 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { planFaults } from '../plan/planFaults.js';
-import { pourEndS, pourKettlesC, type BrewPlan, type Pour } from '../plan/plan.js';
+import { pourEndS, pourKettlesC, type AgitationHow, type BrewPlan, type Pour } from '../plan/plan.js';
 import {
+  AGITATION_CONDITIONS,
   AGITATIONS,
   POUR_PATTERNS,
   POUR_TRIGGERS,
   type Agitation,
+  type AgitationCondition,
   type PourPattern,
   type PourTrigger,
 } from '../vocabulary.js';
@@ -24,6 +26,19 @@ const PATTERNS: Record<string, PourPattern> = {
 const TRIGGERS: Record<string, PourTrigger> = {
   'When all of it is through, pour': 'through',
   'When the bed shows, pour': 'bed-shows',
+};
+
+const DOINGS: Record<string, Agitation> = {
+  'swirl the brewer': 'swirl',
+  'stir the bed': 'stir',
+  'stir along the wall': 'wall-stir',
+  'prick the bed with the needles': 'needle',
+};
+
+const CONDITIONS: Record<string, AgitationCondition> = {
+  'If the cup asks for it, ': 'cup-asks',
+  'If the roast is old, ': 'roast-old',
+  'If the bed is uneven, ': 'bed-uneven',
 };
 
 /** Brews what the card says and nothing else: a reader who knows no plan. */
@@ -56,15 +71,22 @@ function brewedFrom({ before, steps, after }: CardWords): Omit<BrewPlan, 'grindU
         ...(height ? { heightCm: Number(height[1]) } : {}),
       });
     }
-    const how: Agitation | null = words.startsWith('Swirl')
-      ? 'swirl'
-      : words.startsWith('Stir')
-        ? 'stir'
-        : words.startsWith('Prick')
-          ? 'needle'
-          : null;
+    const agitating =
+      /(swirl the brewer|stir the bed|stir along the wall|prick the bed with the needles)(?: (once|\d+ times))? (gently|hard)\.$/i.exec(
+        words,
+      );
     const last = pours.at(-1);
-    if (how && last) last.agitation = how;
+    if (agitating && last) {
+      const [, doing = '', count, force] = agitating;
+      const onlyIf = Object.entries(CONDITIONS).find(([told]) => words.startsWith(told))?.[1];
+      const how: AgitationHow = {
+        ...(count === undefined ? {} : { times: count === 'once' ? 1 : Number.parseInt(count, 10) }),
+        ...(force === 'hard' ? { isHard: true } : {}),
+        ...(onlyIf === undefined ? {} : { onlyIf }),
+      };
+      last.agitation = DOINGS[doing.toLowerCase()] ?? 'none';
+      if (Object.keys(how).length > 0) last.agitationHow = how;
+    }
     if (words.startsWith('Take the chilled ball')) ballUntilS = atS;
     if (words.endsWith('done.')) end = { atS, lifts: words.startsWith('Lift') };
   }
@@ -99,6 +121,14 @@ const plans = fc
         amountG: fc.integer({ min: 30, max: 120 }),
         flowGps: fc.integer({ min: 4, max: 10 }),
         agitation: fc.constantFrom(...AGITATIONS),
+        agitationHow: fc.record(
+          {
+            times: fc.integer({ min: 1, max: 20 }),
+            isHard: fc.constant(true),
+            onlyIf: fc.constantFrom(...AGITATION_CONDITIONS),
+          },
+          { requiredKeys: [] },
+        ),
         kettleC: fc.option(fc.integer({ min: 80, max: 97 }), { nil: undefined }),
         pattern: fc.option(fc.constantFrom(...POUR_PATTERNS), { nil: undefined }),
         heightCm: fc.option(fc.integer({ min: 2, max: 30 }), { nil: undefined }),
@@ -124,15 +154,18 @@ const plans = fc
     const { doseG, kettleC, bloomG, mains, hasBloom, lifts } = drawn;
     const { ballUntilS, bypassG, regulatorGps, secondGrind, sieveUm } = drawn;
     const bloom: Pour = { startS: 0, amountG: bloomG, flowGps: 6, agitation: 'swirl', isBloom: true };
-    const pours = mains.map(({ kettleC: ownC, pattern, heightCm, startsWhen, ...pour }, index): Pour => ({
-      ...pour,
-      startS: (hasBloom ? 40 : 0) + index * 40,
-      isBloom: false,
-      ...(ownC === undefined || (!hasBloom && index === 0) ? {} : { kettleC: ownC }),
-      ...(pattern === undefined ? {} : { pattern }),
-      ...(heightCm === undefined ? {} : { heightCm }),
-      ...(startsWhen === undefined || (!hasBloom && index === 0) ? {} : { startsWhen }),
-    }));
+    const pours = mains.map(
+      ({ kettleC: ownC, pattern, heightCm, startsWhen, agitationHow, ...pour }, index): Pour => ({
+        ...pour,
+        ...(pour.agitation === 'none' || Object.keys(agitationHow).length === 0 ? {} : { agitationHow }),
+        startS: (hasBloom ? 40 : 0) + index * 40,
+        isBloom: false,
+        ...(ownC === undefined || (!hasBloom && index === 0) ? {} : { kettleC: ownC }),
+        ...(pattern === undefined ? {} : { pattern }),
+        ...(heightCm === undefined ? {} : { heightCm }),
+        ...(startsWhen === undefined || (!hasBloom && index === 0) ? {} : { startsWhen }),
+      }),
+    );
     return {
       doseG,
       kettleC,

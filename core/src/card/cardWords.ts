@@ -1,4 +1,4 @@
-import { benchSteps, type BenchStep } from '../bench/benchSteps.js';
+import { benchSteps, callsFor, type BenchStep } from '../bench/benchSteps.js';
 import { grindingOf } from '../plan/grinding.js';
 import { pourKettlesC, type BrewPlan } from '../plan/plan.js';
 import { celsiusToFahrenheit } from '../temperature/scales.js';
@@ -22,9 +22,10 @@ export interface CardWords {
 }
 
 const AGITATING: Record<Agitating, string> = {
-  swirl: 'Swirl the brewer gently.',
-  stir: 'Stir the bed gently.',
-  needle: 'Prick the bed with the needles.',
+  swirl: 'swirl the brewer',
+  stir: 'stir the bed',
+  'wall-stir': 'stir along the wall',
+  needle: 'prick the bed with the needles',
 };
 
 /** The plan as a customer reads it; every figure that its brew turns on is said, temperatures in both scales. */
@@ -46,7 +47,7 @@ export function cardWords(plan: BrewPlan): CardWords {
     ],
     steps: benchSteps(plan).map((step) => ({
       atS: step.plannedS,
-      isAbout: step.kind === 'pour' && step.waitsFor !== null,
+      isAbout: callsFor(step) !== null,
       words: stepSentence(step),
     })),
     after: bypassG === undefined ? [] : [`Add ${bypassG} g of hot water to the cup.`],
@@ -86,12 +87,21 @@ function stepSentence(step: BenchStep): string {
           : `${step.waitsFor === null ? 'Pour' : `${capital(step.waitsFor)}, pour`} ${step.amountG} g in ${pourSeconds(step)} s${asPoured(step)}, to ${step.totalG} g on the scale.`,
       ].join(' ');
     case 'agitate':
-      return AGITATING[step.how];
+      return agitatingSentence(step);
     case 'remove-ball':
       return 'Take the chilled ball away.';
     case 'drawdown':
       return step.lifts ? 'Lift the brewer off: done.' : 'The stream turns to drops: done.';
   }
+}
+
+function agitatingSentence({ how, times, isHard, onlyIf }: Extract<BenchStep, { kind: 'agitate' }>): string {
+  const doing = [
+    AGITATING[how],
+    ...(times === null ? [] : [times === 1 ? 'once' : `${times} times`]),
+    isHard ? 'hard' : 'gently',
+  ].join(' ');
+  return `${onlyIf === null ? capital(doing) : `${capital(onlyIf)}, ${doing}`}.`;
 }
 
 function capital(words: string): string {

@@ -1,3 +1,4 @@
+import { withAgitation } from '../plan/agitating.js';
 import { withGrind } from '../plan/grinding.js';
 import { planFaults } from '../plan/planFaults.js';
 import { planRatio, planWaterG, pouredForRatioG, pourEndS, type BrewPlan } from '../plan/plan.js';
@@ -119,8 +120,7 @@ function withMainPours(plan: BrewPlan, count: number): BrewPlan | null {
     pours: [
       ...blooms,
       ...Array.from({ length: count }, (_, index) => ({
-        ...(main[index] ?? last),
-        agitation: main[index]?.agitation ?? 'none',
+        ...(main[index] ?? withAgitation(last, 'none')),
         startS: Math.round(first.startS + index * everyS),
         amountG: index === count - 1 ? Math.round((waterG - amountG * (count - 1)) * 10) / 10 : amountG,
       })),
@@ -137,9 +137,11 @@ function withAgitations(plan: BrewPlan, count: number): BrewPlan {
     .slice(0, count);
   return {
     ...plan,
-    pours: plan.pours.map((pour, index) => ({
-      ...pour,
-      agitation: !agitated.includes(index) ? 'none' : pour.agitation === 'none' ? 'swirl' : pour.agitation,
-    })),
+    pours: plan.pours.map((pour, index) =>
+      withAgitation(
+        pour,
+        !agitated.includes(index) ? 'none' : pour.agitation === 'none' ? 'swirl' : pour.agitation,
+      ),
+    ),
   };
 }

@@ -1,7 +1,13 @@
 import type { BenchEventKind } from '../bench/benchEvents.js';
 import { PREPARATION_TASKS } from '../bench/preparation.js';
 import { SCHOOLS } from '../schools/schools.js';
-import { AGITATIONS, POUR_PATTERNS, POUR_TRIGGERS } from '../vocabulary.js';
+import {
+  AGITATION_CONDITIONS,
+  AGITATIONS,
+  MODELLED_AGITATIONS,
+  POUR_PATTERNS,
+  POUR_TRIGGERS,
+} from '../vocabulary.js';
 import { byKind, choice, fields, list, nullable, oneOf, optional, type Shape } from './shape.js';
 
 // Shapes that several public functions share.
@@ -51,6 +57,13 @@ export const PLAN = fields({
     fields({
       ...POUR,
       agitation: choice(AGITATIONS),
+      agitationHow: optional(
+        fields({
+          times: optional('number'),
+          isHard: optional('yes or no'),
+          onlyIf: optional(choice(AGITATION_CONDITIONS)),
+        }),
+      ),
       isBloom: 'yes or no',
       pattern: optional(choice(POUR_PATTERNS)),
       heightCm: optional('number'),
@@ -68,7 +81,7 @@ const CONDITION_FIELDS = {
   grind: oneOf(BLEND, GRIND),
   kettleC: 'number',
   pours: list(fields({ ...POUR, fallM: optional('number'), pattern: optional(choice(POUR_PATTERNS)) })),
-  agitation: list(fields({ atS: 'number', kind: choice(AGITATIONS.filter((kind) => kind !== 'none')) })),
+  agitation: list(fields({ atS: 'number', kind: choice(MODELLED_AGITATIONS) })),
   brewer: BREWER,
   paperPerM: 'number',
   ambientC: 'number',

@@ -7,7 +7,7 @@ import { step } from '../brewModel/step.js';
 import { streamOf } from '../brewModel/stream.js';
 import { lotFactorsOf, type BrewConditions, type LearnedFactors } from '../calibration/conditions.js';
 import { success, type Result } from '../result.js';
-import type { Agitating } from '../vocabulary.js';
+import type { ModelledAgitation } from '../vocabulary.js';
 
 /** What there is to see of a brewer at a moment, and what its scale misses. */
 export interface BrewerSeen {
@@ -32,7 +32,7 @@ export interface SimulatedBrewer {
    * @param kettleC - of that water; the plan's unless given
    */
   pass: (until: { toS: number; pouredG: number; kettleC?: number }) => void;
-  agitate: (kind: Agitating) => void;
+  agitate: (kind: ModelledAgitation) => void;
   seen: () => BrewerSeen;
 }
 

@@ -45,7 +45,7 @@ describe('two grinds put together', () => {
     expect(MOVES.grind.set(MIXED, 770)?.secondGrind?.grindUm).toBe(1100);
     const limits = { finestUm: 300, coarsestUm: 1200, coolestC: 80, hottestC: 98 };
     expect(MOVES.grind.reach(MIXED, limits).high).toBeCloseTo(840);
-    expect(MOVES.grind.reach({ ...MIXED, secondGrind: undefined } as BrewPlan, limits).high).toBe(950);
+    expect(MOVES.grind.reach({ ...MIXED, secondGrind: undefined }, limits).high).toBe(950);
   });
 
   it('are scaled with the dose as one', () => {
@@ -134,7 +134,7 @@ describe('grinding at the bench', () => {
   });
 
   it('is named where two plans differ in it', () => {
-    expect(planChanges({ from: { ...MIXED, secondGrind: undefined } as BrewPlan, to: both })).toEqual([
+    expect(planChanges({ from: { ...MIXED, secondGrind: undefined }, to: both })).toEqual([
       { figure: 'grind', from: '700 µm', to: '700 µm and 40 % at 1000 µm, sieved at 300 µm' },
     ]);
   });

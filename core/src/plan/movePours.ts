@@ -1,4 +1,5 @@
 import { failure, success, type Result } from '../result.js';
+import { withAgitation } from './agitating.js';
 import { setRunningTotal, type EditReason } from './editPours.js';
 import { byTheClock, pourEndS, roundToTenth, type BrewPlan, type Pour } from './plan.js';
 
@@ -84,7 +85,7 @@ export function splitPour({ plan, index }: { plan: BrewPlan; index: number }): R
       `Pour ${index + 1} has ${pour.amountG} g; it needs ${2 * SMALLEST_PART_G} g or more to be split.`,
     );
   }
-  const first: Pour = { ...pour, amountG: Math.round(pour.amountG / 2), agitation: 'none' };
+  const first: Pour = { ...withAgitation(pour, 'none'), amountG: Math.round(pour.amountG / 2) };
   const rest = { ...byTheClock(pour), isBloom: false, amountG: roundToTenth(pour.amountG - first.amountG) };
   const restLengthS = rest.amountG / rest.flowGps;
   const latestS = (plan.pours[index + 1]?.startS ?? plan.drawdownS - 1) - restLengthS;
@@ -116,7 +117,16 @@ export function joinWithNext({
   const roomS = (plan.pours[index + 2]?.startS ?? plan.drawdownS - 1) - pour.startS;
   const flowGps = Math.max(pour.flowGps, Math.ceil((amountG / roomS) * 10) / 10);
   if (flowGps > FLOW_GPS.high) return failure('no-room', `${amountG} g do not go in before the next pour.`);
-  const joined: Pour = { ...pour, amountG, flowGps, agitation: next.agitation, isBloom: false };
+  const { agitationHow: _, ...plain } = pour;
+  const { agitation, agitationHow } = next;
+  const joined: Pour = {
+    ...plain,
+    amountG,
+    flowGps,
+    agitation,
+    ...(agitationHow === undefined ? {} : { agitationHow }),
+    isBloom: false,
+  };
   return success({
     ...plan,
     pours: [...plan.pours.slice(0, index), joined, ...plan.pours.slice(index + 2)],

@@ -1,4 +1,13 @@
-import type { Agitation, PourPattern, PourTrigger } from '../vocabulary.js';
+import type { Agitation, AgitationCondition, PourPattern, PourTrigger } from '../vocabulary.js';
+
+/** Count, force and condition of an agitation; what is left out is left to the hand. */
+export interface AgitationHow {
+  times?: number;
+  /** Hard; gently where it is left out. */
+  isHard?: boolean;
+  /** Done only then; always where it is left out. */
+  onlyIf?: AgitationCondition;
+}
 
 /** One pour of a plan. */
 export interface Pour {
@@ -10,6 +19,8 @@ export interface Pour {
   flowGps: number;
   /** What is done to the bed once this pour is in. */
   agitation: Agitation;
+  /** How it is done, where the plan says more of it. */
+  agitationHow?: AgitationHow;
   /** The first pour may be a bloom: wet all grounds, then wait. */
   isBloom: boolean;
   /** Where the kettle is set anew for this pour, C; it stays so for the pours after it. */

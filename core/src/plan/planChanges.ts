@@ -1,5 +1,6 @@
 import { formatDuration } from '../quantity/duration.js';
 import { formatRatio } from '../quantity/ratio.js';
+import { agitationWords } from './agitating.js';
 import { grindWords } from './grinding.js';
 import { pouringWords, startWords } from './pouringWords.js';
 import { planRatio, planWaterG, pourKettlesC, roundToTenth, runningTotalsG, type BrewPlan } from './plan.js';
@@ -96,7 +97,7 @@ function printPouring({ pours }: BrewPlan): string {
 
 function printAgitation({ pours }: BrewPlan): string {
   const done = pours.flatMap((pour, index) =>
-    pour.agitation === 'none' ? [] : [`${pour.agitation} after ${index + 1}`],
+    pour.agitation === 'none' ? [] : [`${agitationWords(pour)} after ${index + 1}`],
   );
   return done.length === 0 ? 'none' : done.join(', ');
 }

@@ -1,6 +1,7 @@
 import { useRef } from 'react';
 import {
   benchSteps,
+  modelledAgitation,
   pourKettlesC,
   type AddedAgitation,
   type BenchStep,
@@ -131,7 +132,7 @@ function doingOf(step: BenchStep): string {
 /** A stand-in under the brewer does what is marked; a real scale feels it. */
 function tellStandIn(key: string, plan: BrewPlan, step: BenchStep): void {
   const source = benchScaleOf(key)?.source;
-  if (step.kind === 'agitate') source?.agitate?.(step.how);
+  if (step.kind === 'agitate') source?.agitate?.(modelledAgitation(step.how));
   if (step.kind === 'pour') {
     source?.pour?.({
       toTotalG: step.totalG,

@@ -1,4 +1,4 @@
-import { formatClock, formatRatio, planRatio } from '@vendu/core';
+import { callsFor, formatClock, formatRatio, planRatio } from '@vendu/core';
 import { FittedStaircase } from '../staircase/FittedStaircase';
 import { classes } from '../ui/classes';
 import { soFar, type BenchBrew } from './benchBrew';
@@ -48,8 +48,8 @@ export function BenchPanel({ brew, isActive, isCompact, isMuted }: BenchPanelPro
   const outflow = useOutflow(brew, { plan, elapsedS: moment.elapsedS });
   const drain = useDrainForecast(brew, plan, outflow.points);
   const kettle = useKettle(brew, plan);
-  // A pour that waits for something seen is called by nobody's clock.
-  const calledInS = moment.next?.kind === 'pour' && moment.next.waitsFor !== null ? null : moment.dueInS;
+  // What waits for something seen, or is left open, is called by nobody's clock.
+  const calledInS = moment.next && callsFor(moment.next) !== null ? null : moment.dueInS;
   useAnnouncer({
     dueInS: calledInS,
     stepIndex: marked,

@@ -1,6 +1,6 @@
-import { formatDuration, type BenchStep } from '@vendu/core';
+import { callsFor, formatDuration, type BenchStep } from '@vendu/core';
 import { classes } from '../ui/classes';
-import { secondsWords, stepWords } from './stepWords';
+import { agitatingWords, secondsWords, stepWords } from './stepWords';
 
 /** The one next thing: what, to which total, in how many seconds. Readable from two metres. */
 export function Instruction({
@@ -17,7 +17,9 @@ export function Instruction({
   isCompact: boolean;
 }) {
   const { doing, figure } = stepWords(next);
-  const waitsFor = next.kind === 'pour' ? next.waitsFor : null;
+  const waitsFor = callsFor(next);
+  const agitating = agitatingWords(next);
+  const isOpen = next.kind === 'agitate' && waitsFor !== null;
   const size = isCompact ? 'text-[clamp(2rem,3.3vw,2.75rem)]' : 'text-[clamp(2.5rem,5.6vw,5rem)]';
   return (
     <div
@@ -52,8 +54,10 @@ export function Instruction({
         )}
         <p className="reading text-title">
           {next.kind === 'pour' && <span className="mr-6">+{next.amountG} g</span>}
+          {agitating && <span className="mr-6 font-words font-semibold">{agitating}</span>}
           {next.kind === 'pour' && next.pouring && <span className="mr-6 font-words">{next.pouring}</span>}
           {waitsFor === null ? 'at' : 'about'} {formatDuration(next.plannedS)}
+          {isOpen && <span className="ml-6 font-words">else S skips it</span>}
         </p>
       </div>
     </div>

@@ -1,5 +1,6 @@
 import { memo } from 'react';
 import {
+  callsFor,
   formatClock,
   formatDuration,
   planAgainstActual,
@@ -13,6 +14,7 @@ import { QuantityField } from '../ui/QuantityField';
 import { CELSIUS, GRAMS, within } from '../ui/quantities';
 import { soFar, type BenchBrew } from './benchBrew';
 import { brewTold } from './benchSlice';
+import { StepName } from './StepName';
 import { secondsWords, stepWords } from './stepWords';
 import { WideTable } from '../ui/WideTable';
 
@@ -56,11 +58,11 @@ export const StepList = memo(function StepList({
         <tbody>
           {planAgainstActual({ plan, done }).map((row, stepIndex) => (
             <tr key={stepIndex} className={row.doneS === null && !row.skipped ? 'text-quiet' : ''}>
-              <td className={`${CELL} font-semibold`}>{stepWords(row.step).doing}</td>
+              <td className={`${CELL} font-semibold`}>
+                <StepName step={row.step} />
+              </td>
               <td className={`${CELL} reading`}>
-                {row.step.kind === 'pour' && row.step.waitsFor !== null && (
-                  <span className="font-words">about </span>
-                )}
+                {callsFor(row.step) !== null && <span className="font-words">about </span>}
                 {formatDuration(row.step.plannedS)}
               </td>
               <td className={`${CELL} reading`}>

@@ -1,6 +1,11 @@
 import { formatDuration, type Agitating, type BenchStep } from '@vendu/core';
 
-const AGITATING: Record<Agitating, string> = { swirl: 'Swirl', stir: 'Stir', needle: 'Needle' };
+const AGITATING: Record<Agitating, string> = {
+  swirl: 'Swirl',
+  stir: 'Stir',
+  'wall-stir': 'Stir along the wall',
+  needle: 'Needle',
+};
 
 /** What a step says: the doing in a few words, and the figure to look at on the scale. */
 export function stepWords(step: BenchStep): { doing: string; figure: string } {
@@ -17,6 +22,16 @@ export function stepWords(step: BenchStep): { doing: string; figure: string } {
     case 'drawdown':
       return { doing: step.lifts ? 'Lift the brewer' : 'Drained', figure: '' };
   }
+}
+
+/** How often and how hard the bed is agitated; `null` of other steps, and where the plan leaves it to the hand. */
+export function agitatingWords(step: BenchStep): string | null {
+  if (step.kind !== 'agitate') return null;
+  const said = [
+    ...(step.times === null ? [] : [step.times === 1 ? 'once' : `${step.times} times`]),
+    ...(step.isHard ? ['hard'] : []),
+  ];
+  return said.length === 0 ? null : said.join(', ');
 }
 
 /** A time as it is said at a bench: seconds up to a minute, the clock from there on. */

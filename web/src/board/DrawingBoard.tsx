@@ -1,6 +1,7 @@
 import { line } from 'd3-shape';
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import {
+  agitationWords,
   formatDuration,
   moveDrawdown,
   movePourEnd,
@@ -192,9 +193,7 @@ export function DrawingBoard(props: DrawingBoardProps) {
               <tspan className="text-[11px] font-normal"> g</tspan>
             </text>
             <text x={endX + 9} y={y(totalG) + 16} className="halo fill-quiet text-[11px]">
-              {[pour.agitation === 'none' ? null : pour.agitation, pouringWords(pour)]
-                .filter((words) => words !== null)
-                .join(', ')}
+              {[agitationWords(pour), pouringWords(pour)].filter((words) => words !== null).join(', ')}
             </text>
             {pour.startsWhen !== undefined && (
               // Beside the handle of its start, under the water.

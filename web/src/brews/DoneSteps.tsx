@@ -1,6 +1,7 @@
-import { formatClock, formatDuration, planAgainstActual } from '@vendu/core';
+import { callsFor, formatClock, formatDuration, planAgainstActual } from '@vendu/core';
 import type { BrewView, CorrectionView } from '@vendu/contract';
 import { troubleOf } from '../api/problem';
+import { StepName } from '../bench/StepName';
 import { stepWords } from '../bench/stepWords';
 import { TroubleNotice } from '../ui/Notice';
 import { QuantityField } from '../ui/QuantityField';
@@ -35,11 +36,11 @@ export function DoneSteps({ brew }: { brew: BrewView }) {
                 void mend({ id: brew.id, stepIndex, mended: { ...mended, revision: brew.revision } });
               return (
                 <tr key={stepIndex}>
-                  <td className={`${CELL} font-semibold`}>{words}</td>
+                  <td className={`${CELL} font-semibold`}>
+                    <StepName step={step} />
+                  </td>
                   <td className={`${CELL} reading`}>
-                    {step.kind === 'pour' && step.waitsFor !== null && (
-                      <span className="font-words">about </span>
-                    )}
+                    {callsFor(step) !== null && <span className="font-words">about </span>}
                     {formatDuration(step.plannedS)}
                   </td>
                   <td className={`${CELL} w-28`}>

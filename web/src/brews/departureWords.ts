@@ -6,6 +6,7 @@ import {
   pourKettlesC,
   type Departure,
 } from '@vendu/core';
+import { AGITATION_NAMES } from '../ui/words';
 import { LEFT_OUT_WORDS } from './leftOutWords';
 import type { BrewView } from '@vendu/contract';
 
@@ -29,7 +30,14 @@ export function departureWords(departure: Departure, { plan, steps, events, dose
     case 'agitation':
       return [
         ...rows.flatMap(({ step, skipped }) =>
-          step.kind === 'agitate' && skipped ? [`${step.how} skipped`] : [],
+          step.kind === 'agitate' && skipped && step.onlyIf === null
+            ? [`${AGITATION_NAMES[step.how]} skipped`]
+            : [],
+        ),
+        ...rows.flatMap(({ step, doneS }) =>
+          step.kind === 'agitate' && step.onlyIf !== null && doneS !== null
+            ? [`${AGITATION_NAMES[step.how]} done that was left open`]
+            : [],
         ),
         ...addedAgitation(events).map(({ kind }) => `${kind} added`),
       ].join(', ');

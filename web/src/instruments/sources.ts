@@ -1,4 +1,4 @@
-import type { Agitating, BrewerSeen, InstrumentReading, ScaleReading } from '@vendu/core';
+import type { ModelledAgitation, BrewerSeen, InstrumentReading, ScaleReading } from '@vendu/core';
 
 export interface InstrumentListener<R> {
   onReading: (reading: R) => void;
@@ -23,7 +23,7 @@ interface AskedPour {
 export interface ScaleSource extends InstrumentSource<ScaleReading> {
   /** Somebody begins to pour to a total: a stand-in has to be told, a scale is not. */
   pour?: (asked: AskedPour) => void;
-  agitate?: (kind: Agitating) => void;
+  agitate?: (kind: ModelledAgitation) => void;
   /** What there is to see of a stand-in's brewer; `null` where it has none. A real one is looked at. */
   seen?: () => BrewerSeen | null;
 }

@@ -13,6 +13,7 @@ import { Fold } from '../ui/Fold';
 import { QuantityField } from '../ui/QuantityField';
 import { CENTIMETRES, within } from '../ui/quantities';
 import { PATTERN_WORDS, TRIGGER_WORDS } from '../ui/words';
+import { nameOfPour } from './nameOfPour';
 import { without } from './without';
 
 interface HowPouredProps {
@@ -25,7 +26,7 @@ interface HowPouredProps {
 export function HowPoured({ plan, onOffer, faults }: HowPouredProps) {
   const told = plan.pours.flatMap((pour, index) => {
     const words = [startWords(pour), pouringWords(pour)].filter((each) => each !== null).join(', ');
-    return words === '' ? [] : [`${nameOf(pour, index)} ${words}`];
+    return words === '' ? [] : [`${nameOfPour(pour, index)} ${words}`];
   });
   const isWrong = Object.keys(faults).some((field) => /\.(pattern|heightCm|startsWhen)$/.test(field));
   function change(index: number, changed: (pour: Pour) => Pour): string | undefined {
@@ -50,7 +51,7 @@ export function HowPoured({ plan, onOffer, faults }: HowPouredProps) {
     >
       <div className="mt-3 grid gap-y-3">
         {plan.pours.map((pour, index) => {
-          const name = nameOf(pour, index);
+          const name = nameOfPour(pour, index);
           return (
             <div key={index} className="grid grid-cols-[4rem_1fr_1fr_5.5rem] items-start gap-3">
               <span className="flex h-9 items-center text-small font-semibold">{name}</span>
@@ -119,8 +120,4 @@ export function HowPoured({ plan, onOffer, faults }: HowPouredProps) {
       </p>
     </Fold>
   );
-}
-
-function nameOf({ isBloom }: Pour, index: number): string {
-  return isBloom ? 'Bloom' : `Pour ${index + 1}`;
 }

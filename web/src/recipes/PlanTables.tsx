@@ -4,6 +4,7 @@ import type { GrinderView } from '@vendu/contract';
 import { Notice } from '../ui/Notice';
 import { Compared, type ComparedPlan } from './Compared';
 import { GrindParts } from './GrindParts';
+import { HowAgitated } from './HowAgitated';
 import { HowPoured } from './HowPoured';
 import { OtherSteps } from './OtherSteps';
 import { PlanFigures } from './PlanFigures';
@@ -53,6 +54,7 @@ export const PlanTables = memo(function PlanTables({
       <GrindParts plan={plan} grinder={grinder} onOffer={onOffer} faults={faults} />
       <PourTable plan={plan} onOffer={onOffer} faults={faults} selected={selected} onSelect={onSelect} />
       <HowPoured plan={plan} onOffer={onOffer} faults={faults} />
+      <HowAgitated plan={plan} onOffer={onOffer} faults={faults} />
       <OtherSteps plan={plan} onOffer={onOffer} faults={faults} />
       <Compared plan={plan} options={options} compared={compared} onCompare={onCompare} />
       {faults['pours'] && <Notice tone="alarm">{faults['pours']}</Notice>}

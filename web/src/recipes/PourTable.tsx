@@ -11,6 +11,7 @@ import {
   setPourAmount,
   setRunningTotal,
   splitPour,
+  withAgitation,
   type Agitation,
   type BrewPlan,
   type Pour,
@@ -20,7 +21,9 @@ import { Button } from '../ui/Button';
 import { INPUT } from '../ui/Field';
 import { QuantityField } from '../ui/QuantityField';
 import { CELSIUS, CLOCK, FLOW, GRAMS, within, type Quantity } from '../ui/quantities';
+import { nameOfPour } from './nameOfPour';
 import { without } from './without';
+import { AGITATION_NAMES } from '../ui/words';
 import { WideTable } from '../ui/WideTable';
 
 interface PourTableProps {
@@ -56,6 +59,10 @@ export function PourTable({ plan, onOffer, selected, onSelect, faults }: PourTab
     });
   }
 
+  function agitate(index: number, agitation: Agitation) {
+    const pours = plan.pours.map((pour, at) => (at === index ? withAgitation(pour, agitation) : pour));
+    onOffer({ ...plan, pours });
+  }
   function takePlan(edited: Result<BrewPlan, string>) {
     if (edited.ok) onOffer(edited.value);
     else toast(edited.message);
@@ -88,7 +95,7 @@ export function PourTable({ plan, onOffer, selected, onSelect, faults }: PourTab
           </thead>
           <tbody>
             {plan.pours.map((pour, index) => {
-              const name = pour.isBloom ? 'Bloom' : `Pour ${index + 1}`;
+              const name = nameOfPour(pour, index);
               return (
                 <tr
                   key={index}
@@ -157,11 +164,11 @@ export function PourTable({ plan, onOffer, selected, onSelect, faults }: PourTab
                       aria-label={`${name}, agitation after it`}
                       className={INPUT}
                       value={pour.agitation}
-                      onChange={(event) => change(index, { agitation: event.target.value as Agitation })}
+                      onChange={({ target }) => agitate(index, target.value as Agitation)}
                     >
                       {AGITATIONS.map((agitation) => (
                         <option key={agitation} value={agitation}>
-                          {agitation === 'none' ? 'nothing' : agitation}
+                          {AGITATION_NAMES[agitation]}
                         </option>
                       ))}
                     </select>

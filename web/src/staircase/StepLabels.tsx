@@ -1,4 +1,4 @@
-import { pourEndS, type BrewPlan } from '@vendu/core';
+import { agitationWords, pourEndS, type BrewPlan } from '@vendu/core';
 
 /** What a word under a step needs, and how wide a total with its unit is, px. */
 const AGITATION_ROOM_PX = 20;
@@ -33,7 +33,7 @@ export function StepLabels({ plan, totals, x, y, floor }: StepLabelsProps) {
             y={y(totalG) + (isLow ? -7 : 15)}
             className="fill-quiet text-[11px]"
           >
-            {pour.agitation}
+            {agitationWords(pour)}
           </text>
         )}
       </g>
@@ -63,7 +63,7 @@ export function EdgeLabels({ plan, totals, x, y, floor, right }: StepLabelsProps
         </text>
         {pour.agitation !== 'none' && (
           <text x={x(pourEndS(pour))} y={floor + 30} textAnchor="middle" className="fill-quiet text-[11px]">
-            {pour.agitation}
+            {agitationWords(pour)}
           </text>
         )}
       </g>

@@ -1,5 +1,7 @@
 import { formatElevation } from '@vendu/core';
 import type {
+  Agitation,
+  AgitationCondition,
   AimSource,
   BrewerShape,
   DueAction,
@@ -78,6 +80,20 @@ export const PATTERN_WORDS: Record<PourPattern, string> = {
   centre: 'in the centre',
   circle: 'circles',
   spiral: 'spirals',
+};
+
+export const AGITATION_NAMES: Record<Agitation, string> = {
+  none: 'nothing',
+  swirl: 'swirl',
+  stir: 'stir',
+  'wall-stir': 'wall stir',
+  needle: 'needle',
+};
+
+export const CONDITION_NAMES: Record<AgitationCondition, string> = {
+  'cup-asks': 'the cup asks for it',
+  'roast-old': 'the roast is old',
+  'bed-uneven': 'the bed is uneven',
 };
 
 export const TRIGGER_WORDS: Record<PourTrigger, string> = {
