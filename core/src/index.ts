@@ -118,6 +118,8 @@ export {
   modelledAgitation,
   withAgitation,
 } from './plan/agitating.js';
+export { endWords } from './plan/endWords.js';
+export { pouredAtC } from './plan/openLid.js';
 export { grindingOf, grindWords, type GrindPart, type Grinding } from './plan/grinding.js';
 export { planChanges, type PlanChange } from './plan/planChanges.js';
 export { amountsFromTotalsG } from './plan/amountsFromTotals.js';
@@ -166,7 +168,7 @@ export {
   type TraceComparison,
   type WaterPoint,
 } from './bench/compareTrace.js';
-export { benchSteps, callsFor, type BenchStep } from './bench/benchSteps.js';
+export { benchSteps, callsFor, dueWords, latenessS, type BenchStep } from './bench/benchSteps.js';
 export {
   actualStaircase,
   planAgainstActual,

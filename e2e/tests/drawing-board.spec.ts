@@ -83,22 +83,56 @@ test('what is locked stays, and the board says so', async ({ page }) => {
   await expect(page.getByText(/The water is locked at/).first()).toBeVisible();
 });
 
-test('steps other than pours reach the bench and the card of changes', async ({ page }) => {
+test('a chilled ball, a lid opened, a kettle set anew and a window for the end reach bench and record', async ({
+  page,
+}) => {
   await signIn(page, 'barista');
   await openBoard(page, 'Other steps');
   await page.getByLabel('Chilled ball until').fill('0:45');
   await page.keyboard.press('Enter');
+  const lid = page.getByLabel('Lid opened at');
+  await lid.fill('3:00');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/open the lid before, or nothing is poured cooler/)).toBeVisible();
+  const kettle = page.getByLabel('Pour 2, kettle');
+  const setC = Number(await kettle.getAttribute('placeholder'));
+  await lid.fill('0:10');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/nothing is poured cooler/)).toBeHidden();
+  // What it falls to is shown where a pour's own kettle would stand.
+  await expect.poll(async () => Number(await kettle.getAttribute('placeholder'))).toBeLessThan(setC);
   await page.getByLabel('Pour 3, kettle').fill('88');
   await page.keyboard.press('Enter');
   await page.getByLabel('Lift the brewer at the end').check();
+  await page.getByLabel('End within').fill('5');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/^ends \d:\d\d to \d:\d\d$/)).toBeVisible();
   await page.getByRole('button', { name: 'Save as version 2' }).click();
   await expect(page.getByRole('heading', { name: /version 2/ })).toBeVisible();
+  await expect(page.getByText('lid shut → opened at 0:10')).toBeVisible();
   await page.getByRole('link', { name: 'Brew version 2' }).click();
   await expect(page.getByText('Before the clock')).toBeVisible();
   await page.keyboard.press('Space');
   await expect(page.getByRole('cell', { name: 'Chilled ball off' })).toBeVisible();
+  await expect(page.getByRole('cell', { name: 'Kettle off, lid open' })).toBeVisible();
   await expect(page.getByRole('cell', { name: /Kettle to 88 °C, Pour 3/ })).toBeVisible();
-  await expect(page.getByRole('cell', { name: 'Lift the brewer' })).toBeVisible();
+  const end = page.getByRole('row').filter({ hasText: 'Lift the brewer' });
+  await expect(end).toContainText(/\d:\d\d to \d:\d\d/);
+  for (const step of [
+    'Swirl',
+    'Kettle off, lid open',
+    'Pour 2',
+    'Chilled ball off',
+    'Kettle to 88 °C, Pour 3',
+  ]) {
+    await expect(page.getByRole('button', { name: new RegExp(`^${step} now`) })).toBeVisible();
+    await page.keyboard.press('Space');
+  }
+  await page.getByRole('button', { name: /^Lift the brewer now/ }).click();
+  await page.getByRole('button', { name: 'Save the brew and weigh it' }).click();
+  await expect(page.getByRole('heading', { name: /^Brew \d/ })).toBeVisible();
+  await page.getByRole('tab', { name: /^Record/ }).click();
+  await expect(page.getByRole('row').filter({ hasText: 'Kettle off, lid open' })).toBeVisible();
 });
 
 test('a regulator, a pattern and a height go from the board over the bench into the record', async ({

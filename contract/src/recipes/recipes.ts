@@ -124,12 +124,20 @@ export class PlanDto implements BrewPlan {
   drawdownS!: number;
 
   @ValidateIf(isGiven)
+  @NumberBetween({ label: 'End within', unit: 's', min: 1, max: 120, whole: true })
+  endWithinS?: number;
+
+  @ValidateIf(isGiven)
   @IsBoolean({ message: 'Lifting the brewer must be yes or no.' })
   lifts?: boolean;
 
   @ValidateIf(isGiven)
   @NumberBetween({ label: 'Chilled ball until', unit: 's', min: 1, max: 600, whole: true })
   ballUntilS?: number;
+
+  @ValidateIf(isGiven)
+  @NumberBetween({ label: 'Lid opened at', unit: 's', min: 0, max: 3600, whole: true })
+  lidOpensS?: number;
 
   @ValidateIf(isGiven)
   @NumberBetween({ label: 'Flow regulator', unit: 'g/s', min: 0.5, max: 25 })

@@ -1,7 +1,10 @@
 import { describe, expect, it } from 'vitest';
+import { endWords } from '../plan/endWords.js';
 import type { BrewPlan } from '../plan/plan.js';
+import { planChanges } from '../plan/planChanges.js';
+import { formatDuration } from '../quantity/duration.js';
 import { benchMoment, markedTimesS, type BenchRun } from './benchRun.js';
-import { benchSteps } from './benchSteps.js';
+import { benchSteps, dueWords } from './benchSteps.js';
 import { actualStaircase, planAgainstActual, pouredWaterG } from './planAgainstActual.js';
 
 const PLAN: BrewPlan = {
@@ -89,6 +92,22 @@ describe('plan against actual', () => {
     expect(rows.map(({ lateByS }) => lateByS)).toEqual([0, null, null, 11]);
     expect(rows[2]?.step).toMatchObject({ waitsFor: 'when all of it is through' });
     expect(rows[0]?.step).toMatchObject({ waitsFor: null });
+  });
+
+  it('is on plan anywhere in the window of its end', () => {
+    const plan = { ...PLAN, endWithinS: 5 };
+    const last = benchSteps(plan).length - 1;
+    const lateAt = (atS: number) =>
+      planAgainstActual({ plan, done: [{ stepIndex: last, atS, skipped: false, totalG: null }] })[last]
+        ?.lateByS;
+    const endS = PLAN.drawdownS;
+    expect([endS - 2, endS, endS + 5, endS + 9].map(lateAt)).toEqual([-2, 0, 0, 4]);
+    expect(benchSteps(plan).map(dueWords).at(-1)).toBe(
+      `${formatDuration(endS)} to ${formatDuration(endS + 5)}`,
+    );
+    expect(planChanges({ from: PLAN, to: plan })).toEqual([
+      { figure: 'drawdown', from: formatDuration(endS), to: endWords(plan) },
+    ]);
   });
 
   it('never passes planned water off as weighed', () => {

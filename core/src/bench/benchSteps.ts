@@ -1,3 +1,5 @@
+import { endWords } from '../plan/endWords.js';
+import { formatDuration } from '../quantity/duration.js';
 import { conditionWords } from '../plan/agitating.js';
 import { pouringWords, startWords } from '../plan/pouringWords.js';
 import { pourEndS, pourKettlesC, runningTotalsG, type BrewPlan } from '../plan/plan.js';
@@ -32,7 +34,9 @@ export type BenchStep =
       onlyIf: string | null;
     }
   | { kind: 'remove-ball'; plannedS: number }
-  | { kind: 'drawdown'; plannedS: number; lifts: boolean };
+  | { kind: 'open-lid'; plannedS: number }
+  /** On plan from its planned moment until this one, s. */
+  | { kind: 'drawdown'; plannedS: number; untilS: number; lifts: boolean };
 
 /**
  * The plan as a list of instructions. Agitation comes as a step of its own, at the end of its pour,
@@ -70,8 +74,13 @@ export function benchSteps(plan: BrewPlan): BenchStep[] {
     ];
   });
   return [
-    ...withBall(steps, plan.ballUntilS),
-    { kind: 'drawdown', plannedS: plan.drawdownS, lifts: plan.lifts ?? false },
+    ...withStepAt(withStepAt(steps, 'remove-ball', plan.ballUntilS), 'open-lid', plan.lidOpensS),
+    {
+      kind: 'drawdown',
+      plannedS: plan.drawdownS,
+      untilS: plan.drawdownS + (plan.endWithinS ?? 0),
+      lifts: plan.lifts ?? false,
+    },
   ];
 }
 
@@ -81,15 +90,34 @@ export function callsFor(step: BenchStep): string | null {
   return step.kind === 'agitate' ? step.onlyIf : null;
 }
 
+/** How late a step is that was done at a moment, s: early below 0, and 0 within its window. `null` for what no clock calls. */
+export function latenessS(step: BenchStep, doneS: number): number | null {
+  if (callsFor(step) !== null) return null;
+  const untilS = step.kind === 'drawdown' ? step.untilS : step.plannedS;
+  return Math.min(0, doneS - step.plannedS) + Math.max(0, doneS - untilS);
+}
+
+/** When a step is due, as it is said at the bench. */
+export function dueWords(step: BenchStep): string {
+  const from = formatDuration(step.plannedS);
+  if (callsFor(step) !== null) return `about ${from}`;
+  if (step.kind !== 'drawdown') return from;
+  return endWords({ drawdownS: step.plannedS, endWithinS: step.untilS - step.plannedS });
+}
+
 function changedKettleC(kettlesC: readonly number[], index: number): number | null {
   const ownC = kettlesC[index] ?? 0;
   return index > 0 && ownC !== kettlesC[index - 1] ? ownC : null;
 }
 
-/** The ball is taken away between the steps of the pours, wherever its time falls. */
-function withBall(steps: readonly BenchStep[], ballUntilS: number | undefined): BenchStep[] {
-  if (ballUntilS === undefined) return [...steps];
-  const later = steps.findIndex(({ plannedS }) => plannedS > ballUntilS);
+/** What has a time of its own is done between the steps of the pours, wherever that time falls; never before the first. */
+function withStepAt(
+  steps: readonly BenchStep[],
+  kind: 'remove-ball' | 'open-lid',
+  plannedS: number | undefined,
+): BenchStep[] {
+  if (plannedS === undefined) return [...steps];
+  const later = steps.findIndex((step, index) => index > 0 && step.plannedS > plannedS);
   const at = later === -1 ? steps.length : later;
-  return [...steps.slice(0, at), { kind: 'remove-ball', plannedS: ballUntilS }, ...steps.slice(at)];
+  return [...steps.slice(0, at), { kind, plannedS }, ...steps.slice(at)];
 }

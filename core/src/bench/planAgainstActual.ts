@@ -1,4 +1,4 @@
-import { benchSteps, callsFor, type BenchStep } from './benchSteps.js';
+import { benchSteps, latenessS, type BenchStep } from './benchSteps.js';
 import type { BrewPlan } from '../plan/plan.js';
 import type { StaircasePoint } from '../plan/staircase.js';
 
@@ -38,7 +38,7 @@ export function planAgainstActual({
     return {
       step,
       doneS,
-      lateByS: doneS === null || callsFor(step) !== null ? null : doneS - step.plannedS,
+      lateByS: doneS === null ? null : latenessS(step, doneS),
       skipped: mark?.skipped ?? false,
       doneTotalG,
       overByG: step.kind === 'pour' && doneTotalG !== null ? doneTotalG - step.totalG : null,

@@ -1,7 +1,8 @@
 import type { BrewModelInput, LotFactors } from '../brewModel/types.js';
 import { isAlwaysAgitated, modelledAgitation } from '../plan/agitating.js';
 import { grindOfPlan } from '../plan/grinding.js';
-import { pourEndS, pourKettlesC, type BrewPlan } from '../plan/plan.js';
+import { pouredAtC } from '../plan/openLid.js';
+import { pourEndS, type BrewPlan } from '../plan/plan.js';
 
 /** A brew but for what its lot is like: recipe, kit and room, and the age of the roast. */
 export type BrewConditions = Omit<BrewModelInput, 'lot'> & { roastAgeDays?: number };
@@ -65,7 +66,7 @@ export function conditionsOfPlan({
   kit: BrewKit;
   roastAgeDays?: number;
 }): BrewConditions {
-  const kettlesC = pourKettlesC(plan);
+  const kettlesC = pouredAtC(plan, kit.ambientC);
   return {
     ...kit,
     doseG: plan.doseG,

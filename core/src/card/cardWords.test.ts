@@ -47,8 +47,9 @@ function brewedFrom({ before, steps, after }: CardWords): Omit<BrewPlan, 'grindU
   const pours: Pour[] = [];
   let kettleC = figure(all, /kettle to ([\d.]+) °C/);
   const startC = kettleC;
-  let end: { atS: number; lifts: boolean } = { atS: 0, lifts: false };
+  let end = { atS: 0, untilS: 0, lifts: false };
   let ballUntilS: number | undefined;
+  let lidOpensS: number | undefined;
   for (const { atS, words } of steps) {
     const setAnew = /kettle to ([\d.]+) °C/.exec(words);
     if (setAnew) kettleC = Number(setAnew[1]);
@@ -88,7 +89,12 @@ function brewedFrom({ before, steps, after }: CardWords): Omit<BrewPlan, 'grindU
       if (Object.keys(how).length > 0) last.agitationHow = how;
     }
     if (words.startsWith('Take the chilled ball')) ballUntilS = atS;
-    if (words.endsWith('done.')) end = { atS, lifts: words.startsWith('Lift') };
+    if (words.includes('open the lid')) lidOpensS = atS;
+    if (words.endsWith('done.')) {
+      const until = /by (\d+):(\d+) at the latest/.exec(words);
+      const untilS = until ? Number(until[1]) * 60 + Number(until[2]) : atS;
+      end = { atS, untilS, lifts: words.startsWith('Lift') };
+    }
   }
   const bypass = after.join(' ');
   const mixed = /Grind ([\d.]+) g at (\d+) µm and ([\d.]+) g at (\d+) µm, and mix/.exec(all);
@@ -100,8 +106,10 @@ function brewedFrom({ before, steps, after }: CardWords): Omit<BrewPlan, 'grindU
     kettleC: startC,
     pours,
     drawdownS: end.atS,
+    ...(end.untilS > end.atS ? { endWithinS: end.untilS - end.atS } : {}),
     ...(end.lifts ? { lifts: true } : {}),
     ...(ballUntilS !== undefined && all.includes('Place the chilled ball') ? { ballUntilS } : {}),
+    ...(lidOpensS === undefined ? {} : { lidOpensS }),
     ...(regulator ? { regulatorGps: Number(regulator[1]) } : {}),
     ...(mixed
       ? { secondGrind: { grindUm: secondUm, sharePercent: Math.round((100 * secondG) / (firstG + secondG)) } }
@@ -138,6 +146,8 @@ const plans = fc
     ),
     hasBloom: fc.boolean(),
     lifts: fc.boolean(),
+    lidOpensS: fc.option(fc.integer({ min: 0, max: 150 }), { nil: undefined }),
+    endWithinS: fc.option(fc.integer({ min: 1, max: 60 }), { nil: undefined }),
     ballUntilS: fc.option(fc.integer({ min: 20, max: 90 }), { nil: undefined }),
     bypassG: fc.option(fc.integer({ min: 5, max: 60 }), { nil: undefined }),
     regulatorGps: fc.option(fc.integer({ min: 2, max: 9 }), { nil: undefined }),
@@ -152,7 +162,7 @@ const plans = fc
   })
   .map((drawn): BrewPlan => {
     const { doseG, kettleC, bloomG, mains, hasBloom, lifts } = drawn;
-    const { ballUntilS, bypassG, regulatorGps, secondGrind, sieveUm } = drawn;
+    const { ballUntilS, bypassG, regulatorGps, secondGrind, sieveUm, endWithinS, lidOpensS } = drawn;
     const bloom: Pour = { startS: 0, amountG: bloomG, flowGps: 6, agitation: 'swirl', isBloom: true };
     const pours = mains.map(
       ({ kettleC: ownC, pattern, heightCm, startsWhen, agitationHow, ...pour }, index): Pour => ({
@@ -173,6 +183,8 @@ const plans = fc
       pours: hasBloom ? [bloom, ...pours] : pours,
       drawdownS: 260,
       ...(lifts ? { lifts } : {}),
+      ...(lidOpensS === undefined ? {} : { lidOpensS }),
+      ...(endWithinS === undefined ? {} : { endWithinS }),
       ...(ballUntilS === undefined ? {} : { ballUntilS }),
       ...(bypassG === undefined ? {} : { bypassG }),
       ...(regulatorGps === undefined ? {} : { regulatorGps }),

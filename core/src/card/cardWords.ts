@@ -1,6 +1,7 @@
 import { benchSteps, callsFor, type BenchStep } from '../bench/benchSteps.js';
 import { grindingOf } from '../plan/grinding.js';
 import { pourKettlesC, type BrewPlan } from '../plan/plan.js';
+import { formatDuration } from '../quantity/duration.js';
 import { celsiusToFahrenheit } from '../temperature/scales.js';
 import type { Agitating } from '../vocabulary.js';
 
@@ -88,10 +89,12 @@ function stepSentence(step: BenchStep): string {
       ].join(' ');
     case 'agitate':
       return agitatingSentence(step);
+    case 'open-lid':
+      return 'Take the kettle off its heat and open the lid: it cools from here.';
     case 'remove-ball':
       return 'Take the chilled ball away.';
     case 'drawdown':
-      return step.lifts ? 'Lift the brewer off: done.' : 'The stream turns to drops: done.';
+      return endSentence(step);
   }
 }
 
@@ -102,6 +105,11 @@ function agitatingSentence({ how, times, isHard, onlyIf }: Extract<BenchStep, { 
     isHard ? 'hard' : 'gently',
   ].join(' ');
   return `${onlyIf === null ? capital(doing) : `${capital(onlyIf)}, ${doing}`}.`;
+}
+
+function endSentence({ lifts, plannedS, untilS }: Extract<BenchStep, { kind: 'drawdown' }>): string {
+  const by = untilS === plannedS ? '' : `, by ${formatDuration(untilS)} at the latest`;
+  return lifts ? `Lift the brewer off${by}: done.` : `The stream turns to drops${by}: done.`;
 }
 
 function capital(words: string): string {

@@ -70,9 +70,11 @@ export const PLAN = fields({
       startsWhen: optional(choice(POUR_TRIGGERS)),
     }),
   ),
+  endWithinS: optional('number'),
   lifts: optional('yes or no'),
   bypassG: optional('number'),
   ballUntilS: optional('number'),
+  lidOpensS: optional('number'),
   regulatorGps: optional('number'),
 });
 

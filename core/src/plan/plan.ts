@@ -62,10 +62,14 @@ export interface BrewPlan {
   pours: readonly Pour[];
   /** When the stream should turn to drops, s on the brew clock; or when the brewer is lifted off. */
   drawdownS: number;
+  /** The end may come so much later and is still on plan, s; left out where it is one moment. */
+  endWithinS?: number;
   /** The brewer is lifted off at `drawdownS`, whatever still runs. */
   lifts?: boolean;
   /** A chilled ball lies under the outlet from the start until this time, s. */
   ballUntilS?: number;
+  /** The kettle is taken off its heat and its lid opened at this time, s: later pours fall with it, until one sets it anew. */
+  lidOpensS?: number;
   /** A flow regulator stands on the brewer and takes the pours: the most it lets through, g/s. */
   regulatorGps?: number;
   /** Water added to the finished beverage, g. */

@@ -1,6 +1,7 @@
 import { formatDuration } from '../quantity/duration.js';
 import { formatRatio } from '../quantity/ratio.js';
 import { agitationWords } from './agitating.js';
+import { endWords } from './endWords.js';
 import { grindWords } from './grinding.js';
 import { pouringWords, startWords } from './pouringWords.js';
 import { planRatio, planWaterG, pourKettlesC, roundToTenth, runningTotalsG, type BrewPlan } from './plan.js';
@@ -20,6 +21,7 @@ export interface PlanChange {
     | 'agitation'
     | 'drawdown'
     | 'ball'
+    | 'lid'
     | 'bypass';
   from: string;
   to: string;
@@ -53,11 +55,15 @@ const FIGURES: { figure: PlanChange['figure']; print: (plan: BrewPlan) => string
   { figure: 'agitation', print: printAgitation },
   {
     figure: 'drawdown',
-    print: (plan) => `${plan.lifts ? 'lifted at ' : ''}${formatDuration(plan.drawdownS)}`,
+    print: (plan) => `${plan.lifts ? 'lifted at ' : ''}${endWords(plan)}`,
   },
   {
     figure: 'ball',
     print: ({ ballUntilS }) => (ballUntilS ? `until ${formatDuration(ballUntilS)}` : 'none'),
+  },
+  {
+    figure: 'lid',
+    print: ({ lidOpensS }) => (lidOpensS === undefined ? 'shut' : `opened at ${formatDuration(lidOpensS)}`),
   },
   { figure: 'bypass', print: ({ bypassG }) => (bypassG ? `${bypassG} g` : 'none') },
 ];

@@ -83,7 +83,12 @@ describe('steps of a plan other than pours', () => {
     const lifted = valueOf(forecastPlan({ plan, kit: CONE_KIT }));
     expect(lifted.beverageG).toBeLessThan(valueOf(forecastPlan({ plan: PLAIN, kit: CONE_KIT })).beverageG);
     expect(lifted.afterLift?.beverageG).toBeGreaterThan(1);
-    expect(benchSteps(plan).at(-1)).toEqual({ kind: 'drawdown', plannedS: 100, lifts: true });
+    expect(benchSteps(plan).at(-1)).toEqual({
+      kind: 'drawdown',
+      plannedS: 100,
+      untilS: 100,
+      lifts: true,
+    });
   });
 
   it('bypass adds to the beverage and leaves the yield', () => {

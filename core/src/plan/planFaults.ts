@@ -14,6 +14,7 @@ export type PlanFaultReason =
   | 'kettle-above-boiling'
   | 'regulator-too-slow'
   | 'ball-after-the-end'
+  | 'lid-cools-no-pour'
   | 'grinds-alike'
   | 'sieve-takes-too-much';
 
@@ -98,6 +99,14 @@ export function planFaults({ plan, boilingC }: { plan: BrewPlan; boilingC?: numb
       reason: 'ball-after-the-end',
       field: 'ballUntilS',
       message: `The chilled ball is taken away before ${formatDuration(plan.drawdownS)}, when the brew ends.`,
+    });
+  }
+  const lastStartS = pours.at(-1)?.startS ?? 0;
+  if (plan.lidOpensS !== undefined && plan.lidOpensS >= lastStartS) {
+    faults.push({
+      reason: 'lid-cools-no-pour',
+      field: 'lidOpensS',
+      message: `The last pour starts at ${formatDuration(lastStartS)}; open the lid before, or nothing is poured cooler.`,
     });
   }
   faults.push(...grindingFaults(plan));

@@ -2,7 +2,7 @@ import { useRef } from 'react';
 import {
   benchSteps,
   modelledAgitation,
-  pourKettlesC,
+  pouredAtC,
   type AddedAgitation,
   type BenchStep,
   type BrewPlan,
@@ -137,7 +137,7 @@ function tellStandIn(key: string, plan: BrewPlan, step: BenchStep): void {
     source?.pour?.({
       toTotalG: step.totalG,
       flowGps: plan.pours[step.pourNumber - 1]?.flowGps ?? 0,
-      kettleC: pourKettlesC(plan)[step.pourNumber - 1] ?? plan.kettleC,
+      kettleC: pouredAtC(plan)[step.pourNumber - 1] ?? plan.kettleC,
     });
   }
 }

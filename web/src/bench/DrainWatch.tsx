@@ -1,6 +1,7 @@
 import {
   drainOutlook,
   drainToCome,
+  endWords,
   formatDuration,
   stalledAfterS,
   type BrewPlan,
@@ -67,7 +68,7 @@ export function DrainWatch({
           )}
         </span>
         <span className="text-quiet">
-          plan <span className="reading">{formatDuration(plan.drawdownS)}</span>, stalled after{' '}
+          plan <span className="reading">{endWords(plan)}</span>, stalled after{' '}
           <span className="reading">{formatDuration(stalledS)}</span>
         </span>
       </p>

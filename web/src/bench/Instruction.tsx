@@ -1,4 +1,4 @@
-import { callsFor, formatDuration, type BenchStep } from '@vendu/core';
+import { callsFor, dueWords, type BenchStep } from '@vendu/core';
 import { classes } from '../ui/classes';
 import { agitatingWords, secondsWords, stepWords } from './stepWords';
 
@@ -56,7 +56,8 @@ export function Instruction({
           {next.kind === 'pour' && <span className="mr-6">+{next.amountG} g</span>}
           {agitating && <span className="mr-6 font-words font-semibold">{agitating}</span>}
           {next.kind === 'pour' && next.pouring && <span className="mr-6 font-words">{next.pouring}</span>}
-          {waitsFor === null ? 'at' : 'about'} {formatDuration(next.plannedS)}
+          {waitsFor === null && 'at '}
+          {dueWords(next)}
           {isOpen && <span className="ml-6 font-words">else S skips it</span>}
         </p>
       </div>

@@ -1,4 +1,4 @@
-import { pourKettlesC, type BenchStep, type BrewPlan } from '@vendu/core';
+import { pouredAtC, type BenchStep, type BrewPlan } from '@vendu/core';
 import { Notice } from '../ui/Notice';
 import type { KettleView } from './useKettle';
 
@@ -17,7 +17,7 @@ export function KettleReadout({
 }) {
   if (!kettle) return null;
   if (kettle.trouble !== '') return <Notice tone="alarm">{kettle.trouble}</Notice>;
-  const wantedC = next?.kind === 'pour' ? pourKettlesC(plan)[next.pourNumber - 1] : undefined;
+  const wantedC = next?.kind === 'pour' ? pouredAtC(plan)[next.pourNumber - 1] : undefined;
   const offC = wantedC === undefined || kettle.kettleC === null ? 0 : kettle.kettleC - wantedC;
   return (
     <span className="flex flex-wrap items-baseline gap-x-4">

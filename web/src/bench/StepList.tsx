@@ -1,8 +1,8 @@
 import { memo } from 'react';
 import {
-  callsFor,
+  dueWords,
   formatClock,
-  formatDuration,
+  latenessS,
   planAgainstActual,
   type BrewPlan,
   type StepComparison,
@@ -61,10 +61,7 @@ export const StepList = memo(function StepList({
               <td className={`${CELL} font-semibold`}>
                 <StepName step={row.step} />
               </td>
-              <td className={`${CELL} reading`}>
-                {callsFor(row.step) !== null && <span className="font-words">about </span>}
-                {formatDuration(row.step.plannedS)}
-              </td>
+              <td className={`${CELL} reading`}>{dueWords(row.step)}</td>
               <td className={`${CELL} reading`}>
                 <Done row={row} />
               </td>
@@ -116,7 +113,7 @@ function Done({ row }: { row: StepComparison }) {
   if (row.skipped) return <span className="font-words">skipped</span>;
   if (row.doneS === null) return <span>–</span>;
   // By the figures shown, so that plan, done and lateness add up to the eye.
-  const late = row.lateByS === null ? 0 : Math.floor(row.doneS) - row.step.plannedS;
+  const late = latenessS(row.step, Math.floor(row.doneS)) ?? 0;
   return (
     <>
       <span className="font-semibold text-ink">{formatClock(row.doneS)}</span>

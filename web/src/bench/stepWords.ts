@@ -17,6 +17,8 @@ export function stepWords(step: BenchStep): { doing: string; figure: string } {
       };
     case 'agitate':
       return { doing: AGITATING[step.how], figure: '' };
+    case 'open-lid':
+      return { doing: 'Kettle off, lid open', figure: '' };
     case 'remove-ball':
       return { doing: 'Chilled ball off', figure: '' };
     case 'drawdown':

@@ -2,6 +2,7 @@ import { line } from 'd3-shape';
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import {
   agitationWords,
+  endWords,
   formatDuration,
   moveDrawdown,
   movePourEnd,
@@ -239,7 +240,7 @@ export function DrawingBoard(props: DrawingBoardProps) {
         className="reading fill-time text-[12px] font-medium"
         aria-hidden
       >
-        {formatDuration(plan.drawdownS)}
+        {endWords(plan)}
       </text>
       {plan.pours.map((pour, index) => {
         const name = pour.isBloom ? 'the bloom' : `pour ${index + 1}`;

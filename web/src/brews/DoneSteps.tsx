@@ -1,4 +1,4 @@
-import { callsFor, formatClock, formatDuration, planAgainstActual } from '@vendu/core';
+import { dueWords, formatClock, planAgainstActual } from '@vendu/core';
 import type { BrewView, CorrectionView } from '@vendu/contract';
 import { troubleOf } from '../api/problem';
 import { StepName } from '../bench/StepName';
@@ -39,10 +39,7 @@ export function DoneSteps({ brew }: { brew: BrewView }) {
                   <td className={`${CELL} font-semibold`}>
                     <StepName step={step} />
                   </td>
-                  <td className={`${CELL} reading`}>
-                    {callsFor(step) !== null && <span className="font-words">about </span>}
-                    {formatDuration(step.plannedS)}
-                  </td>
+                  <td className={`${CELL} reading`}>{dueWords(step)}</td>
                   <td className={`${CELL} w-28`}>
                     {doneS === null ? (
                       <span className="text-quiet">{skipped ? 'skipped' : 'not reached'}</span>

@@ -3,7 +3,7 @@ import {
   formatSigned,
   kettleReadsC,
   planAgainstActual,
-  pourKettlesC,
+  pouredAtC,
   type Departure,
 } from '@vendu/core';
 import { AGITATION_NAMES } from '../ui/words';
@@ -46,7 +46,7 @@ export function departureWords(departure: Departure, { plan, steps, events, dose
         events,
         pours.map(({ doneS }) => doneS),
       );
-      const planned = pourKettlesC(plan);
+      const planned = pouredAtC(plan);
       return `kettle off by ${listed(reads.map((readC, index) => (readC === null ? null : readC - (planned[index] ?? readC))))} °C`;
     }
   }

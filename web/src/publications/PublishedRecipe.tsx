@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import { firstKettleC, formatDuration, planAllWaterG } from '@vendu/core';
+import { endWords, firstKettleC, formatDuration, planAllWaterG } from '@vendu/core';
 import type { PublicRecipeListItem } from '@vendu/contract';
 import { FittedStaircase } from '../staircase/FittedStaircase';
 import { countryName } from '../ui/countries';
@@ -33,7 +33,7 @@ export function PublishedRecipe({ recipe }: { recipe: PublicRecipeListItem }) {
             {plan.doseG} g to {planAllWaterG(plan)} g
           </span>
           <span className="text-temperature">{firstKettleC(plan)} °C</span>
-          <span className="text-time">{formatDuration(plan.drawdownS)}</span>
+          <span className="text-time">{endWords(plan)}</span>
           <span className="ml-auto font-words text-small text-quiet">{recipe.brewerName}</span>
         </span>
       </Link>

@@ -1,6 +1,6 @@
-import type { BrewPlan } from '@vendu/core';
+import { endWords, type BrewPlan } from '@vendu/core';
 import { QuantityField } from '../ui/QuantityField';
-import { CLOCK, FLOW, GRAMS, whole, within } from '../ui/quantities';
+import { CLOCK, FLOW, GRAMS, SECONDS, whole, within } from '../ui/quantities';
 import { without } from './without';
 
 interface OtherStepsProps {
@@ -9,10 +9,10 @@ interface OtherStepsProps {
   faults: Record<string, string>;
 }
 
-/** Steps that are no pours: the flow regulator, the chilled ball, how the brew ends, water added to the cup. */
+/** Steps that are no pours: the flow regulator, the chilled ball, the kettle's lid, how the brew ends, water added to the cup. */
 export function OtherSteps({ plan, onOffer, faults }: OtherStepsProps) {
   return (
-    <fieldset className="grid grid-cols-2 items-start gap-x-3 gap-y-3 sm:grid-cols-4">
+    <fieldset className="grid grid-cols-2 items-start gap-x-3 gap-y-3 sm:grid-cols-3">
       <legend className="sr-only">Other steps</legend>
       <QuantityField
         label="Flow regulator"
@@ -33,6 +33,26 @@ export function OtherSteps({ plan, onOffer, faults }: OtherStepsProps) {
         error={faults['ballUntilS']}
         placeholder="no ball"
         hint="under the outlet from the start"
+      />
+      <QuantityField
+        label="Lid opened at"
+        quantity={whole(within(CLOCK, { label: 'Lid opened at', min: 0, max: 3600 }))}
+        value={plan.lidOpensS ?? null}
+        onOffer={(lidOpensS) => onOffer({ ...plan, lidOpensS })}
+        onClear={() => onOffer(without(plan, 'lidOpensS'))}
+        error={faults['lidOpensS']}
+        placeholder="stays shut"
+        hint="kettle off its heat, cooling from then"
+      />
+      <QuantityField
+        label="End within"
+        quantity={whole(within(SECONDS, { label: 'End within', min: 1, max: 120 }))}
+        value={plan.endWithinS ?? null}
+        onOffer={(endWithinS) => onOffer({ ...plan, endWithinS })}
+        onClear={() => onOffer(without(plan, 'endWithinS'))}
+        error={faults['endWithinS']}
+        placeholder="one moment"
+        hint={plan.endWithinS === undefined ? 'how much later is still on plan' : `ends ${endWords(plan)}`}
       />
       <QuantityField
         label="Bypass"

@@ -5,7 +5,7 @@ import {
   joinWithNext,
   AGITATIONS,
   parseMassOrMultipleG,
-  pourKettlesC,
+  pouredAtC,
   removePour,
   runningTotalsG,
   setPourAmount,
@@ -42,7 +42,7 @@ const CELL = 'border-b border-rule py-1.5 pr-3 align-top';
 /** The pours as figures: running totals and amounts side by side, either can be typed. */
 export function PourTable({ plan, onOffer, selected, onSelect, faults }: PourTableProps) {
   const totals = runningTotalsG(plan);
-  const kettlesC = pourKettlesC(plan);
+  const kettlesC = pouredAtC(plan);
   const amount: Quantity = {
     ...within(GRAMS, { label: 'Amount', min: 1, max: 3000 }),
     parse: (text) => parseMassOrMultipleG({ text, doseG: plan.doseG }),
@@ -155,7 +155,7 @@ export function PourTable({ plan, onOffer, selected, onSelect, faults }: PourTab
                       value={pour.kettleC ?? null}
                       onOffer={(kettleC) => setKettle(index, kettleC)}
                       onClear={() => setKettle(index, undefined)}
-                      placeholder={String(kettlesC[index] ?? plan.kettleC)}
+                      placeholder={CELSIUS.format(kettlesC[index] ?? plan.kettleC)}
                       error={faults[`pours.${index}.kettleC`]}
                     />
                   </td>

@@ -1,6 +1,13 @@
 import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
-import { formatDuration, runningTotalsG, staircase, type BrewPlan, type StaircasePoint } from '@vendu/core';
+import {
+  endWords,
+  formatDuration,
+  runningTotalsG,
+  staircase,
+  type BrewPlan,
+  type StaircasePoint,
+} from '@vendu/core';
 import { EdgeLabels, StepLabels } from './StepLabels';
 
 interface StaircaseProps {
@@ -110,7 +117,7 @@ export function Staircase({ plan, width, height, actual, outflow, nowS, behind, 
         textAnchor="middle"
         className="reading fill-time text-[12px] font-medium"
       >
-        {formatDuration(plan.drawdownS)}
+        {endWords(plan)}
       </text>
       <text
         x={x(plan.drawdownS) + (actual ? 0 : 5)}

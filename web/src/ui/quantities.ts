@@ -54,6 +54,7 @@ export const CENTIMETRES = plain('cm', 'text-ink', 0);
 export const METRES = plain('m', 'text-ink', 0);
 export const MG_PER_L = plain('mg/L', 'text-ink', 1);
 export const LITRES = plain('L', 'text-water', 1);
+export const SECONDS = plain('s', 'text-time', 0);
 export const DAYS = plain('d', 'text-time', 0);
 export const COUNT = plain('', 'text-ink', 0);
 export const DECIMAL = plain('', 'text-ink', 2);
