@@ -151,6 +151,12 @@ describe('warnings of a plan', () => {
       'bloom-unusual',
       'mean-flow-unusual',
     ]);
+    const wide = { ...PLAN, pours: PLAN.pours.map((pour) => ({ ...pour, amountG: pour.amountG * 1.08 })) };
+    const reasons = (widest: number) =>
+      planWarnings(wide, { tightest: 16, widest }).map(({ reason }) => reason);
+    expect(planRatio(wide)).toBeGreaterThan(17);
+    expect(reasons(16)).toEqual(['ratio-unusual']);
+    expect(reasons(18.5)).toEqual([]);
     expect(planWarnings(odd).every(({ advice }) => advice.length > 10)).toBe(true);
   });
 });

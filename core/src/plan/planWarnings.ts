@@ -19,15 +19,23 @@ export const USUAL = {
   meanFlowGps: { low: 0.9, high: 3.1 },
 } as const;
 
-/** What a careful colleague would remark on; empty for a plan inside the usual spans. */
-export function planWarnings(plan: BrewPlan): PlanWarning[] {
+/**
+ * What a careful colleague would remark on; empty for a plan inside the usual spans.
+ *
+ * @param forAim - the ratios that the recipe's own aim asks for: nobody is told off for going where he aims
+ */
+export function planWarnings(plan: BrewPlan, forAim?: { tightest: number; widest: number }): PlanWarning[] {
   const warnings: PlanWarning[] = [];
   const ratio = planRatio(plan);
-  if (outside(ratio, USUAL.ratio)) {
+  const span = {
+    low: Math.min(USUAL.ratio.low, forAim?.tightest ?? Infinity),
+    high: Math.max(USUAL.ratio.high, forAim?.widest ?? 0),
+  };
+  if (outside(ratio, span)) {
     warnings.push({
       reason: 'ratio-unusual',
-      message: `Ratio ${formatRatio(ratio)} is outside 1:${USUAL.ratio.low} to 1:${USUAL.ratio.high}.`,
-      advice: ratio < USUAL.ratio.low ? 'Use more water or less coffee.' : 'Use less water or more coffee.',
+      message: `Ratio ${formatRatio(ratio)} is outside ${formatRatio(span.low)} to ${formatRatio(span.high)}.`,
+      advice: ratio < span.low ? 'Use more water or less coffee.' : 'Use less water or more coffee.',
     });
   }
   if (outside(plan.kettleC, USUAL.kettleC)) {

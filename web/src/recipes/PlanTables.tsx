@@ -1,5 +1,5 @@
 import { memo } from 'react';
-import { planWarnings, type BrewPlan, type Lock } from '@vendu/core';
+import { ASSUMED_RETAINED, planWarnings, ratioForAim, type Aim, type BrewPlan, type Lock } from '@vendu/core';
 import type { GrinderView } from '@vendu/contract';
 import { Notice } from '../ui/Notice';
 import { Compared, type ComparedPlan } from './Compared';
@@ -14,6 +14,7 @@ import { settingWords } from './settingWords';
 interface PlanTablesProps {
   plan: BrewPlan;
   grinder: GrinderView;
+  aim: Aim;
   /** Takes an edit, or answers why it cannot be. */
   onOffer: (plan: BrewPlan) => string | undefined;
   /** Complaints by path in the plan, as `pours.1.startS`. */
@@ -31,6 +32,7 @@ interface PlanTablesProps {
 export const PlanTables = memo(function PlanTables({
   plan,
   grinder,
+  aim,
   onOffer,
   faults,
   locks,
@@ -58,7 +60,7 @@ export const PlanTables = memo(function PlanTables({
       <OtherSteps plan={plan} onOffer={onOffer} faults={faults} />
       <Compared plan={plan} options={options} compared={compared} onCompare={onCompare} />
       {faults['pours'] && <Notice tone="alarm">{faults['pours']}</Notice>}
-      {planWarnings(plan).map(({ reason, message, advice }) => (
+      {planWarnings(plan, ratioForAim(aim, ASSUMED_RETAINED.midGPerG)).map(({ reason, message, advice }) => (
         <Notice key={reason}>
           <span className="font-semibold text-ink">{message}</span> {advice}
         </Notice>

@@ -69,6 +69,7 @@ export function RecipeSheet({ recipe, grinder, brewer, kit }: RecipeSheetProps) 
     }),
     [brewer, kit, recipe],
   );
+  const aim = useMemo(() => aimOf(kit.house.window, recipe.schools, recipe.aim), [kit, recipe]);
   const live = useForecast(plan, ground, { isMoving: dragged !== null });
   const trouble = troubleOf(error);
   const isStale = trouble?.kind === 'stale' || (editor.isChanged && editor.basedOn !== newest.number);
@@ -171,6 +172,7 @@ export function RecipeSheet({ recipe, grinder, brewer, kit }: RecipeSheetProps) 
           <PlanTables
             plan={shown}
             grinder={grinder}
+            aim={aim}
             onOffer={offer}
             faults={faults}
             locks={locks}
@@ -195,11 +197,7 @@ export function RecipeSheet({ recipe, grinder, brewer, kit }: RecipeSheetProps) 
           <RecipeBrews recipe={recipe} />
         </div>
         <div className="flex flex-col gap-8">
-          <ForecastPanel
-            live={live}
-            aim={aimOf(kit.house.window, recipe.schools, recipe.aim)}
-            plannedS={plan.drawdownS}
-          />
+          <ForecastPanel live={live} aim={aim} plannedS={plan.drawdownS} />
           <ScalePanel
             plan={editor.plan}
             kit={kit}
