@@ -111,6 +111,7 @@ export {
 } from './plan/plan.js';
 export { keepLocked, LOCKS, type Lock, type LockReason } from './plan/keepLocked.js';
 export { joinWithNext, moveDrawdown, movePourEnd, movePourStart, splitPour } from './plan/movePours.js';
+export { isOfProcess, mayHaveBase, processFaults, type Processing } from './lot/process.js';
 export {
   agitationWords,
   conditionWords,

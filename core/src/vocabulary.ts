@@ -14,6 +14,10 @@ export const PROCESSES = [
 ] as const;
 export type Process = (typeof PROCESSES)[number];
 
+/** What a fermentation, an added fruit or a decaffeination is done on top of. */
+export const BASE_PROCESSES = ['washed', 'honey', 'natural'] as const satisfies readonly Process[];
+export type BaseProcess = (typeof BASE_PROCESSES)[number];
+
 /** How high a lot grew where nobody gives a figure. */
 export const ELEVATION_WORDS = ['low', 'middling', 'high'] as const;
 export type ElevationWord = (typeof ELEVATION_WORDS)[number];

@@ -31,3 +31,30 @@ test('a lot of which little is told: no process, and its elevation in a word tha
   // Nothing is supposed of the process.
   await expect(page.getByText(/^washed:|^natural:|^honey:/)).toHaveCount(0);
 });
+
+test('a lot fermented on top of a process: told, found, and started by the rules of both', async ({
+  page,
+}) => {
+  await signIn(page, 'barista');
+  await page.goto('/lots/new');
+  await page.getByLabel('Name').fill('Sealed cherries');
+  await page.getByLabel('Country').selectOption({ label: 'Uganda' });
+  const process = page.getByLabel(/^Process/);
+  const base = page.getByLabel('Base process');
+  await process.selectOption({ label: 'Washed' });
+  await expect(base).toBeHidden();
+  await process.selectOption({ label: 'Anaerobic' });
+  await base.selectOption({ label: 'Natural' });
+  const hints = page.getByRole('complementary', { name: 'Starting recipe so far' });
+  await expect(hints).toContainText('natural: extracts easily');
+  await expect(hints).toContainText('long or closed fermentation');
+  await page.getByLabel('Roast date').fill('2026-01-15');
+  await page.getByRole('button', { name: 'Add the lot' }).click();
+  await expect(page.getByRole('heading', { name: 'Sealed cherries' })).toBeVisible();
+  await expect(page.getByText('Process', { exact: true }).locator('+ dd')).toHaveText('Anaerobic natural');
+  await page.getByRole('link', { name: 'Lots', exact: true }).click();
+  await page.getByLabel('Process').selectOption({ label: 'Natural' });
+  await expect(page.getByRole('link', { name: 'Sealed cherries' })).toBeVisible();
+  await page.getByLabel('Process').selectOption({ label: 'Washed' });
+  await expect(page.getByRole('link', { name: 'Sealed cherries' })).toBeHidden();
+});

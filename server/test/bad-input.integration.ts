@@ -58,6 +58,18 @@ describe('a field that cannot be right is named, with the allowed range', () => 
       'nothing, beside a figure',
     ],
     ['an elevation in a word of its own', { elevationWord: 'lofty' }, 'elevationWord', 'low, middling, high'],
+    [
+      'a base beside a process that is one',
+      { process: 'washed', baseProcess: 'natural' },
+      'baseProcess',
+      'nothing, beside this process',
+    ],
+    [
+      'a base of its own',
+      { process: 'anaerobic', baseProcess: 'wet' },
+      'baseProcess',
+      'washed, honey, natural',
+    ],
     ['a reversed elevation', { elevationFromM: 1900, elevationToM: 1700 }, 'elevationToM', '1900 m or more'],
   ])('%s in a lot', async (_, change, field, allowed) => {
     const response = await app.barista.post('/api/lots').send({ ...SMALLEST_LOT, ...change });

@@ -171,9 +171,20 @@ describe('taking in and weighing', () => {
       { field: 'lots.1.elevationToM' },
     ]);
     expect((await page('')).total).toBe(before);
-    const lots = ['From a file', 'From a file too'].map((name) => ({ ...SMALLEST_LOT, name }));
+    const lots = ['From a file', 'From a file too'].map((name) => ({
+      ...SMALLEST_LOT,
+      name,
+      process: 'anaerobic',
+      baseProcess: 'natural',
+    }));
     await app.barista.post('/api/lots/import').send({ lots }).expect(201);
     expect((await page('')).total).toBe(before + 2);
+    // An anaerobic natural is found among the naturals as among the anaerobic lots.
+    for (const process of ['natural', 'anaerobic']) {
+      const found = await page(`search=From%20a%20file&process=${process}`);
+      expect(found.lots.map(({ baseProcess }) => baseProcess)).toEqual(['natural', 'natural']);
+    }
+    expect((await page('search=From%20a%20file&process=washed')).total).toBe(0);
     // The same file once more would have every lot twice.
     const again = await app.barista.post('/api/lots/import').send({ lots }).expect(422);
     expect((again.body as { errors: { field: string }[] }).errors).toMatchObject([

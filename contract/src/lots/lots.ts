@@ -10,11 +10,13 @@ import {
   ValidateNested,
 } from 'class-validator';
 import {
+  BASE_PROCESSES,
   ELEVATION_WORDS,
   LOT_SIGNS,
   LOT_STAGES,
   PROCESSES,
   ROAST_LEVELS,
+  type BaseProcess,
   type ElevationWord,
   type KeptElevation,
   type LotDue,
@@ -57,6 +59,11 @@ export class LotFactsDto implements Record<LotText, string>, Record<LotFigure, n
 
   @OneOf({ label: 'Process', values: PROCESSES })
   process!: Process;
+
+  /** What a fermentation or a decaffeination was done on top of; nothing for a process that is a base itself. */
+  @ValidateIf(isGiven)
+  @OneOf({ label: 'Base process', values: BASE_PROCESSES })
+  baseProcess: BaseProcess | null = null;
 
   @TextUpTo(LOT_TEXTS.fermentationNote)
   fermentationNote: string = '';
@@ -219,6 +226,7 @@ export interface LotListItem {
   country: string;
   region: string;
   process: Process;
+  baseProcess: BaseProcess | null;
   additions: string;
   elevationFromM: number | null;
   elevationToM: number | null;

@@ -1,5 +1,5 @@
 import { Type } from 'class-transformer';
-import type { BrewPlan, KeptElevation, Process } from '@vendu/core';
+import type { BaseProcess, BrewPlan, KeptElevation, Process } from '@vendu/core';
 import { NumberBetween, TextUpTo } from '../validation/decorators.js';
 
 export class PublishDto {
@@ -42,6 +42,8 @@ export interface PublicRecipeListItem {
   lotName: string;
   country: string;
   process: Process;
+  /** Left out on cards older than this. */
+  baseProcess?: BaseProcess | null;
   brewerName: string;
   plan: BrewPlan;
   houseName: string;

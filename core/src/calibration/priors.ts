@@ -1,7 +1,8 @@
 import { isLow } from '../lot/grown.js';
 import type { Elevation } from '../quantity/elevation.js';
 import { inverse, Matrix } from 'ml-matrix';
-import type { Process, RoastLevel } from '../vocabulary.js';
+import { mayHaveBase } from '../lot/process.js';
+import type { BaseProcess, Process, RoastLevel } from '../vocabulary.js';
 import { outOfRange, type OutOfRange } from '../input/ranges.js';
 import { FACTORS, type LearnedFactors } from './conditions.js';
 
@@ -75,17 +76,20 @@ export interface EarlierLot {
  */
 export function lotPrior({
   process,
+  baseProcess = null,
   elevation = null,
   roastLevel,
   earlierLots = [],
 }: {
   process?: Process;
+  baseProcess?: BaseProcess | null;
   elevation?: Elevation | null;
   roastLevel?: RoastLevel;
   earlierLots?: readonly EarlierLot[];
 }): LotPrior {
   const shifts = [
     process ? BY_PROCESS[process] : {},
+    process && baseProcess && mayHaveBase(process) ? BY_PROCESS[baseProcess] : {},
     roastLevel ? BY_ROAST[roastLevel] : {},
     elevation !== null && isLow(elevation) ? LOW_GROWN : {},
   ];

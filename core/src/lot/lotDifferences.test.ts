@@ -3,6 +3,7 @@ import { lotDifferences, type LotOrigin } from './lotDifferences.js';
 
 const LOT: LotOrigin = {
   process: 'washed',
+  baseProcess: null,
   elevationFromM: 1700,
   elevationToM: 1900,
   variety: 'Sarchi',

@@ -1,10 +1,11 @@
 import { elevationOf, type KeptElevation } from '../quantity/elevation.js';
 import { isHigh, isLow } from './grown.js';
-import type { Process } from '../vocabulary.js';
+import type { BaseProcess, Process } from '../vocabulary.js';
 
 /** What two lots of one producer are told apart by. */
 export interface LotOrigin extends KeptElevation {
   process: Process;
+  baseProcess: BaseProcess | null;
   variety: string;
   harvest: string;
   drying: string;
@@ -23,7 +24,8 @@ export function lotDifferences(one: LotOrigin, other: LotOrigin): LotDifference[
 
 const DIFFERS: Record<LotDifference, (one: LotOrigin, other: LotOrigin) => boolean> = {
   process: (one, other) =>
-    one.process !== other.process && one.process !== 'not-known' && other.process !== 'not-known',
+    (one.process !== other.process && one.process !== 'not-known' && other.process !== 'not-known') ||
+    (one.baseProcess !== other.baseProcess && one.baseProcess !== null && other.baseProcess !== null),
   elevation: grewApart,
   variety: (one, other) => saysOtherwise(one.variety, other.variety),
   harvest: (one, other) => saysOtherwise(one.harvest, other.harvest),

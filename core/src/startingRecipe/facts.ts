@@ -3,11 +3,13 @@ import { isHigh, isLow } from '../lot/grown.js';
 import type { Elevation } from '../quantity/elevation.js';
 import { USUAL_SCHOOLS, type SchoolPoint, type Schools } from '../schools/schools.js';
 import type { WaterFacts } from './kitNotes.js';
-import type { BrewerShape, LotSign, Process, RoastLevel } from '../vocabulary.js';
+import type { BaseProcess, BrewerShape, LotSign, Process, RoastLevel } from '../vocabulary.js';
 
 /** What is known before the first brew of a lot, and what it will be brewed with. */
 export interface StartingFacts {
   process: Process;
+  /** What that was done on top of; left out or `null` where nobody says. */
+  baseProcess?: BaseProcess | null;
   /** Growing elevation; `null` where the sack does not say. */
   elevation: Elevation | null;
   /** `null` where the roaster did not say. */

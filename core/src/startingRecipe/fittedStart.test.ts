@@ -35,6 +35,7 @@ const start = (more: Partial<Parameters<typeof fittedStart>[0]> = {}) =>
 
 const CHARACTER: LotCharacter = {
   process: 'washed',
+  baseProcess: null,
   elevation: { fromM: 1850, toM: 1850 },
   roastLevel: 'light',
   variety: 'Bourbon',

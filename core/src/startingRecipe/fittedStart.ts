@@ -49,6 +49,7 @@ export function fittedStart({
 }): FittedStart {
   const prior = lotPrior({
     process: facts.process,
+    baseProcess: facts.baseProcess ?? null,
     elevation: facts.elevation,
     ...(facts.roastLevel ? { roastLevel: facts.roastLevel } : {}),
     earlierLots,

@@ -1,4 +1,5 @@
 import { isLongFermented, isOfLongFermentation } from '../lot/fermentation.js';
+import { isOfProcess } from '../lot/process.js';
 import type { Figure } from './figures.js';
 import { SCHOOL_RULES } from './schoolRules.js';
 import {
@@ -43,7 +44,9 @@ export const STARTING_RULES: readonly StartingRule[] = [
   {
     id: 'high-washed',
     because: 'grown high and washed: dense, extracts slowly, so hotter and finer',
-    applies: (facts) => facts.process === 'washed' && isHighGrown(facts),
+    // Where it was fermented long as well, the fermentation wins: it gives itself up early, however dense.
+    applies: (facts) =>
+      isOfProcess(facts, 'washed') && !isOfLongFermentation(facts.process) && isHighGrown(facts),
     pushes: [
       { figure: 'kettleC', by: 2 },
       { figure: 'grindUm', by: -30 },
@@ -97,7 +100,7 @@ export const STARTING_RULES: readonly StartingRule[] = [
   {
     id: 'natural',
     because: 'natural: extracts easily and is about sweetness and body, so tighter and a touch coarser',
-    applies: ({ process }) => process === 'natural',
+    applies: (facts) => isOfProcess(facts, 'natural'),
     pushes: [
       { figure: 'ratio', by: -0.5 },
       { figure: 'grindUm', by: 20 },
@@ -106,13 +109,13 @@ export const STARTING_RULES: readonly StartingRule[] = [
   {
     id: 'washed',
     because: 'washed: clarity and acidity are its point, so a little more water',
-    applies: ({ process }) => process === 'washed',
+    applies: (facts) => isOfProcess(facts, 'washed'),
     pushes: [{ figure: 'ratio', by: 0.4 }],
   },
   {
     id: 'honey',
     because: 'honey: structure is there anyway, so coarser and cooler keeps it transparent',
-    applies: ({ process }) => process === 'honey',
+    applies: (facts) => isOfProcess(facts, 'honey'),
     pushes: [
       { figure: 'grindUm', by: 20 },
       { figure: 'kettleC', by: -1 },

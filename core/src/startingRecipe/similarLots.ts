@@ -1,13 +1,23 @@
 import type { EarlierLot, LotEvidence } from '../calibration/priors.js';
 import { isOfLongFermentation } from '../lot/fermentation.js';
+import { isOfProcess } from '../lot/process.js';
 import { isHigh, isLow, middleElevationM } from '../lot/grown.js';
 import type { Elevation } from '../quantity/elevation.js';
 import type { BrewPlan } from '../plan/plan.js';
-import { ROAST_LEVELS, type BrewerShape, type Process, type RoastLevel } from '../vocabulary.js';
+import {
+  BASE_PROCESSES,
+  ROAST_LEVELS,
+  type BaseProcess,
+  type BrewerShape,
+  type Process,
+  type RoastLevel,
+} from '../vocabulary.js';
 
 /** What two lots are compared by. */
 export interface LotCharacter {
   process: Process;
+  /** What that was done on top of; `null` where nobody says. */
+  baseProcess: BaseProcess | null;
   elevation: Elevation | null;
   roastLevel: RoastLevel | null;
   /** Empty where nobody wrote it down. */
@@ -37,6 +47,8 @@ export interface SimilarLot extends FinishedLot {
 const WEIGHTS = { process: 0.35, elevation: 0.25, brewer: 0.15, roast: 0.15, variety: 0.1 };
 /** Part of the weight for what is of one family only: another long fermentation, an elevation told as a word. */
 const SAME_FAMILY = 0.5;
+/** Part of it where one of two lots of a process does not say what it was done on top of (assumed). */
+const BASE_UNTOLD = 0.75;
 /** Elevations this far apart count for little (e to the minus one). */
 const ELEVATION_SCALE_M = 300;
 const LEAST_LIKE = 0.35;
@@ -90,9 +102,19 @@ const NOTHING: Shared = { weight: 0, words: '' };
 
 function processShared(a: LotCharacter, b: LotCharacter): Shared {
   if (a.process === 'not-known') return NOTHING;
-  if (a.process === b.process) return { weight: WEIGHTS.process, words: 'same process' };
-  const related = isOfLongFermentation(a.process) && isOfLongFermentation(b.process);
-  return related ? { weight: WEIGHTS.process * SAME_FAMILY, words: 'both long fermented' } : NOTHING;
+  const family = WEIGHTS.process * SAME_FAMILY;
+  if (a.process === b.process) {
+    if (a.baseProcess === b.baseProcess) return { weight: WEIGHTS.process, words: 'same process' };
+    const isOpen = a.baseProcess === null || b.baseProcess === null;
+    return isOpen
+      ? { weight: WEIGHTS.process * BASE_UNTOLD, words: 'same process, as far as it is told' }
+      : { weight: family, words: 'same process on another base' };
+  }
+  if (isOfLongFermentation(a.process) && isOfLongFermentation(b.process)) {
+    return { weight: family, words: 'both long fermented' };
+  }
+  const base = BASE_PROCESSES.find((each) => isOfProcess(a, each) && isOfProcess(b, each));
+  return base ? { weight: family, words: `both ${base}` } : NOTHING;
 }
 
 function elevationShared(a: LotCharacter, b: LotCharacter): Shared {

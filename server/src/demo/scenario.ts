@@ -286,6 +286,7 @@ export const DEMO_LOTS: DemoLot[] = [
       producer: 'the Ayllapampa family',
       variety: 'Caturra, Catuai',
       process: 'anaerobic',
+      baseProcess: 'natural',
       fermentationNote: '96 h in sealed tanks, whole cherry',
       elevationFromM: 1480,
       densityGPerL: 695,

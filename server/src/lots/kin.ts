@@ -17,7 +17,8 @@ export async function findKin({ id, country, producer, farm }: LotModel): Promis
 }
 
 export function kinView(lot: LotModel, kin: LotModel, recipes: readonly RecipeListItem[]): KinLotView {
-  const { id, name, process, elevationFromM, elevationToM, elevationWord, variety, harvest, drying } = kin;
+  const { id, name, process, baseProcess, elevationFromM, elevationToM, elevationWord } = kin;
+  const { variety, harvest, drying } = kin;
   // As the database compares them.
   const isProducer =
     lot.producer !== '' && lot.producer.localeCompare(kin.producer, 'en', { sensitivity: 'base' }) === 0;
@@ -25,6 +26,7 @@ export function kinView(lot: LotModel, kin: LotModel, recipes: readonly RecipeLi
     id,
     name,
     process,
+    baseProcess,
     elevationFromM,
     elevationToM,
     elevationWord,

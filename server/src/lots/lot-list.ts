@@ -6,6 +6,7 @@ import {
   type BrewPlan,
   type ElevationWord,
   type LotStage,
+  type BaseProcess,
   type Process,
 } from '@vendu/core';
 import {
@@ -26,6 +27,7 @@ interface LotRow {
   country: string;
   region: string;
   process: Process;
+  baseProcess: BaseProcess | null;
   additions: string;
   elevationFromM: number | null;
   elevationToM: number | null;
@@ -47,7 +49,7 @@ interface RecipeRow extends Omit<RecipeListItem, 'accepted' | 'signedOff' | 'pla
   signedOff: number | bigint;
 }
 
-const COLUMNS = `id, name, country, region, process, additions, elevation_from_m AS elevationFromM,
+const COLUMNS = `id, name, country, region, process, base_process AS baseProcess, additions, elevation_from_m AS elevationFromM,
   elevation_to_m AS elevationToM, elevation_word AS elevationWord, stage, brew_count AS brewCount, brewed_g AS brewedG, left_g AS leftG,
   last_brewed_at AS lastBrewedAt, DATE_FORMAT(latest_roasted_on, '%Y-%m-%d') AS latestRoastedOn,
   DATE_FORMAT(launch_on, '%Y-%m-%d') AS launchOn`;
@@ -151,7 +153,7 @@ function conditionsOf({ search, stage, process }: LotsQueryDto): string {
     'TRUE',
     ...(search.trim() === '' ? [] : ['search_text LIKE :search']),
     ...(stage ? ['stage = :stage'] : []),
-    ...(process ? ['process = :process'] : []),
+    ...(process ? ['(process = :process OR base_process = :process)'] : []),
   ].join(' AND ');
 }
 

@@ -1,7 +1,12 @@
+import { processFaults } from '@vendu/core';
 import type { FieldError, LotFactsDto } from '@vendu/contract';
 
 /** What the fields of a lot say against each other; each by itself is checked before. */
-export function elevationFaults({ elevationFromM, elevationToM, elevationWord }: LotFactsDto): FieldError[] {
+export function lotFaults(lot: LotFactsDto): FieldError[] {
+  return [...elevationFaults(lot), ...processFaults(lot)];
+}
+
+function elevationFaults({ elevationFromM, elevationToM, elevationWord }: LotFactsDto): FieldError[] {
   if (elevationFromM === null) return [];
   if (elevationWord !== null) {
     return [

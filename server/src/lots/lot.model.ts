@@ -1,7 +1,7 @@
 import { Column, DataType, HasMany, Model, Table } from 'sequelize-typescript';
 import type { CreationOptional, InferAttributes, InferCreationAttributes, NonAttribute } from 'sequelize';
 import type { LotFigure, LotText } from '@vendu/contract';
-import type { ElevationWord, LotEvidence, LotSign, LotStage, Process } from '@vendu/core';
+import type { BaseProcess, ElevationWord, LotEvidence, LotSign, LotStage, Process } from '@vendu/core';
 import { RoastBatchModel } from './roast-batch.model.js';
 import { DecimalColumn } from '../database/decimal-column.js';
 
@@ -18,6 +18,7 @@ export class LotModel
   @Column(DataType.STRING) declare producer: string;
   @Column(DataType.STRING) declare variety: string;
   @Column(DataType.STRING) declare process: Process;
+  @Column(DataType.STRING) declare baseProcess: BaseProcess | null;
   @Column(DataType.STRING) declare fermentationNote: string;
   @Column(DataType.STRING) declare additions: string;
   @Column(DataType.INTEGER) declare elevationFromM: number | null;

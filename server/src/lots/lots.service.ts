@@ -26,7 +26,7 @@ import { findKin, kinView } from './kin.js';
 import { LotModel } from './lot.model.js';
 import { readLotsPage } from './lot-list.js';
 import { refreshLotProgress } from './lot-progress.js';
-import { elevationFaults } from './lot-refusals.js';
+import { lotFaults } from './lot-refusals.js';
 import { RoastBatchModel } from './roast-batch.model.js';
 import { StockWeighingModel } from './stock-weighing.model.js';
 
@@ -85,7 +85,7 @@ export class LotsService {
   }
 
   async create(lot: NewLotDto, person: PersonModel, request: RequestKeyOf | null): Promise<LotView> {
-    refuse(elevationFaults(lot));
+    refuse(lotFaults(lot));
     return this.read(await this.writing.once(request, () => this.takeIn(lot, person)));
   }
 
@@ -97,7 +97,7 @@ export class LotsService {
   ): Promise<{ ids: number[] }> {
     refuse(
       lots.flatMap((lot, index) =>
-        elevationFaults(lot).map((error) => ({ ...error, field: `lots.${index}.${error.field}` })),
+        lotFaults(lot).map((error) => ({ ...error, field: `lots.${index}.${error.field}` })),
       ),
     );
     const ids = await this.writing.once(request, async () => {
@@ -110,7 +110,7 @@ export class LotsService {
   }
 
   async edit(id: number, { revision, ...lot }: EditLotDto): Promise<LotView> {
-    refuse(elevationFaults(lot));
+    refuse(lotFaults(lot));
     await this.writing.onLot(id, async () => {
       const row = await LotModel.findByPk(id, { rejectOnEmpty: true });
       if (row.revision !== revision) {
@@ -163,17 +163,18 @@ export class LotsService {
   }
 }
 
-function refuse(errors: ReturnType<typeof elevationFaults>): void {
+function refuse(errors: ReturnType<typeof lotFaults>): void {
   if (errors[0]) throw new ProblemError('invalid-input', errors[0].message, errors);
 }
 
 function facts(row: LotModel): LotFactsDto {
-  const { country, process, elevationFromM, elevationToM, elevationWord, launchOn, signs } = row;
+  const { country, process, baseProcess, elevationFromM, elevationToM, elevationWord, launchOn, signs } = row;
   return {
     ...pick(row, LOT_TEXT_NAMES),
     ...pick(row, LOT_FIGURE_NAMES),
     country,
     process,
+    baseProcess,
     elevationFromM,
     elevationToM,
     elevationWord,
@@ -214,6 +215,7 @@ async function refuseTwins(lots: readonly NewLotDto[]): Promise<void> {
           row.name.toLowerCase() === lot.name.toLowerCase() &&
           row.country === lot.country &&
           row.process === lot.process &&
+          row.baseProcess === lot.baseProcess &&
           row.farm === lot.farm &&
           row.roastBatches.some(({ roastedOn }) => roastedOn === lot.roastedOn),
       );

@@ -162,13 +162,14 @@ function recipeWithParts(id: number): Promise<RecipeModel> {
 }
 
 function listItem({ slug, card }: LiveRow): PublicRecipeListItem {
-  const { lotName, country, process, brewerName, plan, ...more } = parsedJson(card);
+  const { lotName, country, process, baseProcess = null, brewerName, plan, ...more } = parsedJson(card);
   const { houseName, housePlace, region, additions, labelNotes } = more;
   return {
     slug,
     lotName,
     country,
     process,
+    baseProcess,
     brewerName,
     plan,
     houseName,

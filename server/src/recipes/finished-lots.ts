@@ -2,6 +2,7 @@ import { QueryTypes } from 'sequelize';
 import type { Sequelize } from 'sequelize-typescript';
 import {
   MODEL_VERSION,
+  type BaseProcess,
   type BrewerShape,
   type BrewPlan,
   type FinishedLot,
@@ -17,6 +18,7 @@ interface FinishedRow {
   lotId: number;
   name: string;
   process: Process;
+  baseProcess: BaseProcess | null;
   elevationFromM: number | null;
   elevationToM: number | null;
   elevationWord: ElevationWord | null;
@@ -34,7 +36,7 @@ const LOOKED_THROUGH = 500;
 /** The lab's finished lots but for one: those whose recipe was accepted, newest first. */
 export async function readFinishedLots(sequelize: Sequelize, butLotId: number): Promise<FinishedLot[]> {
   const rows = await sequelize.query<FinishedRow>(
-    `SELECT lots.id AS lotId, lots.name, lots.process, lots.elevation_from_m AS elevationFromM,
+    `SELECT lots.id AS lotId, lots.name, lots.process, lots.base_process AS baseProcess, lots.elevation_from_m AS elevationFromM,
       lots.elevation_to_m AS elevationToM, lots.elevation_word AS elevationWord, lots.variety, IF(lots.evidence_model = :model, lots.evidence, NULL) AS evidence, brewers.shape AS brewerShape,
       (SELECT level FROM roast_batches WHERE roast_batches.lot_id = lots.id ORDER BY roasted_on DESC, id DESC LIMIT 1) AS roastLevel,
       first.plan AS startPlan, ended.plan

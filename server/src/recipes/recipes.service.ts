@@ -169,6 +169,7 @@ export class RecipesService {
     const finished = await readFinishedLots(this.sequelize, lot.id);
     return lotPrior({
       process: lot.process,
+      baseProcess: lot.baseProcess,
       elevation: elevationOf(lot),
       ...(roastLevel ? { roastLevel } : {}),
       earlierLots: earlierLots({ brewerShape: brewer.shape }, finished),

@@ -29,6 +29,7 @@ export function startingFacts({
 }): StartingFacts {
   return {
     process: lot.process,
+    baseProcess: lot.baseProcess,
     elevation: elevationOf(lot),
     roastLevel: batch.level,
     roastAgeDays: roastAgeDays({ roastedOn: batch.roastedOn, onDate }),

@@ -132,6 +132,7 @@ export class StartingRecipesService {
     const similar = similarLots(
       {
         process: lot.process,
+        baseProcess: lot.baseProcess,
         elevation: facts.elevation,
         roastLevel: facts.roastLevel,
         variety: lot.variety,

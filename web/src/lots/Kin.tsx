@@ -6,7 +6,7 @@ import { carriedOver } from '../recipes/carriedOver';
 import { useLazyRecipeQuery, useStartRecipeMutation } from '../recipes/recipesApi';
 import { Button } from '../ui/Button';
 import { TroubleNotice } from '../ui/Notice';
-import { elevationWords, PROCESS_WORDS } from '../ui/words';
+import { elevationWords, processWords } from '../ui/words';
 import { useKinQuery } from './lotsApi';
 
 /** Other lots of the producer: what they tasted of, in what they differ, and their recipes to begin with. */
@@ -77,7 +77,7 @@ function differenceWords(lot: LotOrigin, other: LotOrigin): string {
 }
 
 function factWords(lot: LotOrigin, fact: ReturnType<typeof lotDifferences>[number]): string {
-  if (fact === 'process') return PROCESS_WORDS[lot.process].toLowerCase();
+  if (fact === 'process') return processWords(lot).toLowerCase();
   if (fact !== 'elevation') return lot[fact];
   const elevation = elevationOf(lot);
   return elevation ? elevationWords(elevation) : '';

@@ -1,6 +1,6 @@
 import { Fragment, useEffect, type ReactNode } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
-import { LOT_SIGNS, PROCESSES, ROAST_LEVELS } from '@vendu/core';
+import { BASE_PROCESSES, LOT_SIGNS, mayHaveBase, PROCESSES, ROAST_LEVELS } from '@vendu/core';
 import {
   LOT_FIGURES,
   LOT_TEXTS,
@@ -90,6 +90,7 @@ export function LotForm({
     );
   };
   const values = useWatch({ control });
+  const { process = '' } = values;
   const isNew = purpose.kind === 'new';
   return (
     <form
@@ -135,6 +136,20 @@ export function LotForm({
               </select>
             )}
           </Field>
+          {process !== '' && mayHaveBase(process) && (
+            <Field label="Base process" error={errorOf('baseProcess')}>
+              {(control) => (
+                <select {...control} {...register('baseProcess')} className={INPUT}>
+                  <option value="">Not told</option>
+                  {BASE_PROCESSES.map((base) => (
+                    <option key={base} value={base}>
+                      {PROCESS_WORDS[base]}
+                    </option>
+                  ))}
+                </select>
+              )}
+            </Field>
+          )}
           {isNew && (
             <Field label="Roast date" required error={errorOf('roastedOn')}>
               {(control) => <input {...control} {...register('roastedOn')} type="date" className={INPUT} />}
@@ -250,7 +265,7 @@ function Theme({
 }) {
   const isWrong = fields.some((field) => errorOf(field) !== undefined);
   return (
-    <Fold summary={<span className="heading">{title}</span>} isOpenAtFirst={isOpen} isWrong={isWrong}>
+    <Fold summary={title} isHeading isOpenAtFirst={isOpen} isWrong={isWrong}>
       <div className="mt-3 grid gap-x-4 gap-y-3 sm:grid-cols-2">{children}</div>
     </Fold>
   );

@@ -28,7 +28,7 @@ import { dayOf } from '../ui/dates';
 import { Loading } from '../ui/Loading';
 import { StageLadder } from '../ui/StageLadder';
 import { Unavailable } from '../ui/Unavailable';
-import { DUE_WORDS, elevationWords, PROCESS_WORDS, ROAST_WORDS, SIGN_WORDS } from '../ui/words';
+import { DUE_WORDS, elevationWords, processWords, ROAST_WORDS, SIGN_WORDS } from '../ui/words';
 import { CardChanges } from '../publications/CardChanges';
 import { AdditionsNote } from './AdditionsNote';
 import { Kin } from './Kin';
@@ -219,9 +219,7 @@ function Facts({ lot }: { lot: LotView }) {
   const rows: [string, string][] = [
     [
       'Process',
-      [lot.process === 'not-known' ? '' : PROCESS_WORDS[lot.process], lot.fermentationNote]
-        .filter(Boolean)
-        .join(': '),
+      [lot.process === 'not-known' ? '' : processWords(lot), lot.fermentationNote].filter(Boolean).join(': '),
     ],
     ['Elevation', elevation ? elevationWords(elevation) : ''],
     ['Green', greenWords(lot)],

@@ -6,7 +6,7 @@ import { StaircaseThumb } from '../staircase/StaircaseThumb';
 import { classes } from '../ui/classes';
 import { countryName } from '../ui/countries';
 import { StageLadder } from '../ui/StageLadder';
-import { DUE_WORDS, elevationWords, PROCESS_WORDS } from '../ui/words';
+import { DUE_WORDS, elevationWords, processWords } from '../ui/words';
 import { launchWords } from './launchWords';
 
 const HEAD = 'border-ink pb-1.5 align-bottom text-tiny font-medium text-quiet lg:border-b';
@@ -116,7 +116,7 @@ function LotRow({ lot }: { lot: LotListItem }) {
         {lot.additions && <div className="text-tiny font-medium text-alarm">contains {lot.additions}</div>}
       </td>
       <td className={classes(CELL, 'max-lg:order-3')}>
-        {PROCESS_WORDS[lot.process]}
+        {processWords(lot)}
         <div className="reading caption">{grownAt(lot)}</div>
       </td>
       <td className={classes(CELL, 'max-lg:order-2')}>

@@ -77,6 +77,7 @@ function factsOf(text: LotFormText, kit: KitView): StartingFacts | null {
   const { lot } = readLotForm(text, { kind: 'new' });
   return {
     process: text.process,
+    baseProcess: lot.baseProcess,
     elevation: elevationOf(lot),
     roastLevel: text.roastLevel || null,
     roastAgeDays: ageOf(text.roastedOn),

@@ -25,6 +25,23 @@ describe('lots from a file', () => {
     expect(lotOf(named.rows[0]!)).toMatchObject({ country: 'RW' });
   });
 
+  it('takes a process together with its base, in one cell or in two, and says where a base cannot be', () => {
+    const said = (process: string, base = '') =>
+      readCsv(`Name,Country,Process,Base process,Roast date\nA,RW,"${process}",${base},2026-01-10`).rows[0]!;
+    for (const row of [said('Anaerobic natural'), said('natural anaerobic'), said('anaerobic', 'natural')]) {
+      expect(faultsOf(row)).toEqual([]);
+      expect(lotOf(row)).toMatchObject({ process: 'anaerobic', baseProcess: 'natural' });
+    }
+    expect(lotOf(said('Carbonic maceration, washed'))).toMatchObject({
+      process: 'carbonic-maceration',
+      baseProcess: 'washed',
+    });
+    expect(lotOf(said('natural'))).toMatchObject({ process: 'natural', baseProcess: null });
+    expect(faultsOf(said('washed', 'natural')).map(({ field }) => field)).toEqual(['baseProcess']);
+    expect(faultsOf(said('anaerobic', 'boiled')).map(({ field }) => field)).toEqual(['baseProcess']);
+    expect(faultsOf(said('washed natural')).map(({ field }) => field)).toContain('process');
+  });
+
   it('names every fault of a row by its field, and keeps what was typed', () => {
     const { rows } = readCsv('Name,Country,Process,Roasted on,Elevation\n,Atlantis,boiled,2026-13-40,lofty');
     const fields = faultsOf(rows[0]!).map(({ field }) => field);

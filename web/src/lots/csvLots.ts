@@ -1,5 +1,13 @@
 import Papa from 'papaparse';
-import { LOT_SIGNS, PROCESSES, ROAST_LEVELS, type LotSign } from '@vendu/core';
+import {
+  BASE_PROCESSES,
+  LOT_SIGNS,
+  mayHaveBase,
+  processFaults,
+  PROCESSES,
+  ROAST_LEVELS,
+  type LotSign,
+} from '@vendu/core';
 import { LOT_FIGURES, LOT_TEXTS, type FieldError, type NewLotDto } from '@vendu/contract';
 import { COUNTRIES } from '../ui/countries';
 import { PROCESS_WORDS, ROAST_WORDS, SIGN_WORDS } from '../ui/words';
@@ -16,6 +24,7 @@ export const CSV_COLUMNS = {
   ...mapValues(LOT_FIGURES, headings),
   country: ['Country', 'Origin'],
   process: ['Process'],
+  baseProcess: ['Base process', 'Base'],
   roastedOn: ['Roast date', 'Roasted on', 'Roasted'],
   roastLevel: ['Roast level', 'Roast'],
   elevation: ['Elevation', 'Elevation m', 'Altitude'],
@@ -103,7 +112,11 @@ export function sameAs(rows: readonly CsvRow[]): (number | null)[] {
 
 /** What is wrong with a row, by field of the form. */
 export function faultsOf(row: CsvRow): FieldError[] {
-  return readLotForm(inHouseWords(row), { kind: 'new' }).errors;
+  const text = inHouseWords(row);
+  const { process, baseProcess } = text;
+  // The form hides a base that cannot be; a file may still say one, and nothing of it is dropped unseen.
+  const base = process && baseProcess ? processFaults({ process, baseProcess }) : [];
+  return [...readLotForm(text, { kind: 'new' }).errors, ...base];
 }
 
 export function lotOf(row: CsvRow): NewLotDto {
@@ -111,13 +124,29 @@ export function lotOf(row: CsvRow): NewLotDto {
 }
 
 /** A country by name or code, a process and a roast level as they are said; what is not known stays as typed. */
-function inHouseWords(row: CsvRow): LotFormText {
+function inHouseWords(kept: CsvRow): LotFormText {
+  // What was kept by an earlier version knows fewer columns.
+  const row = { ...EMPTY_LOT, ...kept };
   return {
     ...row,
     country: countryCodeOf(row.country),
-    process: named(PROCESSES, PROCESS_WORDS, row.process),
+    ...processesSaid(row),
     roastLevel: named(ROAST_LEVELS, ROAST_WORDS, row.roastLevel),
   };
+}
+
+/** A process and its base, as `Anaerobic natural` says both in one cell. */
+function processesSaid(row: CsvRow): Pick<LotFormText, 'process' | 'baseProcess'> {
+  const process = named(PROCESSES, PROCESS_WORDS, row.process);
+  const baseProcess = named(BASE_PROCESSES, PROCESS_WORDS, row.baseProcess);
+  if (PROCESSES.some((known) => known === process)) return { process, baseProcess };
+  const said = row.process.trim().toLowerCase();
+  for (const base of BASE_PROCESSES) {
+    const rest = said.replace(new RegExp(`,?\\s*\\b${base}\\b,?\\s*`), ' ').trim();
+    const without = PROCESSES.find((each) => mayHaveBase(each) && PROCESS_WORDS[each].toLowerCase() === rest);
+    if (rest !== said && without) return { process: without, baseProcess: base };
+  }
+  return { process, baseProcess };
 }
 
 function countryCodeOf(said: string): string {

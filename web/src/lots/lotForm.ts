@@ -3,10 +3,12 @@ import {
   elevationOf,
   formatElevation,
   keptElevation,
+  mayHaveBase,
   parseElevation,
   parseNumber,
   parseWithUnit,
   success,
+  type BaseProcess,
   type LotSign,
   type Process,
   type Result,
@@ -32,6 +34,7 @@ import { parseOptionalMass } from '../ui/quantities';
 export interface LotFormText extends Record<LotText | LotFigure, string> {
   country: string;
   process: Process | '';
+  baseProcess: BaseProcess | '';
   elevation: string;
   launchOn: string;
   signs: LotSign[];
@@ -47,6 +50,7 @@ export const EMPTY_LOT: LotFormText = {
   ...each([...LOT_TEXT_NAMES, ...LOT_FIGURE_NAMES], () => ''),
   country: '',
   process: '',
+  baseProcess: '',
   elevation: '',
   launchOn: '',
   signs: [],
@@ -56,7 +60,7 @@ export const EMPTY_LOT: LotFormText = {
 };
 
 export function lotFormText(lot: LotView): LotFormText {
-  const { country, process, launchOn, signs } = lot;
+  const { country, process, baseProcess, launchOn, signs } = lot;
   const elevation = elevationOf(lot);
   return {
     ...EMPTY_LOT,
@@ -64,6 +68,7 @@ export function lotFormText(lot: LotView): LotFormText {
     ...each(LOT_FIGURE_NAMES, (name) => String(lot[name] ?? '')),
     country,
     process,
+    baseProcess: baseProcess ?? '',
     elevation: elevation ? formatElevation(elevation) : '',
     launchOn: launchOn ?? '',
     signs,
@@ -96,6 +101,8 @@ export function readLotForm(
     country: text.country.trim(),
     // What nobody has chosen is refused below, by its name.
     process: text.process as Process,
+    // A base typed before its process was changed to one that has none is not sent.
+    baseProcess: text.process !== '' && mayHaveBase(text.process) ? text.baseProcess || null : null,
     ...keptElevation(elevation.ok ? elevation.value : null),
     launchOn: text.launchOn || null,
     signs: text.signs,

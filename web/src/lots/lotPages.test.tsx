@@ -15,6 +15,7 @@ const LOT: LotListItem = {
   country: 'RW',
   region: 'west',
   process: 'co-fermented',
+  baseProcess: 'honey',
   additions: 'mango pulp',
   elevationFromM: 1800,
   elevationWord: null,

@@ -9,6 +9,7 @@ const FIELD_WORDS: Record<CardChange['field'], string> = {
   lotName: 'Name of the lot',
   country: 'Country',
   process: 'Process',
+  baseProcess: 'Base process',
   brewerName: 'Brewer',
   houseName: 'Roastery',
   housePlace: 'Place',
@@ -29,7 +30,8 @@ const FIELD_WORDS: Record<CardChange['field'], string> = {
 function valueWords(field: CardChange['field'], value: string): string {
   if (value === '') return 'nothing';
   if (field === 'country') return countryName(value);
-  if (field === 'process') return PROCESS_WORDS[value as keyof typeof PROCESS_WORDS];
+  if (field === 'process' || field === 'baseProcess')
+    return PROCESS_WORDS[value as keyof typeof PROCESS_WORDS];
   return value;
 }
 

@@ -20,7 +20,7 @@ import { dayOf } from '../ui/dates';
 import { Figure } from '../ui/Figure';
 import { Loading } from '../ui/Loading';
 import { Unavailable } from '../ui/Unavailable';
-import { elevationWords, PROCESS_WORDS } from '../ui/words';
+import { elevationWords, processWords } from '../ui/words';
 import { GuidedSteps } from './GuidedSteps';
 import { usePublishedRecipeQuery } from './publishedApi';
 import { PublicHeader } from './PublicHeader';
@@ -152,7 +152,7 @@ function originWords(recipe: PublicRecipeView): string {
     recipe.region,
     countryName(recipe.country),
     recipe.variety,
-    recipe.process === 'not-known' ? '' : PROCESS_WORDS[recipe.process].toLowerCase(),
+    recipe.process === 'not-known' ? '' : processWords(recipe).toLowerCase(),
     elevation && elevationWords(elevation),
   ]
     .filter(Boolean)

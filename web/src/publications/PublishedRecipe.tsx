@@ -3,12 +3,12 @@ import { endWords, firstKettleC, formatDuration, planAllWaterG } from '@vendu/co
 import type { PublicRecipeListItem } from '@vendu/contract';
 import { FittedStaircase } from '../staircase/FittedStaircase';
 import { countryName } from '../ui/countries';
-import { PROCESS_WORDS } from '../ui/words';
+import { processWords } from '../ui/words';
 
 /** One published recipe, by its face: the staircase, and the figures that choose it. */
 export function PublishedRecipe({ recipe }: { recipe: PublicRecipeListItem }) {
   const { plan, lotName, labelNotes, additions } = recipe;
-  const origin = [recipe.region, countryName(recipe.country), PROCESS_WORDS[recipe.process].toLowerCase()];
+  const origin = [recipe.region, countryName(recipe.country), processWords(recipe).toLowerCase()];
   return (
     <li>
       <Link

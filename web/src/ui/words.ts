@@ -11,6 +11,7 @@ import type {
   LotStage,
   PourPattern,
   PourTrigger,
+  Processing,
   Ribs,
   Process,
   RoastLevel,
@@ -29,6 +30,16 @@ export const PROCESS_WORDS: Record<Process, string> = {
   decaffeinated: 'Decaffeinated',
   'not-known': 'Process not known',
 };
+
+/** Said before its base like an adjective; the other processes say it behind a comma. */
+const ADJECTIVES: readonly Process[] = ['anaerobic', 'co-fermented', 'decaffeinated'];
+
+/** How a lot was processed: `Anaerobic natural`, `Carbonic maceration, washed`. */
+export function processWords({ process, baseProcess = null }: Processing): string {
+  const name = PROCESS_WORDS[process];
+  if (baseProcess === null) return name;
+  return `${name}${ADJECTIVES.includes(process) ? '' : ','} ${PROCESS_WORDS[baseProcess].toLowerCase()}`;
+}
 
 /** Where a lot grew, as it stands beside its other facts: `1700–1950 m`, `grown high`. */
 export function elevationWords(elevation: Elevation): string {

@@ -1,4 +1,5 @@
 import type { Migration } from './migration.js';
+import { baseProcess } from './0015-base-process.js';
 import { brewLog } from './0010-brew-log.js';
 import { kitAndLots } from './0002-kit-and-lots.js';
 import { bench } from './0004-bench.js';
@@ -30,4 +31,5 @@ export const MIGRATIONS: readonly Migration[] = [
   waterActivity,
   elevationWord,
   fines,
+  baseProcess,
 ];

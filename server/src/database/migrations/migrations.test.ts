@@ -18,6 +18,7 @@ const LANDED = {
   '0012-water-activity': 'b2f3cbf00e97172a',
   '0013-elevation-word': '7c208823ba43c7a6',
   '0014-fines': '376171cbb915450e',
+  '0015-base-process': '4104ed3a470f0ad9',
 };
 
 describe('the steps of the schema', () => {
