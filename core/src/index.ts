@@ -120,6 +120,7 @@ export {
   withAgitation,
 } from './plan/agitating.js';
 export { endWords } from './plan/endWords.js';
+export { asItWaits } from './forecast/asItWaits.js';
 export { pouredAtC } from './plan/openLid.js';
 export { grindingOf, grindWords, type GrindPart, type Grinding } from './plan/grinding.js';
 export { planChanges, type PlanChange } from './plan/planChanges.js';

@@ -175,9 +175,14 @@ test('a pour that waits for something seen is called by no clock, on the bench a
   await openBoard(page, 'When through');
   await page.getByText('Start, pattern and height').click();
   await page.getByLabel('Pour 2, begins').selectOption({ label: 'when all is through' });
-  await expect(
-    page.getByText('The forecast takes a pour that waits at its time on the clock.'),
-  ).toBeVisible();
+  await expect(page.getByText(/The forecast begins a pour that waits when it expects/)).toBeVisible();
+  const expected = page.getByText(/^when all of it is through, about \d:\d\d$/);
+  await expect(expected).toBeVisible();
+  // A finer grind drains slower: what the pour waits for is seen later.
+  const said = await expected.textContent();
+  await page.getByLabel('Grind', { exact: true }).fill('500');
+  await page.keyboard.press('Enter');
+  await expect.poll(() => expected.textContent()).not.toBe(said);
   await page.getByRole('button', { name: 'Save as version 2' }).click();
   await expect(page.getByText('as usual → when all of it is through at 2')).toBeVisible();
   await page.reload();

@@ -7,6 +7,7 @@ import {
   type BrewKit,
   type LearnedFactors,
 } from '../calibration/conditions.js';
+import { asItWaits } from './asItWaits.js';
 import { planFaults, type PlanFault } from '../plan/planFaults.js';
 import type { BrewPlan } from '../plan/plan.js';
 import { success, type Failure, type Result } from '../result.js';
@@ -21,7 +22,8 @@ const NOTHING_KNOWN: LearnedFactors = { solubility: 1, rate: 1, flow: 1, retaine
 
 /**
  * What a plan does in a brewer: its course over time, and what goes wrong - over the rim, too full to swirl,
- * stalled, run dry, hotter than the altitude allows. The whole check of a plan against the kit it is for.
+ * stalled, run dry, hotter than the altitude allows. The whole check of a plan against the kit it is for. A pour that
+ * waits is begun when the model expects what it waits for.
  *
  * @param factors - what is known of the lot; without them the figures are rough ranges
  */
@@ -36,12 +38,13 @@ export function forecastPlan({
   factors?: LearnedFactors;
   roastAgeDays?: number;
 }): Result<BrewForecast, never> | BrewInputFailure | ImpossiblePlan {
-  const brew = { ...conditionsOfPlan({ plan, kit }), lot: lotFactorsOf(factors, roastAgeDays) };
   const [fault] = planFaults({ plan });
   if (fault) {
     const faults = planFaults({ plan, boilingC: boilingPointC({ elevationM: kit.elevationM }) });
     return { ok: false, reason: 'plan-cannot-be-brewed', message: fault.message, faults };
   }
+  const timed = asItWaits({ plan, kit, factors, roastAgeDays });
+  const brew = { ...conditionsOfPlan({ plan: timed, kit }), lot: lotFactorsOf(factors, roastAgeDays) };
   const simulated = brewInputFault(brew) ?? simulateBrew(brew);
   return simulated.ok ? success(simulated.value) : simulated;
 }

@@ -27,6 +27,8 @@ interface DrawingBoardProps {
   /** Drawn thin behind. */
   behind?: BrewPlan | undefined;
   /** When the forecast ends, s; 0 where there is none. */
+  /** When the pours are expected to begin, s; left out where nothing is forecast. */
+  startsS?: readonly number[] | undefined;
   forecastEndS: number;
   selected: number | null;
   onSelect: (index: number) => void;
@@ -58,7 +60,7 @@ const BIG_STEP = 5;
 
 /** The staircase as a drawing that is edited: every corner is a handle for mouse, touch and keys. */
 export function DrawingBoard(props: DrawingBoardProps) {
-  const { plan, width, height, behind, forecastEndS, selected, onSelect, onDrag, onOffer } = props;
+  const { plan, startsS, width, height, behind, forecastEndS, selected, onSelect, onDrag, onOffer } = props;
   const drawing = useRef<SVGSVGElement>(null);
   // While something is dragged the scales stand still, or the drawing would run from under the pointer.
   const [drag, setDrag] = useState<Drag | null>(null);
@@ -200,6 +202,7 @@ export function DrawingBoard(props: DrawingBoardProps) {
               // Beside the handle of its start, under the water.
               <text x={x(pour.startS) + 8} y={floor - 18} className="halo fill-time text-[11px]">
                 {startWords(pour)}
+                {startsS?.[index] !== undefined && `, about ${formatDuration(startsS[index])}`}
               </text>
             )}
             {pour.kettleC !== undefined && (

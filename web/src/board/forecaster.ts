@@ -1,4 +1,5 @@
 import {
+  asItWaits,
   bedSeenIn,
   brewAsGoing,
   brewOutcome,
@@ -59,6 +60,8 @@ interface BoardCourse {
 
 export interface BoardForecast {
   plan: BrewPlan;
+  /** When each pour is expected to begin, s: by the clock, or once what it waits for is seen. */
+  startsS: number[];
   expected: CalibratedForecast;
   course: BoardCourse;
   /** Peak level in the brewer, m. */
@@ -115,7 +118,8 @@ export class Forecaster {
       const message = isPlan ? 'the plan cannot be brewed as it stands.' : modelled.message;
       return { ok: false, reason: modelled.reason, message };
     }
-    const brew = conditionsOfPlan({ plan, kit, ...age });
+    const timed = asItWaits({ plan, kit, factors: calibration.factors, ...age });
+    const brew = conditionsOfPlan({ plan: timed, kit, ...age });
     if (!isMoving || this.slopes === null) {
       const slopes = brewSlopes({ calibration, brew });
       if (!slopes.ok) return slopes;
@@ -130,6 +134,7 @@ export class Forecaster {
       ok: true,
       value: {
         plan,
+        startsS: timed.pours.map(({ startS }) => startS),
         expected: expected.value,
         course: {
           atS: thinned(series.atS),

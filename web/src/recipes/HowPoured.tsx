@@ -113,7 +113,7 @@ export function HowPoured({ plan, onOffer, faults }: HowPouredProps) {
       </div>
       <p className="caption mt-2">
         {plan.pours.some(({ startsWhen }) => startsWhen !== undefined) &&
-          'The forecast takes a pour that waits at its time on the clock. '}
+          'The forecast begins a pour that waits when it expects what it waits for, whatever the clock says. '}
         {plan.regulatorGps === undefined
           ? 'Higher and heavier streams stir the bed more. A stream held in the centre leaves more of it dry.'
           : 'Under the flow regulator neither reaches the bed.'}

@@ -27,7 +27,13 @@ export function RecipeBoard(props: RecipeBoardProps) {
       {(width) => (
         <>
           <div className="bg-raised">
-            <DrawingBoard {...props} width={width} height={BOARD_PX} forecastEndS={forecastEndS} />
+            <DrawingBoard
+              {...props}
+              startsS={forecast?.startsS}
+              width={width}
+              height={BOARD_PX}
+              forecastEndS={forecastEndS}
+            />
           </div>
           {forecast && (
             <CourseStrip
