@@ -268,6 +268,7 @@ export { drainedS, firstDripS, outflowGps, outflowPoints, sinceStart } from './b
 export { drainToCome, type DrainBelief, type DrainToCome } from './bench/drainBelief.js';
 export { drainOutlook, stalledAfterS, type DrainOutlook } from './bench/drainWatch.js';
 export { correctionAfter, leadOf, withTotalsMoved, type Correction, type Lead } from './bench/liveBrew.js';
+export { closingOf, type ClosingTask } from './bench/closing.js';
 export {
   preparationOf,
   PREPARATION_TASKS,

@@ -39,6 +39,9 @@ test('two grinds and a sieve go from the board over the bench into record, stock
   await page.getByRole('link', { name: 'Brew version 2' }).click();
   await expect(page.getByRole('button', { name: /Grind the second at/ })).toBeVisible();
   await expect(page.getByRole('button', { name: /Sieve at 300 µm, weigh 20 g of what stays/ })).toBeVisible();
+  // The demo's cone is of ceramic, its paper smooth and rinsed with 100 g by itself.
+  await expect(page.getByRole('button', { name: /Fold the paper along its seam/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /Rinse it with 150 g/ })).toBeVisible();
   await page.getByLabel('Fines weighed').fill('2.6');
   await page.keyboard.press('Enter');
   await page.keyboard.press('Space');
@@ -48,6 +51,7 @@ test('two grinds and a sieve go from the board over the bench into record, stock
     await expect(page.getByRole('button', { name: new RegExp(`^${step} now`) })).toBeVisible();
     await page.keyboard.press('Space');
   }
+  await expect(page.getByText(/^Then: discard paper and grounds,.* brush the sieve,/)).toBeVisible();
   await page.getByRole('button', { name: 'Save the brew and weigh it' }).click();
   await expect(page.getByRole('heading', { name: /^Brew \d/ })).toBeVisible();
   await page.getByRole('tab', { name: /^Record/ }).click();

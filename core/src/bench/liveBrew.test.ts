@@ -12,6 +12,7 @@ import { normalDraw, seededRandom } from '../random/seededRandom.js';
 import { correctionAfter, leadOf, planAsGoing, withTotalsMoved } from './liveBrew.js';
 import { HANDS } from '../instruments/hands.js';
 import { simulatedScale } from '../instruments/simulatedScale.js';
+import { closingOf } from './closing.js';
 import { preparationOf } from './preparation.js';
 import { totalsFromTrace } from './totalsFromTrace.js';
 
@@ -188,6 +189,14 @@ describe('what to have ready', () => {
   it('follows paper and plan', () => {
     expect(tasks({}, 300)).toEqual(['water', 'rinse', 'discard', 'weigh', 'grind', 'level', 'tare']);
     expect(tasks({ ballUntilS: 40 }, 0)).toEqual(['water', 'weigh', 'grind', 'level', 'chill-ball', 'tare']);
+    const built = preparationOf({ plan, rinseG: 300, fold: 'pleated', wallMaterial: 'ceramic' });
+    expect(built.map(({ task }) => task).slice(0, 3)).toEqual(['water', 'fold', 'rinse']);
+    // Half as much again warms a thick wall through (assumed).
+    expect(built.find(({ task }) => task === 'rinse')?.figure).toBe(450);
+    expect(closingOf(plan)).not.toContain('brush-sieve');
+    expect(closingOf({ ...plan, sieveUm: 300, ballUntilS: 40 })).toEqual(
+      expect.arrayContaining(['brush-sieve', 'chill-ball']),
+    );
     expect(preparationOf({ plan, rinseG: 300 }).find(({ task }) => task === 'rinse')?.figure).toBe(300);
   });
 });

@@ -1,7 +1,9 @@
 import { grindingOf } from '../plan/grinding.js';
 import type { BrewPlan } from '../plan/plan.js';
+import type { PaperFold, WallMaterial } from '../vocabulary.js';
 
 export const PREPARATION_TASKS = [
+  'fold',
   'rinse',
   'discard',
   'weigh',
@@ -23,18 +25,37 @@ export interface Preparation {
   figure: number | null;
 }
 
+/** A thick wall of stone is warmed through by half as much water again (direction common practice, size assumed). */
+const CERAMIC_RINSE = 1.5;
+
+/** What is brewed with, as far as preparing it differs. */
+export interface PreparedKit {
+  /** Water to rinse the paper with, g. */
+  rinseG: number;
+  /** `null` where nobody looked. */
+  fold?: PaperFold | null;
+  wallMaterial?: WallMaterial | null;
+}
+
 /** What to have ready before the clock, in the order of doing (common practice). */
-export function preparationOf({ plan, rinseG }: { plan: BrewPlan; rinseG: number }): Preparation[] {
+export function preparationOf({
+  plan,
+  rinseG,
+  fold = null,
+  wallMaterial = null,
+}: PreparedKit & { plan: BrewPlan }): Preparation[] {
+  const warmedG = Math.round(rinseG * (wallMaterial === 'ceramic' ? CERAMIC_RINSE : 1));
   const rinsing: Preparation[] =
     rinseG > 0
       ? [
-          { task: 'rinse', figure: rinseG },
+          { task: 'rinse', figure: warmedG },
           // Forgotten rinse water spoils the beverage weight.
           { task: 'discard', figure: null },
         ]
       : [];
   return [
     { task: 'water', figure: plan.kettleC },
+    ...(fold === null ? [] : [{ task: 'fold', figure: null } as const]),
     ...rinsing,
     { task: 'weigh', figure: grindingOf(plan).toGrindG },
     { task: 'grind', figure: plan.grindUm },

@@ -53,6 +53,7 @@ function LayOut({ brewKey: key, versionId }: { brewKey: string; versionId: numbe
   useEffect(() => {
     if (!recipe || !version || !kit || roastBatchId === null) return;
     const brewKit = recipeKitOf(recipe, kit);
+    const paper = kit.papers.find(({ id }) => id === recipe.paperId);
     dispatch(
       brewLaidOut({
         key,
@@ -62,7 +63,9 @@ function LayOut({ brewKey: key, versionId }: { brewKey: string; versionId: numbe
         recipeId: recipe.id,
         brewerName: recipe.brewerName,
         paper: recipe.paperName,
-        rinseG: kit.papers.find(({ id }) => id === recipe.paperId)?.rinseG ?? 0,
+        rinseG: paper?.rinseG ?? 0,
+        fold: paper?.fold ?? null,
+        wallMaterial: kit.brewers.find(({ id }) => id === recipe.brewerId)?.wallMaterial ?? null,
         grinderName: recipe.grinderName,
         grinderSetting: version.grinderSetting,
         secondSetting: version.secondSetting,

@@ -6,6 +6,7 @@ import { usePutBrewMutation } from '../brews/brewsApi';
 import { USUAL_ROOM_C } from '../kit/usualRoom';
 import { Button } from '../ui/Button';
 import { TroubleNotice } from '../ui/Notice';
+import { Closing } from './Closing';
 import { BenchButton } from './BenchButton';
 import { benchScaleOf, forgetScales, recordedTrace } from './benchScales';
 import { soFar, type BenchBrew } from './benchBrew';
@@ -76,6 +77,7 @@ export function Finish({ brew }: { brew: BenchBrew }) {
           Marked by the scale under the server, when the outflow fell to drips. U takes it back.
         </p>
       )}
+      <Closing plan={brew.plan} />
       <TroubleNotice trouble={troubleOf(error)} />
       <div className="flex flex-wrap items-center gap-4">
         <BenchButton main disabled={isLoading} onClick={() => void store()}>

@@ -1,4 +1,4 @@
-import { Fragment } from 'react';
+import { Fragment, type ReactNode } from 'react';
 import {
   celsiusToFahrenheit,
   grindingOf,
@@ -48,7 +48,7 @@ export function Preparation({ brew, isActive }: { brew: BenchBrew; isActive: boo
           const isReady = prepared.includes(each.task);
           const isLeftOut = leftOut.includes(each.task);
           return (
-            <li key={each.task}>
+            <li key={each.task} className="grid">
               <button
                 type="button"
                 aria-pressed={isReady}
@@ -98,16 +98,35 @@ export function Preparation({ brew, isActive }: { brew: BenchBrew; isActive: boo
   );
 }
 
+/** What one may need to know of a thing, under it. */
+function Aside({ children }: { children: ReactNode }) {
+  return <span className="block text-tiny text-quiet">{children}</span>;
+}
+
 function TaskWords({ task: { task, figure }, brew }: { task: Task; brew: BenchBrew }) {
   switch (task) {
+    case 'fold':
+      return (
+        <>
+          {brew.fold === 'pleated'
+            ? 'Open the pleats, seat the paper'
+            : 'Fold the paper along its seam, seat it'}
+        </>
+      );
     case 'rinse':
       return (
         <>
-          Rinse the {brew.paper} paper with <b className="reading">{figure} g</b>
+          Rinse it with <b className="reading">{figure} g</b>
+          <Aside>{brew.wallMaterial === 'ceramic' ? `${brew.paper}, more for ceramic` : brew.paper}</Aside>
         </>
       );
     case 'discard':
-      return <>Discard the rinse water, or it spoils the beverage weight</>;
+      return (
+        <>
+          Discard the rinse water
+          <Aside>it warms the server, and spoils its weight</Aside>
+        </>
+      );
     case 'weigh':
       return (
         <>

@@ -1,4 +1,12 @@
-import { brewSoFar, planMoved, type BrewLog, type BrewPlan, type BrewSoFar } from '@vendu/core';
+import {
+  brewSoFar,
+  planMoved,
+  type BrewLog,
+  type BrewPlan,
+  type BrewSoFar,
+  type PaperFold,
+  type WallMaterial,
+} from '@vendu/core';
 import type { BoardGround } from '../board/forecaster';
 import type { OutflowChoice } from '../instruments/outflowChoices';
 import type { ScaleChoice } from '../instruments/scaleChoices';
@@ -15,6 +23,8 @@ export interface BenchBrew {
   brewerName: string;
   paper: string;
   rinseG: number;
+  fold: PaperFold | null;
+  wallMaterial: WallMaterial | null;
   grinderName: string;
   grinderSetting: number | null;
   secondSetting: number | null;

@@ -1,4 +1,11 @@
-import { entryFault, mergedLogs, type BrewEntry, type BrewPlan } from '@vendu/core';
+import {
+  entryFault,
+  mergedLogs,
+  PAPER_FOLDS,
+  WALL_MATERIALS,
+  type BrewEntry,
+  type BrewPlan,
+} from '@vendu/core';
 import { checkDto, PlanDto } from '@vendu/contract';
 import type { BoardGround } from '../board/forecaster';
 import { OUTFLOW_CHOICES, type OutflowChoice } from '../instruments/outflowChoices';
@@ -42,6 +49,8 @@ export function readKeptBrew(kept: unknown): BenchBrew | null {
     grinderName: words(kept['grinderName']),
     noteTyped: typeof kept['noteTyped'] === 'string' ? kept['noteTyped'] : null,
     rinseG: number(kept['rinseG']) ?? 0,
+    fold: oneOf(PAPER_FOLDS, kept['fold']),
+    wallMaterial: oneOf(WALL_MATERIALS, kept['wallMaterial']),
     grinderSetting: number(kept['grinderSetting']),
     secondSetting: number(kept['secondSetting']),
     versionNumber: number(kept['versionNumber']) ?? 1,
@@ -61,6 +70,10 @@ function logOfKept(kept: unknown): BenchBrew['log'] | null {
 
 function words(value: unknown): string {
   return typeof value === 'string' ? value : '';
+}
+
+function oneOf<T extends string>(values: readonly T[], value: unknown): T | null {
+  return values.find((each) => each === value) ?? null;
 }
 
 function number(value: unknown): number | null {

@@ -3,6 +3,7 @@ import type { PreparationTask } from '@vendu/core';
 /** What was left out before the clock, as a record tells it. */
 export const LEFT_OUT_WORDS: Record<PreparationTask, string> = {
   water: 'kettle not at temperature',
+  fold: 'paper not seated',
   rinse: 'paper not rinsed',
   discard: 'rinse water not discarded',
   weigh: 'dose not weighed',

@@ -41,6 +41,8 @@ export const LAID_OUT: LaidOutBrew = {
   brewerName: 'Cone',
   paper: 'white',
   rinseG: 100,
+  fold: null,
+  wallMaterial: null,
   grinderName: 'Grinder',
   grinderSetting: 5.2,
   secondSetting: null,
