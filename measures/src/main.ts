@@ -6,6 +6,7 @@ import { houseShare } from './brewsToTarget/houseShare.js';
 import { starts } from './brewsToTarget/starts.js';
 import { heavyTasks } from './heavyTasks.js';
 import { liveWarnings } from './liveWarnings/liveWarnings.js';
+import { startsAgainstPractice } from './startsAgainstPractice/startsAgainstPractice.js';
 import { practiceFacts } from './fit/practiceFacts.js';
 
 /** Progress goes to the error stream, so that the figures alone can be kept in a file. */
@@ -20,6 +21,7 @@ const SECTIONS = {
   tasks: heavyTasks,
   warnings: () => liveWarnings(progress),
   starts: () => starts(progress),
+  practice: startsAgainstPractice,
   brews: () => brewsToTarget(progress),
   ablation: () => ablation(progress),
   house: houseShare,

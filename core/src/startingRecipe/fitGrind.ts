@@ -1,3 +1,5 @@
+import { asItWaits } from '../forecast/asItWaits.js';
+import { withGrind } from '../plan/grinding.js';
 import { conditionsOfPlan, type BrewKit, type LearnedFactors } from '../calibration/conditions.js';
 import { modelledBrew } from '../calibration/modelled.js';
 import type { ExtractionWindow } from '../extraction/extractionMap.js';
@@ -59,7 +61,14 @@ export function fitGrind({
   const coarsestUm =
     Math.floor(Math.min(FIGURE_LIMITS.grindUm.high, reach.coarsestUm) / FINE_STEP_UM) * FINE_STEP_UM;
   const brewed = (grindUm: number) =>
-    modelledBrew(conditionsOfPlan({ plan: { ...plan, grindUm }, kit, roastAgeDays }), factors);
+    modelledBrew(
+      conditionsOfPlan({
+        plan: asItWaits({ plan: withGrind(plan, grindUm), kit, factors, roastAgeDays }),
+        kit,
+        roastAgeDays,
+      }),
+      factors,
+    );
   const regret = (grindUm: number) => {
     const { drawdownS, yieldPercent, drained, overflows } = brewed(grindUm);
     return (

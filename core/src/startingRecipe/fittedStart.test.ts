@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { CLASSIC_WINDOW } from '../extraction/extractionMap.js';
-import { USUAL_SCHOOLS } from '../schools/schools.js';
+import { SCHOOLS, USUAL_SCHOOLS, type Schools } from '../schools/schools.js';
+import { asItWaits } from '../forecast/asItWaits.js';
+import { planFaults } from '../plan/planFaults.js';
 import { planRatio } from '../plan/plan.js';
 import { CONE_KIT, PLAN } from '../testing/brews.js';
 import { calibrateLot } from '../calibration/calibrateLot.js';
@@ -81,6 +83,47 @@ describe('the starting recipe with the grind set by the model', () => {
     };
     const sizes = Array.from({ length: 60 }, (_, index) => 450 + index * 10);
     expect(sizes.reduce((best, size) => (regret(size) < regret(best) ? size : best))).toBe(grindUm);
+  });
+
+  it('can be brewed whatever the house holds, with the end where the forecast sees it', () => {
+    const stands = Object.entries(SCHOOLS).flatMap(([point, all]) =>
+      all.map((stand) => ({ [point]: stand })),
+    );
+    for (const stand of stands) {
+      const { plan, forecast } = start({ facts: { ...FACTS, schools: { ...USUAL_SCHOOLS, ...stand } } });
+      expect({ stand, faults: planFaults({ plan }) }).toEqual({ stand, faults: [] });
+      if (plan.lifts) continue;
+      expect(plan.drawdownS).toBeGreaterThanOrEqual(forecast.drawdownS.low);
+      expect(plan.drawdownS).toBeLessThanOrEqual(forecast.drawdownS.high);
+    }
+  });
+
+  it('expects what a pour waits for at the time that its plan says', () => {
+    const { plan } = start({
+      facts: { ...FACTS, schools: { ...USUAL_SCHOOLS, 'pour-when': 'when-drained' } },
+    });
+    const { factors } = valueOf(
+      calibrateLot({ brews: [], prior: lotPrior({ ...FACTS, roastLevel: 'medium-light' }) }),
+    );
+    expect(plan.pours.at(-1)?.startsWhen).toBe('through');
+    expect(asItWaits({ plan, kit: CONE_KIT, factors, roastAgeDays: FACTS.roastAgeDays }).pours).toEqual(
+      plan.pours,
+    );
+  });
+
+  it('fits a sieved and a blended grind as they are brewed, each for the yield of the aim', () => {
+    const yieldOf = (fines: Schools['fines']) => {
+      const { plan, reasons, forecast } = start({
+        facts: { ...FACTS, schools: { ...USUAL_SCHOOLS, fines } },
+      });
+      expect(plan.grindUm).toBe(reasons.grindFit.grindUm);
+      return { grindUm: plan.grindUm, yieldPercent: forecast.yieldPercent.value };
+    };
+    const [leave, sieve, blend] = [yieldOf('leave'), yieldOf('sieve'), yieldOf('blend-grinds')];
+    // Without fines, or with a coarser part, the same yield asks for a finer grind.
+    expect(sieve.grindUm).toBeLessThan(leave.grindUm);
+    expect(blend.grindUm).toBeLessThan(leave.grindUm);
+    expect(Math.abs(blend.yieldPercent - leave.yieldPercent)).toBeLessThan(0.7);
   });
 
   it('goes for a drain time only where a person set one', () => {

@@ -6,6 +6,8 @@ import { modelledBrew } from '../calibration/modelled.js';
 import { lotPrior, type EarlierLot } from '../calibration/priors.js';
 import type { ExtractionWindow } from '../extraction/extractionMap.js';
 import { retainedWaterGPerG } from '../extraction/retainedWater.js';
+import { asItWaits } from '../forecast/asItWaits.js';
+import { withGrind } from '../plan/grinding.js';
 import { planWaterG, pourEndS, type BrewPlan } from '../plan/plan.js';
 import { valueOf } from '../result.js';
 import { USUAL_SCHOOLS } from '../schools/schools.js';
@@ -76,11 +78,17 @@ export function fittedStart({
     roastAgeDays,
     reach,
   });
-  const fitted = { ...byRules, grindUm: grindFit.grindUm };
+  // What waits begins when it is expected to, so that the clock and the forecast say the same.
+  const fitted = asItWaits({
+    plan: withGrind(byRules, grindFit.grindUm),
+    kit,
+    factors: calibration.factors,
+    roastAgeDays,
+  });
   const brew = conditionsOfPlan({ plan: fitted, kit, roastAgeDays });
   const forecast = valueOf(forecastBrew({ calibration, brew }));
   return {
-    plan: fitted.lifts ? fitted : withDrainTime(fitted, forecast.drawdownS.value),
+    plan: withDrainTime(fitted, fitted.lifts ? fitted.drawdownS : forecast.drawdownS.value),
     reasons: { ...reasons, grindFit },
     forecast,
   };

@@ -13,8 +13,8 @@ const POUR_WHERE: Record<Schools['pour-where'], string> = {
 };
 const FINES: Record<Schools['fines'], string | null> = {
   leave: null,
-  sieve: 'sieve the fines out and weigh the dose again: the mass left is the dose. Do not breathe the dust',
-  'blend-grinds': 'blend a coarser and a finer grind about this size',
+  sieve: 'the fines are sieved out: what stays is weighed as the dose. Do not breathe the dust',
+  'blend-grinds': 'a coarser second grind is mixed in, for aroma beside sweetness',
 };
 const FIRST_LEVER: Record<Schools['first-lever'], string> = {
   grind: 'the grind is the first thing to change',

@@ -76,7 +76,8 @@ export const SCHOOL_RULES: readonly StartingRule[] = [
   {
     id: 'school-when-drained',
     school: 'pour-when',
-    because: 'the house pours when the last pour has drained, so the pours stand further apart',
+    because:
+      'the house pours when the last pour has drained, so the pours wait for it and stand further apart',
     applies: (facts) => stands(facts, 'pour-when', 'when-drained'),
     pushes: [{ figure: 'pouredByPercent', by: 15 }],
   },

@@ -146,8 +146,21 @@ describe('the starting recipe', () => {
       [8, undefined],
       [8, undefined],
     ]);
+    expect(mainOf({ 'pour-when': 'when-drained' }).map(({ startsWhen }) => startsWhen)).toEqual([
+      undefined,
+      'through',
+    ]);
     expect(mainOf({ 'pour-where': 'centre' }).map(({ pattern }) => pattern)).toEqual(['centre', 'centre']);
     expect(mainOf({ 'pour-where': 'circle' }).map(({ pattern }) => pattern)).toEqual(['circle', 'circle']);
+  });
+
+  it('does with the fines what the house does: left, sieved out, or a second grind mixed in', () => {
+    const planOf = (fines: Schools['fines']) => startingRecipe({ ...PLAIN, ...schools({ fines }) }).plan;
+    expect(planOf('leave')).not.toHaveProperty('sieveUm');
+    expect(planOf('leave')).not.toHaveProperty('secondGrind');
+    expect(planOf('sieve').sieveUm).toBe(300);
+    const { grindUm, secondGrind } = planOf('blend-grinds');
+    expect(secondGrind?.grindUm).toBe(Math.round((grindUm * 1.4) / 10) * 10);
   });
 
   it('asks for no more heat in a long fermented lot where it is not known where it grew', () => {

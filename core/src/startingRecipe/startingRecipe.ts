@@ -86,8 +86,7 @@ export function startingRecipe(
   const figures = Object.fromEntries(
     figureReasons.map(({ figure, value }) => [figure, value]),
   ) as unknown as StartingFigures;
-  const pattern = PATTERNS[(facts.schools ?? USUAL_SCHOOLS)['pour-where']];
-  const plan = planFrom({ figures, doseG: doseOf(facts), pattern });
+  const plan = asTheHousePours(planFrom({ figures, doseG: doseOf(facts) }), facts.schools ?? USUAL_SCHOOLS);
   return {
     plan,
     reasons: {
@@ -207,15 +206,37 @@ const PATTERNS: Record<Schools['pour-where'], PourPattern | null> = {
   circle: 'circle',
 };
 
-function planFrom({
-  figures,
-  doseG,
-  pattern,
-}: {
-  figures: StartingFigures;
-  doseG: number;
-  pattern: PourPattern | null;
-}): BrewPlan {
+/** Holes of the sieve of a house that takes the fines out, um: those of the model lie about 40 (assumed). */
+const USUAL_SIEVE_UM = 300;
+/** How much coarser a house that blends grinds the second part, and how much of it there is (assumed). */
+const SECOND_GRIND = { times: 1.4, sharePercent: 40 };
+
+/** What the house's positions do to a plan that no figure tells: where it pours, what it waits for, what becomes of the fines. */
+function asTheHousePours(plan: BrewPlan, schools: Schools): BrewPlan {
+  const pattern = PATTERNS[schools['pour-where']];
+  const waits = schools['pour-when'] === 'when-drained';
+  const firstMain = plan.pours.findIndex(({ isBloom }) => !isBloom);
+  return {
+    ...plan,
+    ...(schools.fines === 'sieve' ? { sieveUm: USUAL_SIEVE_UM } : {}),
+    ...(schools.fines === 'blend-grinds'
+      ? {
+          secondGrind: {
+            grindUm: roundTo(plan.grindUm * SECOND_GRIND.times, FIGURE_LIMITS.grindUm.step),
+            sharePercent: SECOND_GRIND.sharePercent,
+          },
+        }
+      : {}),
+    pours: plan.pours.map((pour, index) => ({
+      ...pour,
+      ...(pattern === null || pour.isBloom ? {} : { pattern }),
+      // A bloom is held for its time, however soon it is through.
+      ...(waits && index > firstMain ? { startsWhen: 'through' as const } : {}),
+    })),
+  };
+}
+
+function planFrom({ figures, doseG }: { figures: StartingFigures; doseG: number }): BrewPlan {
   const isBloomed = figures.bloomed > 0;
   const bloomG = isBloomed ? Math.round(doseG * figures.bloomMultiple) : 0;
   // A thin stream may take longer to wet a large dose than the bloom is to last.
@@ -241,7 +262,6 @@ function planFrom({
     flowGps: figures.flowGps,
     agitation: 'none',
     isBloom: false,
-    ...(pattern === null ? {} : { pattern }),
   }));
   const lastEndS = Math.max(...mainPours.map(pourEndS));
   return {

@@ -5,6 +5,7 @@ import {
   aimSourceOf,
   formatDuration,
   formatRatio,
+  grindWords,
   planRatio,
   planAllWaterG,
   type Aim,
@@ -190,7 +191,7 @@ function PreviewSheet({
           </span>
           <span className="text-temperature">{plan.kettleC} °C</span>
           <span>
-            {plan.grindUm} µm
+            {grindWords(plan)}
             {preview.grinderSetting !== null && ` (setting ${preview.grinderSetting})`}
           </span>
           <span className="text-time">{formatDuration(plan.drawdownS)}</span>
