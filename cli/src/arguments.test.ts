@@ -13,7 +13,7 @@ describe('the command line', () => {
     expect(readCommand(['test'])).toMatchObject({ suites: ['checks', 'unit', 'integration', 'e2e'] });
     expect(readCommand(['test', 'unit'])).toMatchObject({ suites: ['unit'] });
     expect(readCommand(['bench'])).toMatchObject({
-      measures: ['speed', 'accuracy', 'facts', 'tasks', 'warnings', 'starts', 'brews'],
+      measures: ['speed', 'accuracy', 'facts', 'tasks', 'warnings', 'starts', 'practice', 'brews'],
     });
     expect(readCommand(['kill'])).toEqual({ name: 'kill', kills: 50 });
     expect(readCommand(['kill', '--kills', '3'])).toEqual({ name: 'kill', kills: 3 });

@@ -4,7 +4,7 @@ import { Trouble } from './report.js';
 const SUITES = ['checks', 'unit', 'integration', 'e2e'] as const;
 export type Suite = (typeof SUITES)[number];
 
-const MEASURES = ['speed', 'accuracy', 'facts', 'tasks', 'warnings', 'starts', 'brews'] as const;
+const MEASURES = ['speed', 'accuracy', 'facts', 'tasks', 'warnings', 'starts', 'practice', 'brews'] as const;
 export type Measure = (typeof MEASURES)[number];
 
 const TRUST_PARTS = ['doors', 'races', 'fuzz', 'feed', 'migrations'] as const;

@@ -4,7 +4,7 @@ export function help(): void {
   ./vendu demo [--port N] [--reset]   install what is missing, start the database, load the demo, serve
                                       at http://127.0.0.1:4600 (--reset: fresh demo data)
   ./vendu test [suite ...]            prove it: checks, unit, integration, e2e (all when none is named)
-  ./vendu bench [measure ...]         print the measures: speed, accuracy, facts, tasks, warnings, starts, brews
+  ./vendu bench [measure ...]         print the measures: speed, accuracy, facts, tasks, warnings, starts, practice, brews
                                       (warnings and brews take an hour each)
   ./vendu kill [--kills N]            kill server and database while a device brews (50 times), and count
                                       what was lost or doubled

@@ -1,6 +1,6 @@
 import type { BrewPlan } from '../plan/plan.js';
 
-export const CLOSING_TASKS = [
+const CLOSING_TASKS = [
   'discard-bed',
   'rinse',
   'brush-sieve',

@@ -2,7 +2,6 @@ import { asItWaits } from '../forecast/asItWaits.js';
 import { withGrind } from '../plan/grinding.js';
 import { conditionsOfPlan, type BrewKit, type LearnedFactors } from '../calibration/conditions.js';
 import { modelledBrew } from '../calibration/modelled.js';
-import type { ExtractionWindow } from '../extraction/extractionMap.js';
 import type { BrewPlan } from '../plan/plan.js';
 import { FIGURE_LIMITS } from './figures.js';
 
@@ -42,7 +41,7 @@ export function fitGrind({
   plan,
   kit,
   factors,
-  aim,
+  targetYieldPercent,
   targetDrawdownS,
   roastAgeDays,
   reach,
@@ -50,12 +49,11 @@ export function fitGrind({
   plan: BrewPlan;
   kit: BrewKit;
   factors: LearnedFactors;
-  aim: ExtractionWindow;
+  targetYieldPercent: number;
   targetDrawdownS: number | null;
   roastAgeDays: number;
   reach: { finestUm: number; coarsestUm: number };
 }): GrindFit {
-  const targetYieldPercent = (aim.yieldLowPercent + aim.yieldHighPercent) / 2;
   const finestUm =
     Math.ceil(Math.max(FIGURE_LIMITS.grindUm.low, reach.finestUm) / FINE_STEP_UM) * FINE_STEP_UM;
   const coarsestUm =
@@ -97,7 +95,7 @@ export function fitGrind({
     drawdownS: Math.round(drawdownS),
     yieldPercent: Math.round(yieldPercent * 10) / 10,
     targetDrawdownS,
-    targetYieldPercent,
+    targetYieldPercent: Math.round(targetYieldPercent * 10) / 10,
     atGrindersEnd:
       (grindUm === finestUm && reach.finestUm > FIGURE_LIMITS.grindUm.low) ||
       (grindUm === coarsestUm && reach.coarsestUm < FIGURE_LIMITS.grindUm.high),

@@ -8,13 +8,13 @@ import type { ExtractionWindow } from '../extraction/extractionMap.js';
 import { retainedWaterGPerG } from '../extraction/retainedWater.js';
 import { asItWaits } from '../forecast/asItWaits.js';
 import { withGrind } from '../plan/grinding.js';
-import { planWaterG, pourEndS, type BrewPlan } from '../plan/plan.js';
+import { planRatio, planWaterG, pourEndS, type BrewPlan } from '../plan/plan.js';
 import { valueOf } from '../result.js';
 import { USUAL_SCHOOLS } from '../schools/schools.js';
 import type { StartingFacts } from './facts.js';
 import { aimOf } from '../aim/aimOf.js';
 import { fitGrind, type GrindFit } from './fitGrind.js';
-import { ratioForAim } from './ratioForAim.js';
+import { meetingPoint, ratioForAim } from './ratioForAim.js';
 import { startingRecipe, type StartingReasons, type StartingRecipe } from './startingRecipe.js';
 
 export interface FittedStart extends StartingRecipe {
@@ -59,21 +59,19 @@ export function fittedStart({
   const calibration = valueOf(calibrateLot({ brews: [], prior }));
   const { roastAgeDays } = facts;
   const aimed = aimOf(houseWindow, facts.schools, aim);
-  const retainedGPerG = retainedOf({
-    plan: startingRecipe(facts, { switchedOff }).plan,
-    kit,
-    calibration,
-    roastAgeDays,
-  });
+  const retained = (plan: BrewPlan) => retainedOf({ plan, kit, calibration, roastAgeDays });
+  // Water that a lifted brewer still holds is no reason to pour more of it.
+  const { lifts: _, ...drained } = startingRecipe(facts, { switchedOff }).plan;
   const { plan: byRules, reasons } = startingRecipe(facts, {
     switchedOff,
-    forAim: ratioForAim(aimed, retainedGPerG),
+    forAim: ratioForAim(aimed, retained(drained)),
   });
+  const met = meetingPoint(aimed, { ratio: planRatio(byRules), retainedGPerG: retained(byRules) });
   const grindFit = fitGrind({
     plan: byRules,
     kit,
     factors: calibration.factors,
-    aim: aimed,
+    targetYieldPercent: met.yieldPercent,
     targetDrawdownS: drainWanted(aimed, facts, byRules),
     roastAgeDays,
     reach,

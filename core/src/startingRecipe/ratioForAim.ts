@@ -43,3 +43,26 @@ export function ratioForAim(
     widest: at(tdsLowPercent + clear),
   };
 }
+
+/**
+ * Where on its line a ratio comes nearest to the middle of the window, strength and yield counted in shares of the
+ * window's half-widths: strength above the middle by as much as the yield is below it, or the other way round. A ratio
+ * whose line misses the window was chosen for its strength: that is gone for, and the yield is what it comes to.
+ */
+export function meetingPoint(
+  { tdsLowPercent, tdsHighPercent, yieldLowPercent, yieldHighPercent }: ExtractionWindow,
+  { ratio, retainedGPerG }: { ratio: number; retainedGPerG: number },
+): { yieldPercent: number; tdsPercent: number } {
+  const [yieldPercent, tdsPercent] = [
+    (yieldLowPercent + yieldHighPercent) / 2,
+    (tdsLowPercent + tdsHighPercent) / 2,
+  ];
+  const [halfYield, halfTds] = [
+    (yieldHighPercent - yieldLowPercent) / 2,
+    (tdsHighPercent - tdsLowPercent) / 2,
+  ];
+  const beverageGPerG = Math.max(1, ratio - retainedGPerG);
+  const off = (yieldPercent - beverageGPerG * tdsPercent) / (halfYield + beverageGPerG * halfTds);
+  if (Math.abs(off) > 1) return { yieldPercent: beverageGPerG * tdsPercent, tdsPercent };
+  return { yieldPercent: yieldPercent - off * halfYield, tdsPercent: tdsPercent + off * halfTds };
+}

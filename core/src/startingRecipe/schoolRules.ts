@@ -6,6 +6,9 @@ const LITTLE_GAS_DAYS = 14;
 /** Up to here it is gassy, days. */
 const GASSY_DAYS = 7;
 
+/** The rule of a house that sets its ratio by style. */
+export const TIGHT = 'school-coarse-cool-tight';
+
 /**
  * The stands of the house where they leave the house recipe. Which side is right is disputed among good
  * practitioners; directions are common practice of each side, sizes the house's own first steps.
@@ -34,10 +37,11 @@ export const SCHOOL_RULES: readonly StartingRule[] = [
   {
     id: 'school-short',
     school: 'length',
-    because: 'the house stops early: what runs out late was flat and drying',
+    because: 'the house stops early and lifts the brewer off: what runs out late was flat and drying',
     applies: (facts) => stands(facts, 'length', 'short'),
     pushes: [
       { figure: 'drawdownS', by: -75 },
+      { figure: 'lifted', by: 1 },
       { figure: 'mainPours', by: -1 },
       { figure: 'grindUm', by: -40 },
     ],
@@ -63,7 +67,7 @@ export const SCHOOL_RULES: readonly StartingRule[] = [
     ],
   },
   {
-    id: 'school-coarse-cool-tight',
+    id: TIGHT,
     school: 'style',
     because: 'the house brews coarse, cool and tight, for transparency',
     applies: (facts) => stands(facts, 'style', 'coarse-cool-tight'),

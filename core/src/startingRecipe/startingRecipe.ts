@@ -5,6 +5,7 @@ import { formatDuration } from '../quantity/duration.js';
 import { boilingPointC } from '../water/boilingPoint.js';
 import { doseOf, type StartingFacts } from './facts.js';
 import { FIGURE_LIMITS, HOUSE_FIGURES, type Figure, type StartingFigures } from './figures.js';
+import { TIGHT } from './schoolRules.js';
 import { STARTING_RULES, type StartingRule } from './rules.js';
 import type { GrindFit } from './fitGrind.js';
 import { overfullNote, waterNote, type KitNote } from './kitNotes.js';
@@ -79,9 +80,18 @@ export function startingRecipe(
   { switchedOff = [], forAim }: { switchedOff?: readonly string[]; forAim?: RatioForAim } = {},
 ): StartingRecipe {
   const speaking = STARTING_RULES.filter((rule) => rule.applies(facts));
+  // A house that brews tight says its ratio itself; its aim is met by the grind, in strength.
+  const aimsByRatio = !speaking.some(({ id }) => id === TIGHT && !switchedOff.includes(id));
   const boilingC = boilingPointC({ elevationM: facts.labElevationM });
   const figureReasons = (Object.keys(HOUSE_FIGURES) as Figure[]).map((figure) =>
-    reasonFor({ figure, speaking, switchedOff, boilingC, kettleStepC: facts.kettleStepC, forAim }),
+    reasonFor({
+      figure,
+      speaking,
+      switchedOff,
+      boilingC,
+      kettleStepC: facts.kettleStepC,
+      forAim: aimsByRatio ? forAim : undefined,
+    }),
   );
   const figures = Object.fromEntries(
     figureReasons.map(({ figure, value }) => [figure, value]),
@@ -93,7 +103,7 @@ export function startingRecipe(
       figures: figureReasons,
       derived: derivedReasons(plan, figures, facts),
       notes: schoolNotes(facts.schools),
-      ...(forAim ? { ratioForAim: forAim } : {}),
+      ...(forAim && aimsByRatio ? { ratioForAim: forAim } : {}),
       ...kitNotesOf(plan, facts),
     },
   };
