@@ -49,8 +49,13 @@ test('a lot fermented on top of a process: told, found, and started by the rules
   await expect(hints).toContainText('natural: extracts easily');
   await expect(hints).toContainText('long or closed fermentation');
   await page.getByLabel('Roast date').fill('2026-01-15');
+  await page.getByText('The green, as measured and seen').click();
+  await page.getByLabel('Screen size').fill('15-18');
+  await page.getByLabel('Look and smell').fill('even, fresh, some silverskin');
   await page.getByRole('button', { name: 'Add the lot' }).click();
   await expect(page.getByRole('heading', { name: 'Sealed cherries' })).toBeVisible();
+  await expect(page.getByText('Screen size', { exact: true }).locator('+ dd')).toHaveText('15-18');
+  await expect(page.getByText('even, fresh, some silverskin')).toBeVisible();
   await expect(page.getByText('Process', { exact: true }).locator('+ dd')).toHaveText('Anaerobic natural');
   await page.getByRole('link', { name: 'Lots', exact: true }).click();
   await page.getByLabel('Process').selectOption({ label: 'Natural' });

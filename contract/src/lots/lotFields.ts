@@ -31,6 +31,18 @@ export const LOT_TEXTS = {
   harvest: { label: 'Harvest', max: 120, alsoCalled: [] },
   supplier: { label: 'Supplier', max: 120, alsoCalled: [] },
   drying: { label: 'Drying', max: 120, alsoCalled: [] },
+  screenSize: {
+    label: 'Screen size',
+    max: 60,
+    hint: 'of the green, as 15-18 or 90 % above 16',
+    alsoCalled: ['Screen', 'Screens'],
+  },
+  greenLook: {
+    label: 'Look and smell',
+    max: 300,
+    hint: 'of the green: colour, silverskin, broken or insect-bitten beans, smell',
+    alsoCalled: ['Look', 'Smell', 'Green look'],
+  },
   fermentationNote: { label: 'Fermentation note', max: 500, alsoCalled: ['Fermentation'] },
   /** What was added in a co-ferment: an allergen fact, shown wherever the lot is tasted or published. */
   additions: {

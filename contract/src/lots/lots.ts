@@ -96,6 +96,12 @@ export class LotFactsDto implements Record<LotText, string>, Record<LotFigure, n
   @NumberBetween(LOT_FIGURES.waterActivity)
   waterActivity: number | null = null;
 
+  @TextUpTo(LOT_TEXTS.screenSize)
+  screenSize: string = '';
+
+  @TextUpTo(LOT_TEXTS.greenLook)
+  greenLook: string = '';
+
   @TextUpTo(LOT_TEXTS.supplier)
   supplier: string = '';
 

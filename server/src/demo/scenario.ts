@@ -192,6 +192,8 @@ export const DEMO_LOTS: DemoLot[] = [
       moisturePercent: 10.6,
       elevationToM: 2050,
       harvest: 'May 2026',
+      screenSize: '15-18',
+      greenLook: 'even blue-green, fresh, a few broken',
       drying: 'raised beds, 21 days',
       labelNotes: 'blackcurrant, orange peel, black tea',
       stockG: 4200,

@@ -27,6 +27,8 @@ export class LotModel
   @DecimalColumn(5, 1) declare densityGPerL: number | null;
   @DecimalColumn(4, 2) declare moisturePercent: number | null;
   @DecimalColumn(4, 3) declare waterActivity: number | null;
+  @Column(DataType.STRING) declare screenSize: CreationOptional<string>;
+  @Column(DataType.STRING) declare greenLook: CreationOptional<string>;
   @Column(DataType.STRING) declare harvest: string;
   @Column(DataType.STRING) declare drying: string;
   @Column(DataType.STRING) declare labelNotes: string;

@@ -227,6 +227,8 @@ const PLACE = {
   densityGPerL: 'green',
   moisturePercent: 'green',
   waterActivity: 'green',
+  screenSize: 'green',
+  greenLook: 'green',
   drying: 'processing',
   fermentationNote: 'processing',
   additions: 'processing',
@@ -236,7 +238,7 @@ type Place = (typeof PLACE)[Described];
 
 const THEMES: readonly { place: Place; title: string }[] = [
   { place: 'origin', title: 'Where it comes from' },
-  { place: 'green', title: 'The green, as measured' },
+  { place: 'green', title: 'The green, as measured and seen' },
   { place: 'processing', title: 'Processing and additions' },
   { place: 'label', title: 'Label' },
 ];

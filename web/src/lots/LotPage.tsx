@@ -223,9 +223,18 @@ function Facts({ lot }: { lot: LotView }) {
     ],
     ['Elevation', elevation ? elevationWords(elevation) : ''],
     ['Green', greenWords(lot)],
-    ...(['variety', 'producer', 'drying', 'harvest', 'labelNotes', 'supplier'] as const).map(
-      (name): [string, string] => [LOT_TEXTS[name].label, lot[name]],
-    ),
+    ...(
+      [
+        'screenSize',
+        'greenLook',
+        'variety',
+        'producer',
+        'drying',
+        'harvest',
+        'labelNotes',
+        'supplier',
+      ] as const
+    ).map((name): [string, string] => [LOT_TEXTS[name].label, lot[name]]),
     ['Noticed', lot.signs.map((sign) => SIGN_WORDS[sign]).join(', ')],
   ];
   return (

@@ -3,8 +3,8 @@ import { grindingOf } from '@vendu/core';
 import type { KitView, RecipeView } from '@vendu/contract';
 import { BrewTrail } from '../brews/BrewTrail';
 import { GrindOnGrinders } from '../kit/GrindOnGrinders';
-import { RecipeSchools } from '../schools/RecipeSchools';
 import { ReasonList } from './ReasonList';
+import { RecipeSchools } from './RecipeSchools';
 import { RecipeSetup } from './RecipeSetup';
 import { VersionList } from './VersionList';
 

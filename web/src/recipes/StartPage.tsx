@@ -17,6 +17,7 @@ import { KitChoice } from '../kit/KitChoice';
 import { brewerOptions, grinderOptions, kettleOptions, paperOptions, waterOptions } from '../kit/kitOptions';
 import { AdditionsNote } from '../lots/AdditionsNote';
 import { useKitQuery, useLotQuery } from '../lots/lotsApi';
+import { Positions } from '../schools/Positions';
 import { FittedStaircase } from '../staircase/FittedStaircase';
 import { Button } from '../ui/Button';
 import { Loading } from '../ui/Loading';
@@ -24,7 +25,7 @@ import { Notice, TroubleNotice } from '../ui/Notice';
 import { GRAMS } from '../ui/quantities';
 import { QuantityField } from '../ui/QuantityField';
 import { Unavailable } from '../ui/Unavailable';
-import { PROCESS_WORDS } from '../ui/words';
+import { processWords } from '../ui/words';
 import { AimChoice } from './AimChoice';
 import { ReasonList } from './ReasonList';
 import { useStartingRecipeQuery, useStartRecipeMutation } from './recipesApi';
@@ -136,6 +137,18 @@ function StartSheet({ lot, kit }: { lot: LotView; kit: KitView }) {
           />
         </div>
       </div>
+      <section aria-label="Positions" className="mb-6">
+        <Positions
+          schools={asked.schools ?? kit.house.schools}
+          house={kit.house.schools}
+          isOwn={asked.schools !== null}
+          onChoose={(schools) => {
+            change({ ...asked, schools });
+            return Promise.resolve();
+          }}
+          onFollowHouse={() => change({ ...asked, schools: null })}
+        />
+      </section>
       <TroubleNotice trouble={doseError === undefined ? (trouble ?? troubleOf(startError)) : null} />
       {preview ? <PreviewSheet {...{ preview, lot, aim, onSwitch }} /> : !error && <Loading />}
     </>
@@ -213,7 +226,7 @@ function PreviewSheet({
           <h2 className="heading mb-2">Where similar lots ended</h2>
           <SimilarLots
             similar={similar}
-            kind={lot.process === 'not-known' ? 'lot' : `${PROCESS_WORDS[lot.process].toLowerCase()} lot`}
+            kind={lot.process === 'not-known' ? 'lot' : `${processWords(lot).toLowerCase()} lot`}
             shown={shown}
             onShow={setShown}
           />

@@ -19,6 +19,7 @@ const LANDED = {
   '0013-elevation-word': '7c208823ba43c7a6',
   '0014-fines': '376171cbb915450e',
   '0015-base-process': '4104ed3a470f0ad9',
+  '0016-green-by-eye': '9c2d6719374cb670',
 };
 
 describe('the steps of the schema', () => {

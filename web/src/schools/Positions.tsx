@@ -1,27 +1,40 @@
 import { Dialog } from 'radix-ui';
-import type { RecipeView } from '@vendu/contract';
-import { troubleOf } from '../api/problem';
-import { useKitQuery } from '../lots/lotsApi';
-import { useSetRecipeSchoolsMutation } from '../recipes/recipesApi';
+import type { Schools } from '@vendu/core';
+import type { Trouble } from '../api/problem';
 import { Button } from '../ui/Button';
 import { TroubleNotice } from '../ui/Notice';
 import { StandChoices } from './StandChoices';
 import { SCHOOL_POINTS, SCHOOL_WORDS, standName } from './schoolWords';
 
-/** The stands that hold for one recipe: the house's, or its own where it leaves them. */
-export function RecipeSchools({ recipe }: { recipe: RecipeView }) {
-  const house = useKitQuery().data?.house.schools;
-  const [setSchools, { error }] = useSetRecipeSchoolsMutation();
-  if (!house) return null;
-  const apart = SCHOOL_POINTS.filter((point) => house[point] !== recipe.schools[point]);
+interface PositionsProps {
+  /** The positions that hold here. */
+  schools: Schools;
+  house: Schools;
+  /** They are its own, even where they say the same as the house. */
+  isOwn: boolean;
+  trouble?: Trouble | null;
+  /** Done when they hold. */
+  onChoose: (schools: Schools) => Promise<unknown>;
+  onFollowHouse: () => void;
+}
+
+/** The positions of one recipe: the house's, or its own where it leaves them. */
+export function Positions({
+  schools,
+  house,
+  isOwn,
+  trouble = null,
+  onChoose,
+  onFollowHouse,
+}: PositionsProps) {
+  const apart = SCHOOL_POINTS.filter((point) => house[point] !== schools[point]);
   return (
-    <section>
-      <h2 className="heading mb-2">House style</h2>
+    <>
       <p className="text-small">
         {apart.length === 0
           ? 'The positions of the house. Aims and proposals follow them.'
           : `Other than the house: ${apart
-              .map((point) => `${SCHOOL_WORDS[point].name.toLowerCase()} ${standName(point, recipe.schools)}`)
+              .map((point) => `${SCHOOL_WORDS[point].name.toLowerCase()} ${standName(point, schools)}`)
               .join(', ')}.`}
       </p>
       <div className="mt-2 flex gap-2">
@@ -41,21 +54,17 @@ export function RecipeSchools({ recipe }: { recipe: RecipeView }) {
                   <Button>Close</Button>
                 </Dialog.Close>
               </div>
-              <TroubleNotice trouble={troubleOf(error)} />
-              <StandChoices
-                schools={recipe.schools}
-                house={house}
-                onChoose={(schools) => setSchools({ id: recipe.id, schools })}
-              />
+              <TroubleNotice trouble={trouble} />
+              <StandChoices schools={schools} house={house} onChoose={onChoose} />
             </Dialog.Content>
           </Dialog.Portal>
         </Dialog.Root>
-        {recipe.hasOwnSchools && (
-          <Button weight="quiet" onClick={() => void setSchools({ id: recipe.id, schools: null })}>
+        {isOwn && (
+          <Button weight="quiet" onClick={onFollowHouse}>
             Use the house’s positions
           </Button>
         )}
       </div>
-    </section>
+    </>
   );
 }

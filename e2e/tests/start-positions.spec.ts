@@ -1,0 +1,30 @@
+import { expect, test } from '@playwright/test';
+import type { RecipeView } from '@vendu/contract';
+import { signIn } from '../support/people';
+
+test('a starting recipe takes positions of its own, and its plan does what they say', async ({ page }) => {
+  await signIn(page, 'barista');
+  await page.goto('/lots/3/start');
+  const positions = page.getByRole('region', { name: 'Positions' });
+  await expect(positions).toContainText('The positions of the house.');
+  await expect(page.getByText(/sieved at/)).toBeHidden();
+  await positions.getByRole('button', { name: 'Positions of this recipe' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByRole('radio', { name: /^sieve out/ }).check();
+  await dialog.getByRole('radio', { name: /^short/ }).check();
+  await dialog.getByRole('button', { name: 'Close' }).click();
+  await expect(positions).toContainText(/Other than the house: .*short.*sieve out/);
+  await expect(page.getByText(/\d+ µm, sieved at 300 µm/).first()).toBeVisible();
+  await expect(page.getByText(/the house stops early and lifts the brewer off/).first()).toBeVisible();
+  // What was chosen outlives a reload, and goes with the recipe.
+  await page.reload();
+  await expect(positions).toContainText('sieve out');
+  await page.getByRole('button', { name: 'Keep this recipe' }).click();
+  await expect(page).toHaveURL(/\/recipes\/\d+$/);
+  const id = new URL(page.url()).pathname.split('/').at(-1) ?? '';
+  const recipe = (await (await page.request.get(`/api/recipes/${id}`)).json()) as RecipeView;
+  expect(recipe.hasOwnSchools).toBe(true);
+  expect(recipe.versions[0]?.plan).toMatchObject({ sieveUm: 300, lifts: true });
+  await page.getByRole('button', { name: 'Use the house’s positions' }).click();
+  await expect(page.getByText('The positions of the house.')).toBeVisible();
+});
