@@ -142,6 +142,7 @@ export { drainAdviceS, tasteAdvice, type TasteAdvice } from './card/tasteAdvice.
 export { cardWords, firstKettleC, type CardStep, type CardWords } from './card/cardWords.js';
 export { aimOf, aimSourceOf, type AimSource } from './aim/aimOf.js';
 export { type GrindFit } from './startingRecipe/fitGrind.js';
+export { UNROASTED_AGE_DAYS } from './startingRecipe/facts.js';
 export { fittedStart, type FittedStart } from './startingRecipe/fittedStart.js';
 export { ratioForAim, type RatioForAim } from './startingRecipe/ratioForAim.js';
 export { type KitNote, type WaterFacts } from './startingRecipe/kitNotes.js';

@@ -149,8 +149,10 @@ export class WeighStockDto {
 }
 
 export class NewLotDto extends LotFactsDto {
+  /** `null` for green coffee that is not roasted yet. */
+  @ValidateIf(isGiven)
   @CalendarDate({ label: 'Roast date', notInFuture: true })
-  roastedOn!: string;
+  roastedOn: string | null = null;
 
   @ValidateIf(isGiven)
   @OneOf({ label: 'Roast level', values: ROAST_LEVELS })

@@ -1,6 +1,6 @@
 import type { LotStage } from '../vocabulary.js';
 
-export type DueAction = 'first-brew' | 'next-brew' | 'sign-off' | 'publish' | 'recheck' | 'nothing';
+export type DueAction = 'roast' | 'first-brew' | 'next-brew' | 'sign-off' | 'publish' | 'recheck' | 'nothing';
 
 /** What is to be done with a lot next, and whether it presses. */
 export interface LotDue {
@@ -28,19 +28,22 @@ const NEXT: Record<LotStage, DueAction> = {
 /**
  * What a lot waits for.
  *
+ * @param isRoasted - a batch of it is there to brew
  * @param daysToLaunch - below 0 when it is past; `null` where there is no date
  * @param daysSinceBrew - since the last brew that counts; `null` where there is none
  */
 export function lotDue({
   stage,
+  isRoasted,
   daysToLaunch,
   daysSinceBrew,
 }: {
   stage: LotStage;
+  isRoasted: boolean;
   daysToLaunch: number | null;
   daysSinceBrew: number | null;
 }): LotDue {
-  const action = NEXT[stage];
+  const action = isRoasted ? NEXT[stage] : 'roast';
   if (action !== 'recheck') {
     return { action, isPressing: daysToLaunch !== null && daysToLaunch <= DUE_RULES.launchNearDays };
   }

@@ -14,6 +14,7 @@ export interface StartingFacts {
   elevation: Elevation | null;
   /** `null` where the roaster did not say. */
   roastLevel: RoastLevel | null;
+  /** {@link UNROASTED_AGE_DAYS} where it is not roasted yet. */
   roastAgeDays: number;
   brewer: {
     shape: BrewerShape;
@@ -35,6 +36,9 @@ export interface StartingFacts {
   /** Elevation of the lab above sea level, m: it caps the kettle. */
   labElevationM: number;
 }
+
+/** Taken of a lot that is not roasted yet, days: between gassy and flat, so that no rule of age speaks on a guess. */
+export const UNROASTED_AGE_DAYS = 10;
 
 /** Up to here a paper counts as fast, and from there on as thick, 1/m: between the calibrated papers of {@link PAPER_PER_M}. */
 const FAST_PAPER_PER_M = 1.45e8;

@@ -7,7 +7,7 @@ import { USUAL } from '../plan/planWarnings.js';
 import { SCHOOLS, USUAL_SCHOOLS, type SchoolPoint, type Schools } from '../schools/schools.js';
 import { BREWER_SHAPES, LOT_SIGNS, PROCESSES, ROAST_LEVELS } from '../vocabulary.js';
 import { boilingPointC } from '../water/boilingPoint.js';
-import type { StartingFacts } from './facts.js';
+import { UNROASTED_AGE_DAYS, type StartingFacts } from './facts.js';
 import type { Figure } from './figures.js';
 import { STARTING_RULES } from './rules.js';
 import { startingRecipe } from './startingRecipe.js';
@@ -184,6 +184,16 @@ describe('the starting recipe', () => {
       startingRecipe({ ...facts, kettleStepC }).reasons.figures.find(({ figure }) => figure === 'kettleC')
         ?.value;
     expect([kettle(1), kettle(2), kettle(5)]).toEqual([93, 92, 90]);
+  });
+
+  it('lets no rule of age speak for a lot that is not roasted yet', () => {
+    const rulesAt = (roastAgeDays: number) =>
+      startingRecipe({ ...PLAIN, roastAgeDays }).reasons.figures.flatMap(({ steps }) =>
+        steps.map(({ ruleId }) => ruleId),
+      );
+    const always = rulesAt(7).filter((id) => rulesAt(20).includes(id));
+    expect(rulesAt(UNROASTED_AGE_DAYS)).toEqual(always);
+    expect(rulesAt(7)).not.toEqual(always);
   });
 
   it('counts a roast of seven days as of the week, and of eight not', () => {

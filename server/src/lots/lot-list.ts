@@ -198,7 +198,12 @@ function listItem(
   const daysToLaunch = daysUntil(row.launchOn);
   return {
     ...row,
-    due: lotDue({ stage: row.stage, daysToLaunch, daysSinceBrew: daysSince(lastBrewedAt) }),
+    due: lotDue({
+      stage: row.stage,
+      isRoasted: latestRoastedOn !== null,
+      daysToLaunch,
+      daysSinceBrew: daysSince(lastBrewedAt),
+    }),
     daysToLaunch,
     roastAgeDays: latestRoastedOn === null ? null : daysSince(latestRoastedOn),
     gramsBrewedG: Number(brewedG),

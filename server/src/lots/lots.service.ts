@@ -68,7 +68,12 @@ export class LotsService {
       revision: row.revision,
       stage: row.stage,
       daysToLaunch,
-      due: lotDue({ stage: row.stage, daysToLaunch, daysSinceBrew: daysSince(row.lastBrewedAt) }),
+      due: lotDue({
+        stage: row.stage,
+        isRoasted: row.roastBatches.length > 0,
+        daysToLaunch,
+        daysSinceBrew: daysSince(row.lastBrewedAt),
+      }),
       stockG: row.stockG,
       gramsBrewedG: row.brewedG,
       gramsLeftG: row.leftG,
@@ -154,7 +159,7 @@ export class LotsService {
       createdBy: person.id,
       stockAt: lot.stockG === null ? null : new Date(),
     });
-    await RoastBatchModel.create({ lotId: row.id, roastedOn, level: roastLevel });
+    if (roastedOn !== null) await RoastBatchModel.create({ lotId: row.id, roastedOn, level: roastLevel });
     if (lot.stockG !== null) {
       await StockWeighingModel.create({ lotId: row.id, massG: lot.stockG, weighedBy: person.id });
     }
@@ -217,7 +222,9 @@ async function refuseTwins(lots: readonly NewLotDto[]): Promise<void> {
           row.process === lot.process &&
           row.baseProcess === lot.baseProcess &&
           row.farm === lot.farm &&
-          row.roastBatches.some(({ roastedOn }) => roastedOn === lot.roastedOn),
+          (lot.roastedOn === null
+            ? row.roastBatches.length === 0
+            : row.roastBatches.some(({ roastedOn }) => roastedOn === lot.roastedOn)),
       );
       const message = 'This lot is already there, with the same roast date; skip it.';
       return isThere ? [{ field: `lots.${index}.name`, message }] : [];

@@ -16,9 +16,10 @@ export class RoastBatchModel extends Model<
   @DecimalColumn(4, 1) declare endC: number | null;
 }
 
-/** The newest of a lot's roast batches; one taken in later wins on the same day. */
-export function newestBatch(batches: readonly RoastBatchModel[]): RoastBatchModel {
-  return batches.reduce((a, b) =>
-    a.roastedOn > b.roastedOn || (a.roastedOn === b.roastedOn && a.id > b.id) ? a : b,
+/** The newest of a lot's roast batches; one taken in later wins on the same day. `null` before the first roast. */
+export function newestBatch(batches: readonly RoastBatchModel[]): RoastBatchModel | null {
+  return batches.reduce<RoastBatchModel | null>(
+    (a, b) => (a && (a.roastedOn > b.roastedOn || (a.roastedOn === b.roastedOn && a.id > b.id)) ? a : b),
+    null,
   );
 }

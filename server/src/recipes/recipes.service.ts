@@ -116,7 +116,7 @@ export class RecipesService {
       this.brews.ofLot(row.lotId),
       RoastBatchModel.findAll({ where: { lotId: row.lotId } }),
     ]);
-    const batch = batches.length > 0 ? newestBatch(batches) : null;
+    const batch = newestBatch(batches);
     const brews = trail.filter(({ recipeId, isSetAside }) => recipeId === id && !isSetAside);
     return {
       id,

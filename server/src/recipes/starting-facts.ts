@@ -1,4 +1,11 @@
-import { elevationOf, roastAgeDays, type Schools, type StartingFacts, type WaterFacts } from '@vendu/core';
+import {
+  elevationOf,
+  roastAgeDays,
+  UNROASTED_AGE_DAYS,
+  type Schools,
+  type StartingFacts,
+  type WaterFacts,
+} from '@vendu/core';
 import type { BrewerView, KettleView, PaperView, WaterView } from '@vendu/contract';
 import type { LotModel } from '../lots/lot.model.js';
 import type { RoastBatchModel } from '../lots/roast-batch.model.js';
@@ -17,7 +24,8 @@ export function startingFacts({
   labElevationM,
 }: {
   lot: LotModel;
-  batch: RoastBatchModel;
+  /** `null` before the first roast. */
+  batch: RoastBatchModel | null;
   onDate: string;
   brewer: Pick<BrewerView, 'shape' | 'usualDoseG' | 'capacityG'>;
   doseG?: number | null;
@@ -31,8 +39,8 @@ export function startingFacts({
     process: lot.process,
     baseProcess: lot.baseProcess,
     elevation: elevationOf(lot),
-    roastLevel: batch.level,
-    roastAgeDays: roastAgeDays({ roastedOn: batch.roastedOn, onDate }),
+    roastLevel: batch?.level ?? null,
+    roastAgeDays: batch ? roastAgeDays({ roastedOn: batch.roastedOn, onDate }) : UNROASTED_AGE_DAYS,
     brewer: { shape: brewer.shape, usualDoseG: brewer.usualDoseG, capacityG: brewer.capacityG },
     ...(doseG === null ? {} : { doseG }),
     paperPerM: paper.resistancePerM,

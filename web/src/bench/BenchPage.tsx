@@ -87,6 +87,7 @@ function LayOut({ brewKey: key, versionId }: { brewKey: string; versionId: numbe
   if (session && !session.person)
     return <Navigate to="/sign-in" state={{ from: pathname + search }} replace />;
   if (recipe && version && roastBatchId !== null) return <Loading />;
+  if (recipe && version) return <NotRoasted lotId={recipe.lot.id} lotName={recipe.lot.name} />;
   return (
     <main className="p-6">
       <Unavailable
@@ -95,6 +96,19 @@ function LayOut({ brewKey: key, versionId }: { brewKey: string; versionId: numbe
         }
         onRetry={() => void refetch()}
       />
+    </main>
+  );
+}
+
+/** Nothing to brew: the lot is there as green only. */
+function NotRoasted({ lotId, lotName }: { lotId: number; lotName: string }) {
+  return (
+    <main className="max-w-xl p-10">
+      <h1 className="mb-2 text-title font-bold">{lotName} is not roasted yet</h1>
+      <p className="mb-4">Add its first roast batch on the page of the lot; then it can be brewed.</p>
+      <ButtonLink to={`/lots/${lotId}`} weight="main">
+        Open the lot
+      </ButtonLink>
     </main>
   );
 }

@@ -33,7 +33,7 @@ const SHOWN = [
   'stock',
   'additions',
 ] as const;
-const REQUIRED: readonly string[] = ['name', 'country', 'process', 'roastedOn'];
+const REQUIRED: readonly string[] = ['name', 'country', 'process'];
 
 /** Many lots from a file: read here, mended here, and stored all together or not at all. */
 export function ImportLotsPage() {

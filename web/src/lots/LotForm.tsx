@@ -151,7 +151,11 @@ export function LotForm({
             </Field>
           )}
           {isNew && (
-            <Field label="Roast date" required error={errorOf('roastedOn')}>
+            <Field
+              label="Roast date"
+              error={errorOf('roastedOn')}
+              hint="empty for green that is not roasted yet"
+            >
               {(control) => <input {...control} {...register('roastedOn')} type="date" className={INPUT} />}
             </Field>
           )}

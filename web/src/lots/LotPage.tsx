@@ -132,6 +132,11 @@ export function LotPage() {
           </section>
           <section>
             <h2 className="heading mb-2">Roast batches</h2>
+            {lot.roastBatches.length === 0 && (
+              <p className="mb-3 text-small">
+                Not roasted yet. Its starting recipe can be looked at; a brew needs a batch.
+              </p>
+            )}
             <ul className="mb-3">
               {lot.roastBatches.map((batch) => (
                 <li key={batch.id} className="flex gap-4 border-b border-rule py-1.5 text-small">
@@ -147,7 +152,7 @@ export function LotPage() {
                 </li>
               ))}
             </ul>
-            <NewRoastBatch lotId={id} />
+            <NewRoastBatch lotId={id} isFirst={lot.roastBatches.length === 0} />
           </section>
         </div>
       </div>

@@ -10,7 +10,7 @@ import { PERCENT, ROAST_CELSIUS, within } from '../ui/quantities';
 import { ROAST_WORDS } from '../ui/words';
 import { useAddRoastBatchMutation } from './lotsApi';
 
-export function NewRoastBatch({ lotId }: { lotId: number }) {
+export function NewRoastBatch({ lotId, isFirst }: { lotId: number; isFirst: boolean }) {
   const [add, { error, isLoading }] = useAddRoastBatchMutation();
   const [roastedOn, setRoastedOn] = useState('');
   const [level, setLevel] = useState<RoastLevel | ''>('');
@@ -33,7 +33,10 @@ export function NewRoastBatch({ lotId }: { lotId: number }) {
   return (
     <form onSubmit={(event) => void send(event)} noValidate className="flex flex-col gap-2">
       <div className="grid grid-cols-2 items-start gap-3">
-        <Field label="Another batch, roasted on" error={errors['roastedOn']}>
+        <Field
+          label={isFirst ? 'First batch, roasted on' : 'Another batch, roasted on'}
+          error={errors['roastedOn']}
+        >
           {(control) => (
             <input
               {...control}

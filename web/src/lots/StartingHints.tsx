@@ -3,6 +3,7 @@ import {
   ASSUMED_RETAINED,
   elevationOf,
   ratioForAim,
+  UNROASTED_AGE_DAYS,
   startingRecipe,
   type StartingFacts,
 } from '@vendu/core';
@@ -88,10 +89,7 @@ function factsOf(text: LotFormText, kit: KitView): StartingFacts | null {
   };
 }
 
-/** A week, as most lots are first brewed at, until the date is there. */
-const USUAL_AGE_DAYS = 7;
-
 function ageOf(roastedOn: string): number {
   const days = Math.floor((Date.now() - Date.parse(roastedOn)) / 86_400_000);
-  return Number.isFinite(days) && days >= 0 ? days : USUAL_AGE_DAYS;
+  return Number.isFinite(days) && days >= 0 ? days : UNROASTED_AGE_DAYS;
 }

@@ -16,6 +16,15 @@ function read(changes: Partial<LotFormText>) {
 }
 
 describe('the form of a lot', () => {
+  it('sends no roast for green that is not roasted yet', () => {
+    const { lot, errors } = readLotForm(
+      { ...EMPTY_LOT, name: 'A', country: 'RW', process: 'washed' },
+      { kind: 'new' },
+    );
+    expect(errors).toEqual([]);
+    expect(lot).toMatchObject({ roastedOn: null });
+  });
+
   it('sends what was typed in the contract’s units', () => {
     const { lot, errors } = read({
       elevation: '1,700 - 1,950 m',
@@ -62,7 +71,6 @@ describe('the form of a lot', () => {
     [{ moisturePercent: '108' }, 'moisturePercent', 'Moisture must be 4 to 25 %.'],
     [{ stock: '2,5,0' }, 'stock', 'is not a mass'],
     [{ stock: '-4' }, 'stock', 'Stock must be 0 to 1000000 g.'],
-    [{ roastedOn: '' }, 'roastedOn', 'Roast date is required.'],
   ])('names the field of %j in its own words', (change, field, message) => {
     const found = read(change).errors.find((error) => error.field === field);
     expect(found?.message).toContain(message);

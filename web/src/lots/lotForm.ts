@@ -111,7 +111,7 @@ export function readLotForm(
     purpose.kind === 'new'
       ? {
           ...facts,
-          roastedOn: text.roastedOn,
+          roastedOn: text.roastedOn || null,
           roastLevel: text.roastLevel || null,
           stockG: stock.ok ? stock.value : null,
         }

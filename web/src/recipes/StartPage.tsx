@@ -209,6 +209,9 @@ function PreviewSheet({
           </span>
           <span className="text-time">{formatDuration(plan.drawdownS)}</span>
         </p>
+        {lot.roastBatches.length === 0 && (
+          <Notice>Not roasted yet: nothing is said of its gas, and the forecast takes a rested roast.</Notice>
+        )}
         {preview.grinderNote && <Notice>{preview.grinderNote}</Notice>}
         {(reasons.kitNotes ?? [])
           .filter(({ part }) => part === 'brewer')

@@ -29,7 +29,7 @@ export function Positions({
 }: PositionsProps) {
   const apart = SCHOOL_POINTS.filter((point) => house[point] !== schools[point]);
   return (
-    <>
+    <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
       <p className="text-small">
         {apart.length === 0
           ? 'The positions of the house. Aims and proposals follow them.'
@@ -37,7 +37,7 @@ export function Positions({
               .map((point) => `${SCHOOL_WORDS[point].name.toLowerCase()} ${standName(point, schools)}`)
               .join(', ')}.`}
       </p>
-      <div className="mt-2 flex gap-2">
+      <div className="flex gap-2">
         <Dialog.Root>
           <Dialog.Trigger asChild>
             <Button>Positions of this recipe</Button>
@@ -65,6 +65,6 @@ export function Positions({
           </Button>
         )}
       </div>
-    </>
+    </div>
   );
 }

@@ -123,6 +123,7 @@ export const INTENSITY_WORDS: Record<Intensity, string> = {
 };
 
 export const DUE_WORDS: Record<DueAction, string> = {
+  roast: 'roast due',
   'first-brew': 'first brew due',
   'next-brew': 'next brew due',
   'sign-off': 'proof and sign-off due',
