@@ -121,6 +121,7 @@ export {
 } from './plan/agitating.js';
 export { endWords } from './plan/endWords.js';
 export { asItWaits } from './forecast/asItWaits.js';
+export { guidedMoment, type GuidedMoment } from './card/guidedSteps.js';
 export { pouredAtC } from './plan/openLid.js';
 export { grindingOf, grindWords, type GrindPart, type Grinding } from './plan/grinding.js';
 export { planChanges, type PlanChange } from './plan/planChanges.js';

@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import type { LotView, RecipeView } from '@vendu/contract';
-import { pageOf } from '../support/people';
+import { pageOf, signIn } from '../support/people';
 import { startRecipe } from '../support/work';
 
 const CARD = '/r/umuseke-ridge-kittiwake-cone';
@@ -75,4 +75,37 @@ test('what a barista changes in the lot reaches no public card until a lead publ
   await expect(lead.getByText('Co-fermented with peanuts. Check it against your allergies.')).toBeVisible();
   await first.close();
   await second.close();
+});
+
+test('the guide of a card waits where the recipe does, and goes on when that is seen', async ({ page }) => {
+  await signIn(page, 'lead');
+  const recipe = await startRecipe(page, 'Card that waits');
+  const [started] = recipe.versions;
+  if (!started) throw new Error('a recipe begins with a version');
+  const plan = {
+    ...started.plan,
+    pours: started.plan.pours.map((pour, index) => (index === 1 ? { ...pour, startsWhen: 'through' } : pour)),
+  };
+  const saved = (await (
+    await page.request.post(`/api/recipes/${recipe.id}/versions`, { data: { basedOn: 1, plan, note: '' } })
+  ).json()) as RecipeView;
+  const versionId = saved.versions[0]?.id ?? 0;
+  await page.request.put(`/api/recipe-versions/${versionId}/acceptance`);
+  await page.request.put(`/api/recipe-versions/${versionId}/sign-off`);
+  const published = (await (
+    await page.request.post('/api/publications', { data: { recipeVersionId: versionId, introduction: '' } })
+  ).json()) as RecipeView;
+  await page.clock.install();
+  await page.goto(`/r/${published.publications[0]?.slug ?? ''}`);
+  await page.getByRole('button', { name: 'Start with the first pour' }).click();
+  await page.clock.runFor(120_000);
+  const current = page.locator('[aria-current=step]');
+  await expect(current).not.toContainText('When all of it is through');
+  await expect(page.getByText(/^waits: When all of it is through/)).toBeVisible();
+  await page.getByRole('button', { name: 'It is: pour now' }).click();
+  await page.clock.runFor(1_000);
+  await expect(current).toContainText('When all of it is through, pour');
+  // The clock was kept, and what comes next comes as long after as the card says.
+  await expect(page.getByRole('timer')).toHaveText(/^2:0\d$/);
+  await expect(page.getByText(/^in \d+ s: Pour/)).toBeVisible();
 });

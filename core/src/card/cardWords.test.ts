@@ -235,6 +235,7 @@ describe('the words of a card', () => {
     expect(steps.find(({ words }) => words.includes('ball'))).toEqual({
       atS: 50,
       isAbout: false,
+      waits: false,
       words: 'Take the chilled ball away.',
     });
   });

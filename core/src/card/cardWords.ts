@@ -10,6 +10,8 @@ export interface CardStep {
   atS: number;
   /** The time is what to expect: the step waits for something that is seen. */
   isAbout: boolean;
+  /** It is not done before that is seen, whatever the clock says; an agitation that is left open is about too, and holds up nothing. */
+  waits: boolean;
   words: string;
 }
 
@@ -49,6 +51,7 @@ export function cardWords(plan: BrewPlan): CardWords {
     steps: benchSteps(plan).map((step) => ({
       atS: step.plannedS,
       isAbout: callsFor(step) !== null,
+      waits: step.kind === 'pour' && step.waitsFor !== null,
       words: stepSentence(step),
     })),
     after: bypassG === undefined ? [] : [`Add ${bypassG} g of hot water to the cup.`],

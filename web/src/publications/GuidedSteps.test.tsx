@@ -44,8 +44,17 @@ describe('the customer’s guided steps', () => {
       /^about0:40/,
     );
     fireEvent.click(screen.getByRole('button', { name: 'Start with the first pour' }));
-    pass(10);
-    expect(screen.getByText(/^about in/).textContent).toContain('30 s');
+    pass(2);
+    expect(screen.queryByRole('button', { name: 'It is: pour now' })).toBeNull();
+    // Nothing is counted down to, and nothing goes on by itself.
+    pass(58);
+    expect(screen.getByText(/^waits:/).textContent).toContain('When all of it is through, pour 100 g');
+    expect(currentStep()).toContain('Swirl');
+    fireEvent.click(screen.getByRole('button', { name: 'It is: pour now' }));
+    expect(currentStep()).toContain('pour 100 g');
+    // Twenty seconds later than expected: so is what comes after.
+    pass(30);
+    expect(screen.getByRole('timer').parentElement?.textContent).toContain('in 5 s: Pour 110 g');
   });
 
   it('walk along with the clock and count down to the next', () => {

@@ -1,4 +1,4 @@
-import { cardWords, formatClock, formatDuration, type BrewPlan } from '@vendu/core';
+import { cardWords, formatClock, formatDuration, guidedMoment, type BrewPlan } from '@vendu/core';
 import { brewNowMs } from '../device/brewClock';
 import { useDraft } from '../device/draft';
 import { useNow } from '../bench/useNow';
@@ -8,15 +8,27 @@ import { classes } from '../ui/classes';
 /** A clock older than this was left running, ms: no filter brew takes so long. */
 const LONGEST_BREW_MS = 30 * 60_000;
 
-/** The steps in words, and a clock that walks through them. The clock is the wall's, so a locked phone loses nothing. */
+/** A brew from the card on this device. */
+interface Guided {
+  /** Unix time, ms. */
+  startedMs: number;
+  /** When what a step waited for was seen, s on the brew clock, in their order. */
+  seenS: number[];
+}
+
+/**
+ * The steps in words, and a clock that walks through them, but for what has to be seen: there it waits. The clock is the
+ * wall's, so a locked phone loses nothing.
+ */
 export function GuidedSteps({ slug, plan }: { slug: string; plan: BrewPlan }) {
-  const [kept, setStartedMs] = useDraft<number | null>(`public.${slug}`, null);
+  const [kept, keep] = useDraft<Guided | null>(`public.${slug}.guided`, null);
   const nowMs = useNow(kept === null ? null : 200);
-  const startedMs = kept !== null && nowMs - kept < LONGEST_BREW_MS ? kept : null;
-  const elapsedS = startedMs === null ? null : Math.max(0, (nowMs - startedMs) / 1000);
+  const guided = kept !== null && nowMs - kept.startedMs < LONGEST_BREW_MS ? kept : null;
+  const elapsedS = guided === null ? null : Math.max(0, (nowMs - guided.startedMs) / 1000);
   const { before, steps, after } = cardWords(plan);
-  const currentIndex = elapsedS === null ? -1 : steps.findLastIndex((step) => step.atS <= elapsedS);
+  const { dueS, currentIndex, waitingIndex } = guidedMoment({ steps, elapsedS, seenS: guided?.seenS ?? [] });
   const next = steps[currentIndex + 1];
+  const isWaiting = waitingIndex !== null;
   return (
     <section aria-label="The steps">
       <div className="sticky top-0 z-10 flex flex-wrap items-center gap-4 border-b border-ink bg-sheet py-3 print:hidden">
@@ -30,21 +42,42 @@ export function GuidedSteps({ slug, plan }: { slug: string; plan: BrewPlan }) {
         {elapsedS !== null && next && (
           // In sight while the clock runs, wherever the list below stands.
           <span className="order-last w-full text-large sm:order-none sm:w-auto sm:max-w-md">
-            {next.isAbout ? 'about in' : 'in'}{' '}
-            <span className="reading font-semibold">{Math.max(0, Math.ceil(next.atS - elapsedS))} s</span>:{' '}
+            {isWaiting ? (
+              'waits: '
+            ) : (
+              <>
+                {next.isAbout ? 'about in' : 'in'}{' '}
+                <span className="reading font-semibold">
+                  {Math.max(0, Math.ceil((dueS[currentIndex + 1] ?? next.atS) - elapsedS))} s
+                </span>
+                :{' '}
+              </>
+            )}
             {next.words}
           </span>
         )}
-        {startedMs === null ? (
+        {guided !== null && elapsedS !== null && isWaiting && (
           <Button
             weight="main"
             className="ml-auto h-12 px-6 text-body"
-            onClick={() => setStartedMs(brewNowMs())}
+            onClick={() => keep({ ...guided, seenS: [...guided.seenS, elapsedS] })}
+          >
+            It is: pour now
+          </Button>
+        )}
+        {guided === null ? (
+          <Button
+            weight="main"
+            className="ml-auto h-12 px-6 text-body"
+            onClick={() => keep({ startedMs: brewNowMs(), seenS: [] })}
           >
             Start with the first pour
           </Button>
         ) : (
-          <Button className="ml-auto h-12 px-6 text-body" onClick={() => setStartedMs(null)}>
+          <Button
+            className={classes('h-12 px-6 text-body', !isWaiting && 'ml-auto')}
+            onClick={() => keep(null)}
+          >
             Back to zero
           </Button>
         )}
