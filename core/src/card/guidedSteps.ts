@@ -26,22 +26,18 @@ export function guidedMoment({
   elapsedS: number | null;
   seenS: readonly number[];
 }): GuidedMoment {
+  const dueS: (number | null)[] = [];
   let waited = 0;
   let movedS = 0;
-  let waitingIndex: number | null = null;
-  const dueS = steps.map(({ atS, waits }, index) => {
-    if (waitingIndex !== null) return null;
-    if (!waits) return atS + movedS;
-    const seen = seenS[waited++];
-    if (seen === undefined) {
-      waitingIndex = index;
-      return null;
-    }
-    movedS = seen - atS;
-    return seen;
-  });
+  let unseenIndex: number | null = null;
+  for (const [index, { atS, waits }] of steps.entries()) {
+    const seen: number | undefined = waits ? seenS[waited++] : atS + movedS;
+    if (unseenIndex === null && seen === undefined) unseenIndex = index;
+    if (waits && seen !== undefined) movedS = seen - atS;
+    dueS.push(unseenIndex === null ? (seen ?? null) : null);
+  }
   const currentIndex = elapsedS === null ? -1 : dueS.findLastIndex((due) => due !== null && due <= elapsedS);
   // The clock leads up to the step before: only then is there something to look for.
-  const isWaiting = waitingIndex !== null && currentIndex === waitingIndex - 1;
-  return { dueS, currentIndex, waitingIndex: isWaiting ? waitingIndex : null };
+  const isWaiting = unseenIndex !== null && currentIndex === unseenIndex - 1;
+  return { dueS, currentIndex, waitingIndex: isWaiting ? unseenIndex : null };
 }
