@@ -39,3 +39,14 @@ export async function storeBrew(page: Page, recipe: RecipeView): Promise<BrewVie
 export function benchPath(recipe: RecipeView): string {
   return `/bench/${recipe.versions[0]?.id ?? 0}?recipe=${recipe.id}`;
 }
+
+/** Signs off and publishes the newest version of a recipe, as a lead; the answer is the path of its card. */
+export async function publish(page: Page, recipeId: number): Promise<string> {
+  const { versions } = (await (await page.request.get(`/api/recipes/${recipeId}`)).json()) as RecipeView;
+  const recipeVersionId = versions[0]?.id ?? 0;
+  await page.request.put(`/api/recipe-versions/${recipeVersionId}/acceptance`);
+  await page.request.put(`/api/recipe-versions/${recipeVersionId}/sign-off`);
+  const data = { recipeVersionId, introduction: '' };
+  const published = (await (await page.request.post('/api/publications', { data })).json()) as RecipeView;
+  return `/r/${published.publications[0]?.slug ?? ''}`;
+}

@@ -1,7 +1,7 @@
 import { expect, test } from '@playwright/test';
-import type { LotView, RecipeView } from '@vendu/contract';
+import type { LotView } from '@vendu/contract';
 import { pageOf, signIn } from '../support/people';
-import { startRecipe } from '../support/work';
+import { publish, startRecipe } from '../support/work';
 
 const CARD = '/r/umuseke-ridge-kittiwake-cone';
 
@@ -50,13 +50,7 @@ test('what a barista changes in the lot reaches no public card until a lead publ
   const { page: lead, context: first } = await pageOf(browser, 'lead');
   const { page: barista, context: second } = await pageOf(browser, 'barista');
   const recipe = await startRecipe(barista, 'Peanut lot');
-  const versionId = recipe.versions[0]?.id ?? 0;
-  await lead.request.put(`/api/recipe-versions/${versionId}/acceptance`);
-  await lead.request.put(`/api/recipe-versions/${versionId}/sign-off`);
-  const published = (await (
-    await lead.request.post('/api/publications', { data: { recipeVersionId: versionId, introduction: '' } })
-  ).json()) as RecipeView;
-  const card = `/r/${published.publications[0]?.slug ?? ''}`;
+  const card = await publish(lead, recipe.id);
 
   const lot = (await (await barista.request.get(`/api/lots/${recipe.lot.id}`)).json()) as LotView;
   await barista.goto(`/lots/${lot.id}/edit`);
@@ -86,17 +80,10 @@ test('the guide of a card waits where the recipe does, and goes on when that is 
     ...started.plan,
     pours: started.plan.pours.map((pour, index) => (index === 1 ? { ...pour, startsWhen: 'through' } : pour)),
   };
-  const saved = (await (
-    await page.request.post(`/api/recipes/${recipe.id}/versions`, { data: { basedOn: 1, plan, note: '' } })
-  ).json()) as RecipeView;
-  const versionId = saved.versions[0]?.id ?? 0;
-  await page.request.put(`/api/recipe-versions/${versionId}/acceptance`);
-  await page.request.put(`/api/recipe-versions/${versionId}/sign-off`);
-  const published = (await (
-    await page.request.post('/api/publications', { data: { recipeVersionId: versionId, introduction: '' } })
-  ).json()) as RecipeView;
+  await page.request.post(`/api/recipes/${recipe.id}/versions`, { data: { basedOn: 1, plan, note: '' } });
+  const card = await publish(page, recipe.id);
   await page.clock.install();
-  await page.goto(`/r/${published.publications[0]?.slug ?? ''}`);
+  await page.goto(card);
   await page.getByRole('button', { name: 'Start with the first pour' }).click();
   await page.clock.runFor(120_000);
   const current = page.locator('[aria-current=step]');

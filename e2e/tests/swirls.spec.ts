@@ -1,7 +1,6 @@
 import { expect, test } from '@playwright/test';
-import type { RecipeView } from '@vendu/contract';
 import { signIn } from '../support/people';
-import { startRecipe } from '../support/work';
+import { publish, startRecipe } from '../support/work';
 
 test('hard swirls that are counted and a swirl that is left open: board, bench, record, card', async ({
   page,
@@ -49,14 +48,7 @@ test('hard swirls that are counted and a swirl that is left open: board, bench, 
   const row = page.getByRole('row').filter({ hasText: 'if the roast is old' });
   await expect(row).toContainText('skipped');
 
-  const saved = (await (await page.request.get(`/api/recipes/${recipe.id}`)).json()) as RecipeView;
-  const versionId = saved.versions[0]?.id ?? 0;
-  await page.request.put(`/api/recipe-versions/${versionId}/acceptance`);
-  await page.request.put(`/api/recipe-versions/${versionId}/sign-off`);
-  const published = (await (
-    await page.request.post('/api/publications', { data: { recipeVersionId: versionId, introduction: '' } })
-  ).json()) as RecipeView;
-  await page.goto(`/r/${published.publications[0]?.slug ?? ''}`);
+  await page.goto(await publish(page, recipe.id));
   await expect(page.getByText('Swirl the brewer 8 times hard.')).toBeVisible();
   await expect(page.getByText('If the roast is old, stir along the wall gently.')).toBeVisible();
 });

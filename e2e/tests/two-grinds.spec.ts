@@ -1,7 +1,7 @@
 import { expect, test } from '@playwright/test';
-import type { LotView, RecipeView } from '@vendu/contract';
+import type { LotView } from '@vendu/contract';
 import { signIn } from '../support/people';
-import { startRecipe } from '../support/work';
+import { publish, startRecipe } from '../support/work';
 
 test('two grinds and a sieve go from the board over the bench into record, stock and card', async ({
   page,
@@ -59,14 +59,7 @@ test('two grinds and a sieve go from the board over the bench into record, stock
   const lot = (await (await page.request.get(`/api/lots/${recipe.lot.id}`)).json()) as LotView;
   expect(lot.gramsLeftG).toBe(1000 - 20 - 2.6);
 
-  const saved = (await (await page.request.get(`/api/recipes/${recipe.id}`)).json()) as RecipeView;
-  const versionId = saved.versions[0]?.id ?? 0;
-  await page.request.put(`/api/recipe-versions/${versionId}/acceptance`);
-  await page.request.put(`/api/recipe-versions/${versionId}/sign-off`);
-  const published = (await (
-    await page.request.post('/api/publications', { data: { recipeVersionId: versionId, introduction: '' } })
-  ).json()) as RecipeView;
-  await page.goto(`/r/${published.publications[0]?.slug ?? ''}`);
+  await page.goto(await publish(page, recipe.id));
   await expect(
     page.getByText(/^Grind [\d.]+ g at \d+ µm and [\d.]+ g at 1000 µm, and mix them\.$/),
   ).toBeVisible();

@@ -52,8 +52,7 @@ function withRoom(events: readonly BenchEvent[]): readonly BenchEvent[] {
 
 function storableEvent(event: BenchEvent): BenchEvent {
   const timed = { ...event, atS: timeS(event.atS) };
-  if (timed.kind === 'cup-changed') return { ...timed, massG: totalG(timed.massG) };
-  return timed.kind === 'fines-weighed' ? { ...timed, finesG: totalG(timed.finesG) ?? 0 } : timed;
+  return timed.kind === 'cup-changed' ? { ...timed, massG: totalG(timed.massG) } : timed;
 }
 
 function timeS(atS: number): number {

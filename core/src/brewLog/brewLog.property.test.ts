@@ -39,6 +39,10 @@ const happening: fc.Arbitrary<Happening> = fc.oneof(
   }),
   fc.record({ kind: fc.constant('bed-seen' as const), shows: fc.boolean() }),
   fc.record({
+    kind: fc.constant('fines-weighed' as const),
+    finesG: fc.option(fc.double({ min: 0, max: 20, noNaN: true })),
+  }),
+  fc.record({
     kind: fc.constant('miss-answered' as const),
     pourNumber: fc.integer({ min: 1, max: 5 }),
     byG: fc.integer({ min: -9, max: 9 }),
@@ -189,6 +193,11 @@ describe('an entry that is kept or sent', () => {
     expect(entryFault({ ...entry, kind: 'undone', of: { device: 'd' } })).toMatchObject({
       field: 'of.number',
     });
+    expect(entryFault({ ...entry, kind: 'fines-weighed', finesG: 5000 })).toMatchObject({
+      field: 'finesG',
+      allowed: '0 to 500 g',
+    });
+    expect(entryFault({ ...entry, kind: 'fines-weighed', finesG: null })).toBeNull();
     expect(entryFault({ ...entry, kind: 'cups-planned', rule: { kind: 'mass' } })).not.toBeNull();
     expect(entryFault('a mark')).not.toBeNull();
   });

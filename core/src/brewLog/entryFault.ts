@@ -1,6 +1,6 @@
 import { PREPARATION_TASKS } from '../bench/preparation.js';
 import { RECORD } from '../bench/storableRecord.js';
-import { firstOutOfRange, notAllowed, type OutOfRange, type Range } from '../input/ranges.js';
+import { firstOutOfRange, notAllowed, outOfRange, type OutOfRange, type Range } from '../input/ranges.js';
 import { byKind, choice, fields, nullable, shapeFault, type Shape } from '../input/shape.js';
 import { cutTo, wellFormed } from '../text/wellFormed.js';
 import type { EntryKind } from './brewEntry.js';
@@ -41,6 +41,8 @@ const RANGES: Record<'number' | 'atMs' | 'stepIndex' | 'pourNumber', Range> = {
   stepIndex: { low: 0, high: RECORD.mostSteps - 1, unit: '' },
   pourNumber: { low: 1, high: RECORD.mostSteps, unit: '' },
 };
+/** What a sieve can hold. */
+const FINES: Range = { low: 0, high: 500, unit: 'g' };
 const LONGEST = {
   device: 36,
   scale: RECORD.longestScaleName,
@@ -54,9 +56,14 @@ export function entryFault(value: unknown): OutOfRange | null {
     shapeFault(value, STAMP) ??
     shapeFault(value, ENTRY) ??
     firstOutOfRange(value as Partial<Record<keyof typeof RANGES, unknown>>, RANGES) ??
+    finesFault(value as { finesG?: number | null }) ??
     notWhole(value as Partial<Record<keyof typeof RANGES, number>>) ??
     tooLong(value as Partial<Record<keyof typeof LONGEST, string>>)
   );
+}
+
+function finesFault({ finesG = null }: { finesG?: number | null }): OutOfRange | null {
+  return finesG === null ? null : outOfRange('finesG', finesG, FINES);
 }
 
 /** Numbers, steps and moments are counted: a broken one is another one to whoever rounds it. */
