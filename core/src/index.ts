@@ -122,7 +122,7 @@ export {
 export { endWords } from './plan/endWords.js';
 export { asItWaits } from './forecast/asItWaits.js';
 export { guidedMoment, type GuidedMoment } from './card/guidedSteps.js';
-export { pouredAtC } from './plan/openLid.js';
+export { pouredAtC, USUAL_ROOM_C } from './plan/openLid.js';
 export { grindingOf, grindWords, type GrindPart, type Grinding } from './plan/grinding.js';
 export { planChanges, type PlanChange } from './plan/planChanges.js';
 export { amountsFromTotalsG } from './plan/amountsFromTotals.js';

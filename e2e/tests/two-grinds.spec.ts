@@ -41,7 +41,7 @@ test('two grinds and a sieve go from the board over the bench into record, stock
   await expect(page.getByRole('button', { name: /Sieve at 300 µm, weigh 20 g of what stays/ })).toBeVisible();
   // The demo's cone is of ceramic, its paper smooth and rinsed with 100 g by itself.
   await expect(page.getByRole('button', { name: /Fold the paper along its seam/ })).toBeVisible();
-  await expect(page.getByRole('button', { name: /Rinse it with 150 g/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /Rinse the paper with 150 g/ })).toBeVisible();
   await page.getByLabel('Fines weighed').fill('2.6');
   await page.keyboard.press('Enter');
   await page.keyboard.press('Space');

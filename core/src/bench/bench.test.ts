@@ -94,6 +94,15 @@ describe('plan against actual', () => {
     expect(rows[0]?.step).toMatchObject({ waitsFor: null });
   });
 
+  it('is due all through the window of its end, and late only after it', () => {
+    const steps = benchSteps({ ...PLAN, endWithinS: 5 });
+    const marks = steps.slice(0, -1).map((_, index) => index * 10);
+    const dueAt = (atS: number) =>
+      benchMoment({ run: runWith(...marks), steps, nowMs: START_MS + atS * 1000 }).dueInS;
+    const endS = PLAN.drawdownS;
+    expect([endS - 4, endS, endS + 3, endS + 5, endS + 7].map(dueAt)).toEqual([4, 0, 0, 0, -2]);
+  });
+
   it('is on plan anywhere in the window of its end', () => {
     const plan = { ...PLAN, endWithinS: 5 };
     const last = benchSteps(plan).length - 1;

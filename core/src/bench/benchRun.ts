@@ -49,8 +49,15 @@ export function benchMoment({
     elapsedS,
     current: steps[last.stepIndex] ?? null,
     next,
-    dueInS: next === null ? null : next.plannedS - elapsedS,
+    dueInS: next === null ? null : dueInS(next, elapsedS),
   };
+}
+
+/** Until a step is due, s: 0 all through the window of its end, below it when that is over. */
+function dueInS(step: BenchStep, elapsedS: number): number {
+  const leftS = step.plannedS - elapsedS;
+  if (leftS >= 0 || step.kind !== 'drawdown') return leftS;
+  return Math.min(0, step.untilS - elapsedS);
 }
 
 /** The marks on the brew clock: seconds since the first one. */

@@ -115,7 +115,7 @@ export function compareTrace({
 function missedAgitation(plan: BrewPlan, markedS: readonly number[]): TraceComparison['missedAgitation'] {
   const left = [...markedS];
   return plan.pours.flatMap((pour, index) => {
-    if (pour.agitation === 'none' || !isAlwaysAgitated(pour)) return [];
+    if (!isAlwaysAgitated(pour)) return [];
     const dueS = pourEndS(pour);
     const marked = left.findIndex((atS) => Math.abs(atS - dueS) <= SAME_SWIRL_S);
     if (marked < 0) return [{ pourNumber: index + 1, how: pour.agitation }];

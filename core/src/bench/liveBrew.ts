@@ -1,3 +1,4 @@
+import { withKettlesRead } from '../plan/openLid.js';
 import { asDone, withAgitation } from '../plan/agitating.js';
 import { runningTotalsG, roundToTenth, type BrewPlan, type Pour } from '../plan/plan.js';
 import { staircase, staircaseTotalG } from '../plan/staircase.js';
@@ -88,8 +89,10 @@ export function planAsGoing({
   plan,
   done,
   events,
+  ambientC,
 }: {
   plan: BrewPlan;
+  ambientC?: number;
   done: readonly StepDone[];
   events: readonly BenchEvent[];
 }): BrewPlan {
@@ -116,7 +119,6 @@ export function planAsGoing({
   const pours = plan.pours.map((pour, index): Pour => {
     const mark = marks[index];
     const totalG = mark?.totalG ?? totals[index] ?? beforeG;
-    const readC = readsC[index] ?? null;
     const amountG = Math.max(1, roundToTenth(totalG - beforeG));
     const startS = Math.max(freeS, mark?.atS ?? Math.max(knownS, pour.startS));
     beforeG = Math.max(beforeG + 1, totalG);
@@ -126,8 +128,7 @@ export function planAsGoing({
       ...(wasAgitated === undefined ? pour : wasAgitated ? asDone(pour) : withAgitation(pour, 'none')),
       startS,
       amountG,
-      ...(readC === null ? {} : { kettleC: readC }),
     };
   });
-  return { ...plan, pours };
+  return withKettlesRead({ ...plan, pours }, readsC, ambientC);
 }

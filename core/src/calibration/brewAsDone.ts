@@ -1,6 +1,7 @@
 import { addedAgitation, kettleReadsC, type BenchEvent } from '../bench/benchEvents.js';
 import type { PreparationTask } from '../bench/preparation.js';
 import { planAgainstActual, type StepDone } from '../bench/planAgainstActual.js';
+import { withKettlesRead } from '../plan/openLid.js';
 import { asDone, withAgitation } from '../plan/agitating.js';
 import type { BrewPlan, Pour } from '../plan/plan.js';
 import { conditionsOfPlan, type BrewConditions, type BrewKit } from './conditions.js';
@@ -47,19 +48,18 @@ export function brewAsDone(
     const doneTotalG = follows('totals') ? rows[index]?.doneTotalG : null;
     const amountG = Math.max(SMALLEST_POUR_G, (doneTotalG ?? beforeG + pour.amountG) - beforeG);
     beforeG += amountG;
-    const readC = follows('kettle') ? (readsC[index] ?? null) : null;
     const wasAgitated = follows('agitation') && agitated?.doneS != null;
     const wasLeft = follows('agitation') && agitated?.skipped === true;
     return {
       ...(wasAgitated ? asDone(pour) : wasLeft ? withAgitation(pour, 'none') : pour),
       startS: (follows('times') ? rows[index]?.doneS : null) ?? pour.startS,
       amountG,
-      ...(readC === null ? {} : { kettleC: readC }),
     };
   });
   const prepared = follows('preparation') ? asPrepared(plan, events) : plan;
   const brewed = { ...prepared, doseG: follows('dose') ? doseG : plan.doseG, pours };
-  const conditions = conditionsOfPlan({ plan: brewed, kit, roastAgeDays });
+  const heated = follows('kettle') ? withKettlesRead(brewed, readsC, kit.ambientC) : brewed;
+  const conditions = conditionsOfPlan({ plan: heated, kit, roastAgeDays });
   const added = follows('agitation') ? addedAgitation(events) : [];
   return {
     ...conditions,

@@ -8,7 +8,7 @@ export function brewAsGoing(
   { plan, steps, events, roastAgeDays }: Omit<BrewDone, 'doseG' | 'roastAgeDays'> & { roastAgeDays?: number },
   kit: BrewKit,
 ): BrewConditions {
-  const going = planAsGoing({ plan, done: steps, events });
+  const going = planAsGoing({ plan, done: steps, events, ambientC: kit.ambientC });
   const conditions = conditionsOfPlan({
     plan: going,
     kit,

@@ -81,9 +81,7 @@ export function conditionsOfPlan({
       ...(heightCm === undefined ? {} : { fallM: heightCm / 100 }),
     })),
     agitation: plan.pours.flatMap((pour) =>
-      pour.agitation === 'none' || !isAlwaysAgitated(pour)
-        ? []
-        : [{ atS: pourEndS(pour), kind: modelledAgitation(pour.agitation) }],
+      isAlwaysAgitated(pour) ? [{ atS: pourEndS(pour), kind: modelledAgitation(pour.agitation) }] : [],
     ),
     ...(plan.regulatorGps === undefined ? {} : { regulatorGps: plan.regulatorGps }),
     ...(plan.lifts ? { liftAtS: plan.drawdownS } : {}),

@@ -50,8 +50,8 @@ export function asDone<P extends Agitated>(pour: P): P {
 }
 
 /** Done whatever happens; what is left open is not counted on. */
-export function isAlwaysAgitated({ agitation, agitationHow }: Agitated): boolean {
-  return agitation !== 'none' && agitationHow?.onlyIf === undefined;
+export function isAlwaysAgitated<P extends Agitated>(pour: P): pour is P & { agitation: Agitating } {
+  return pour.agitation !== 'none' && pour.agitationHow?.onlyIf === undefined;
 }
 
 /**

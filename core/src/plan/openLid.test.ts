@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { benchSteps } from '../bench/benchSteps.js';
+import { brewAsGoing } from '../calibration/brewAsGoing.js';
 import { brewAsDone } from '../calibration/brewAsDone.js';
 import { forecastPlan } from '../forecast/forecastPlan.js';
 import { valueOf } from '../result.js';
@@ -65,6 +66,12 @@ describe('a kettle with its lid opened', () => {
       totalG: null,
     }));
     const done = { plan: OPENED, steps, events: [read], doseG: 16, roastAgeDays: 9 };
+    // Read in mid-fall, it falls on from there, in the record as in a brew under way.
+    const early = { ...done, events: [{ ...read, atS: 45, kettleC: 91 }] };
+    for (const { pours } of [brewAsDone(early, CONE_KIT), brewAsGoing(early, CONE_KIT)]) {
+      expect(pours[1]?.kettleC).toBe(91);
+      expect(pours[2]?.kettleC).toBeLessThan(90.5);
+    }
     const kettles = brewAsDone(done, CONE_KIT).pours.map(({ kettleC }) => kettleC);
     expect(kettles[2]).toBe(88);
     expect(kettles[1]).toBeLessThan(94);

@@ -41,10 +41,10 @@ function laidOutBench(changes: Partial<LaidOutBrew> = {}) {
 }
 
 /** A bench whose clock was started at `START`. */
-function startedBench() {
-  const rendered = laidOutBench();
+function startedBench(changes: Partial<LaidOutBrew> = {}) {
+  const rendered = laidOutBench(changes);
   act(() => {
-    rendered.store.dispatch(stepMarked({ key, atMs: START.getTime() }));
+    rendered.store.dispatch(stepMarked({ key: changes.key ?? key, atMs: START.getTime() }));
   });
   return rendered;
 }
@@ -66,7 +66,7 @@ describe('the bench before the clock', () => {
     const { store } = laidOutBench();
     expect(screen.getByText(/Before the clock/)).toBeTruthy();
     expect(screen.getByText('(201 °F)')).toBeTruthy();
-    expect(screen.getByRole('button', { name: /^Rinse it with 100 g ?white/ })).toBeTruthy();
+    expect(screen.getByRole('button', { name: /^Rinse the paper with 100 g ?white/ })).toBeTruthy();
     expect(screen.getByText(/Co-fermented with mango pulp/)).toBeTruthy();
     press(' ');
     expect(benchBrew(store)?.run.marks).toEqual([{ stepIndex: 0, atMs: START.getTime(), skipped: false }]);
@@ -314,14 +314,16 @@ describe('a thermometer in the kettle', () => {
 
 describe('what is safe where', () => {
   it('is said as it is: a storage that is full is no place', async () => {
-    standInServer({ [`PUT running-brews/${key}`]: problem('unavailable', 'The database does not answer.') });
+    // A brew of its own: what a server answered late about another test's is remembered by key.
+    const own = '8c3f0a52-6f0b-4b7e-9f0e-2d1c5b7a9e31';
+    standInServer({ [`PUT running-brews/${own}`]: problem('unavailable', 'The database does not answer.') });
     const full = vi.spyOn(Storage.prototype, 'setItem').mockImplementation(() => {
       throw new DOMException('full', 'QuotaExceededError');
     });
-    startedBench();
+    startedBench({ key: own });
     expect(screen.getByText(/in this page only/).className).toContain('text-alarm');
     full.mockRestore();
-    standInServer({ [`PUT running-brews/${key}`]: { body: { seq: 1 } } });
+    standInServer({ [`PUT running-brews/${own}`]: { body: { seq: 1 } } });
     press(' ');
     expect(await screen.findByText(/on this device/)).toBeTruthy();
   });

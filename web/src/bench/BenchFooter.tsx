@@ -43,7 +43,7 @@ export function BenchFooter({ brew, onDone }: BenchFooterProps) {
   function goOn(skipped = false) {
     if (next === null) return;
     dispatch(stepMarked({ key, skipped }));
-    if (!skipped) tellStandIn(key, plan, next);
+    if (!skipped) tellStandIn(key, plan, next, brew.ground?.kit.ambientC);
     onDone(`${stepWords(next).doing} ${skipped ? 'skipped' : 'marked'}`);
   }
   function tell(happened: Happening, words: string) {
@@ -130,14 +130,14 @@ function doingOf(step: BenchStep): string {
 }
 
 /** A stand-in under the brewer does what is marked; a real scale feels it. */
-function tellStandIn(key: string, plan: BrewPlan, step: BenchStep): void {
+function tellStandIn(key: string, plan: BrewPlan, step: BenchStep, roomC: number | undefined): void {
   const source = benchScaleOf(key)?.source;
   if (step.kind === 'agitate') source?.agitate?.(modelledAgitation(step.how));
   if (step.kind === 'pour') {
     source?.pour?.({
       toTotalG: step.totalG,
       flowGps: plan.pours[step.pourNumber - 1]?.flowGps ?? 0,
-      kettleC: pouredAtC(plan)[step.pourNumber - 1] ?? plan.kettleC,
+      kettleC: pouredAtC(plan, roomC)[step.pourNumber - 1] ?? plan.kettleC,
     });
   }
 }

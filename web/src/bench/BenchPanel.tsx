@@ -123,7 +123,9 @@ export function BenchPanel({ brew, isActive, isCompact, isMuted }: BenchPanelPro
         <div className="flex flex-wrap items-center gap-x-6 gap-y-2 pt-3">
           {moment.phase === 'running' && <BedSeenButtons brew={brew} isActive={isActive} />}
           {moment.phase !== 'done' && <StandInBrewer brew={brew} bench={bench} isCompact={isCompact} />}
-          {moment.phase !== 'done' && <KettleReadout kettle={kettle} plan={plan} next={moment.next} />}
+          {moment.phase !== 'done' && (
+            <KettleReadout kettle={kettle} plan={plan} next={moment.next} roomC={brew.ground?.kit.ambientC} />
+          )}
         </div>
         {moment.phase !== 'done' && !isCompact && (
           <div className="mt-auto pt-3">

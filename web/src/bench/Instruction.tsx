@@ -47,9 +47,11 @@ export function Instruction({
         )}
         {dueInS !== null && waitsFor === null && (
           <p className={classes('reading leading-tight font-semibold [word-spacing:-0.3em]', size)}>
-            {dueInS >= 0
-              ? `in ${secondsWords(Math.ceil(dueInS))}`
-              : `late ${secondsWords(Math.floor(-dueInS))}`}
+            {dueInS === 0
+              ? 'now'
+              : dueInS > 0
+                ? `in ${secondsWords(Math.ceil(dueInS))}`
+                : `late ${secondsWords(Math.floor(-dueInS))}`}
           </p>
         )}
         <p className="reading text-title">

@@ -10,14 +10,17 @@ export function KettleReadout({
   kettle,
   plan,
   next,
+  roomC,
 }: {
   kettle: KettleView | null;
   plan: BrewPlan;
   next: BenchStep | null;
+  /** As far as it is known, C. */
+  roomC: number | undefined;
 }) {
   if (!kettle) return null;
   if (kettle.trouble !== '') return <Notice tone="alarm">{kettle.trouble}</Notice>;
-  const wantedC = next?.kind === 'pour' ? pouredAtC(plan)[next.pourNumber - 1] : undefined;
+  const wantedC = next?.kind === 'pour' ? pouredAtC(plan, roomC)[next.pourNumber - 1] : undefined;
   const offC = wantedC === undefined || kettle.kettleC === null ? 0 : kettle.kettleC - wantedC;
   return (
     <span className="flex flex-wrap items-baseline gap-x-4">

@@ -116,7 +116,7 @@ function TaskWords({ task: { task, figure }, brew }: { task: Task; brew: BenchBr
     case 'rinse':
       return (
         <>
-          Rinse it with <b className="reading">{figure} g</b>
+          Rinse the paper with <b className="reading">{figure} g</b>
           <Aside>{brew.wallMaterial === 'ceramic' ? `${brew.paper}, more for ceramic` : brew.paper}</Aside>
         </>
       );
@@ -124,7 +124,7 @@ function TaskWords({ task: { task, figure }, brew }: { task: Task; brew: BenchBr
       return (
         <>
           Discard the rinse water
-          <Aside>it warms the server, and spoils its weight</Aside>
+          <Aside>it warms the server; left in, it spoils the weight</Aside>
         </>
       );
     case 'weigh':

@@ -1,9 +1,8 @@
 import { useEffect, useEffectEvent, useRef, useState } from 'react';
-import { benchSteps, type BrewPlan } from '@vendu/core';
+import { benchSteps, type BrewPlan, USUAL_ROOM_C } from '@vendu/core';
 import { useAppDispatch } from '../state/hooks';
 import type { ThermometerSource } from '../instruments/sources';
 import { thermometerSource } from '../instruments/thermometerChoices';
-import { USUAL_ROOM_C } from '../kit/usualRoom';
 import { brewNowMs } from '../device/brewClock';
 import { seedOf } from './benchScales';
 import { soFar, type BenchBrew } from './benchBrew';

@@ -1,5 +1,5 @@
 import { useEffect, useEffectEvent, useRef, useState } from 'react';
-import { formatSigned } from '@vendu/core';
+import { formatSigned, USUAL_ROOM_C } from '@vendu/core';
 import type { BrewView } from '@vendu/contract';
 import { troubleOf } from '../api/problem';
 import { useDraft } from '../device/draft';
@@ -10,7 +10,6 @@ import {
   type RefractometerChoice,
 } from '../instruments/refractometerChoices';
 import type { RefractometerReading, RefractometerSource } from '../instruments/sources';
-import { USUAL_ROOM_C } from '../kit/usualRoom';
 import { useKitQuery } from '../lots/lotsApi';
 import { Button } from '../ui/Button';
 import { Notice, TroubleNotice } from '../ui/Notice';

@@ -10,10 +10,10 @@ import { AGITATION_NAMES } from '../ui/words';
 import { LEFT_OUT_WORDS } from './leftOutWords';
 import type { BrewView } from '@vendu/contract';
 
-type Done = Pick<BrewView, 'plan' | 'steps' | 'events' | 'doseG'>;
+type Done = Pick<BrewView, 'plan' | 'steps' | 'events' | 'doseG' | 'kit'>;
 
 /** What was done differently than planned, in figures: `12.4 g for 12 g`. */
-export function departureWords(departure: Departure, { plan, steps, events, doseG }: Done): string {
+export function departureWords(departure: Departure, { plan, steps, events, doseG, kit }: Done): string {
   const rows = planAgainstActual({ plan, done: steps });
   const pours = rows.filter(({ step }) => step.kind === 'pour');
   switch (departure) {
@@ -46,7 +46,7 @@ export function departureWords(departure: Departure, { plan, steps, events, dose
         events,
         pours.map(({ doneS }) => doneS),
       );
-      const planned = pouredAtC(plan);
+      const planned = pouredAtC(plan, kit?.lab?.roomC);
       return `kettle off by ${listed(reads.map((readC, index) => (readC === null ? null : readC - (planned[index] ?? readC))))} °C`;
     }
   }

@@ -27,7 +27,7 @@ export function GrindParts({ plan, grinder, onOffer, faults }: GrindPartsProps) 
       summary={
         <>
           <span className="font-semibold">Second grind and sieve</span>{' '}
-          <span className="text-quiet">{toDo(plan, grinder)}</span>
+          <span className="text-quiet">{groundWords(plan, grinder)}</span>
         </>
       }
     >
@@ -72,7 +72,7 @@ export function GrindParts({ plan, grinder, onOffer, faults }: GrindPartsProps) 
 }
 
 /** What is ground for it and what goes, in a line. */
-function toDo(plan: BrewPlan, grinder: GrinderView): string {
+function groundWords(plan: BrewPlan, grinder: GrinderView): string {
   if (plan.secondGrind === undefined && plan.sieveUm === undefined)
     return 'all of it alike, nothing sieved out';
   const { parts, finesG } = grindingOf(plan);

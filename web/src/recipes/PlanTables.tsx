@@ -15,6 +15,7 @@ interface PlanTablesProps {
   plan: BrewPlan;
   grinder: GrinderView;
   aim: Aim;
+  roomC: number;
   /** Takes an edit, or answers why it cannot be. */
   onOffer: (plan: BrewPlan) => string | undefined;
   /** Complaints by path in the plan, as `pours.1.startS`. */
@@ -33,6 +34,7 @@ export const PlanTables = memo(function PlanTables({
   plan,
   grinder,
   aim,
+  roomC,
   onOffer,
   faults,
   locks,
@@ -54,7 +56,14 @@ export const PlanTables = memo(function PlanTables({
         onLock={onLock}
       />
       <GrindParts plan={plan} grinder={grinder} onOffer={onOffer} faults={faults} />
-      <PourTable plan={plan} onOffer={onOffer} faults={faults} selected={selected} onSelect={onSelect} />
+      <PourTable
+        roomC={roomC}
+        plan={plan}
+        onOffer={onOffer}
+        faults={faults}
+        selected={selected}
+        onSelect={onSelect}
+      />
       <HowPoured plan={plan} onOffer={onOffer} faults={faults} />
       <HowAgitated plan={plan} onOffer={onOffer} faults={faults} />
       <OtherSteps plan={plan} onOffer={onOffer} faults={faults} />

@@ -31,6 +31,7 @@ function Editor() {
         onLock={nothing}
       />
       <PourTable
+        roomC={21}
         plan={plan}
         onOffer={take}
         selected={null}

@@ -28,6 +28,7 @@ import { WideTable } from '../ui/WideTable';
 
 interface PourTableProps {
   plan: BrewPlan;
+  roomC: number;
   /** Takes an edit, or answers why it cannot be. */
   onOffer: (plan: BrewPlan) => string | undefined;
   selected: number | null;
@@ -40,9 +41,9 @@ const HEAD = 'border-b border-ink pb-1 pr-3 text-left text-tiny font-medium text
 const CELL = 'border-b border-rule py-1.5 pr-3 align-top';
 
 /** The pours as figures: running totals and amounts side by side, either can be typed. */
-export function PourTable({ plan, onOffer, selected, onSelect, faults }: PourTableProps) {
+export function PourTable({ plan, roomC, onOffer, selected, onSelect, faults }: PourTableProps) {
   const totals = runningTotalsG(plan);
-  const kettlesC = pouredAtC(plan);
+  const kettlesC = pouredAtC(plan, roomC);
   const amount: Quantity = {
     ...within(GRAMS, { label: 'Amount', min: 1, max: 3000 }),
     parse: (text) => parseMassOrMultipleG({ text, doseG: plan.doseG }),

@@ -173,6 +173,7 @@ export function RecipeSheet({ recipe, grinder, brewer, kit }: RecipeSheetProps) 
             plan={shown}
             grinder={grinder}
             aim={aim}
+            roomC={kit.house.roomC}
             onOffer={offer}
             faults={faults}
             locks={locks}

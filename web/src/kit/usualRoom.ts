@@ -1,2 +1,0 @@
-/** A room of which nobody told the temperature, C. */
-export const USUAL_ROOM_C = 21;
