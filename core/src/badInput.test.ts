@@ -156,6 +156,26 @@ const CASES: Record<string, { call: (input: never) => unknown; input: unknown }>
       ],
     },
   },
+  statedAgainstMeasured: {
+    call: core.statedAgainstMeasured,
+    input: {
+      stated: { setting: 4, otherSetting: 6 },
+      grinder: {
+        points: [
+          { setting: 2, grindUm: 500, sdUm: 20 },
+          { setting: 8, grindUm: 900, sdUm: 20 },
+        ],
+        settingStep: 1,
+      },
+      other: {
+        points: [
+          { setting: 5, grindUm: 500 },
+          { setting: 9, grindUm: 900 },
+        ],
+        settingStep: 1,
+      },
+    },
+  },
   grindFromDrainTimes: {
     call: core.grindFromDrainTimes,
     input: {

@@ -98,6 +98,7 @@ export {
 export {
   planAllWaterG,
   planRatio,
+  byTheClock,
   planWaterG,
   pouredForRatioG,
   pourEndS,
@@ -126,10 +127,14 @@ export { pouredAtC, USUAL_ROOM_C } from './plan/openLid.js';
 export { grindingOf, grindWords, type GrindPart, type Grinding } from './plan/grinding.js';
 export { planChanges, type PlanChange } from './plan/planChanges.js';
 export { amountsFromTotalsG } from './plan/amountsFromTotals.js';
-export { pouringWords, startWords } from './plan/pouringWords.js';
+export { pouringWords, startWords, USUAL_LEVEL_MM } from './plan/pouringWords.js';
+export { STREAM_GPS, STREAMS, streamOf, type Stream } from './plan/stream.js';
 export { throughRegulator, type Fed } from './plan/regulator.js';
 export { planFaults, type PlanFault, type PlanFaultReason } from './plan/planFaults.js';
-export { planWarnings, USUAL, type PlanWarning } from './plan/planWarnings.js';
+export { planWarnings, USUAL, type KitLimits, type PlanWarning } from './plan/planWarnings.js';
+export { spanWords } from './temperature/spanWords.js';
+export { grinderWord, type GrinderWord } from './grind/grinderWords.js';
+export { statedAtOdds, type StatedAgainstMeasured, type StatedPair } from './grind/statedSettings.js';
 export { staircase, staircaseTotalG, type StaircasePoint } from './plan/staircase.js';
 
 export { NINE_OF_TEN } from './statistics/nineOfTen.js';
@@ -239,7 +244,7 @@ export {
 
 export { bedSeenIn, type BedSeen } from './calibration/bedSeen.js';
 export { brewAsDone, DEPARTURES, type BrewDone, type Departure } from './calibration/brewAsDone.js';
-export { brewAsGoing } from './calibration/brewAsGoing.js';
+export { brewAsGoing } from './forecast/brewAsGoing.js';
 export {
   OUTCOMES,
   type BrewOutcome,
@@ -270,6 +275,7 @@ export { drainedS, firstDripS, outflowGps, outflowPoints, sinceStart } from './b
 export { drainToCome, type DrainBelief, type DrainToCome } from './bench/drainBelief.js';
 export { drainOutlook, stalledAfterS, type DrainOutlook } from './bench/drainWatch.js';
 export { correctionAfter, leadOf, withTotalsMoved, type Correction, type Lead } from './bench/liveBrew.js';
+export { servingOf, type Serving } from './bench/serving.js';
 export { closingOf, type ClosingTask } from './bench/closing.js';
 export {
   preparationOf,
@@ -320,7 +326,14 @@ export {
 export { brewOutcome, forecastPlan, scalePlan } from './forecast/guarded.js';
 export { forgiveness } from './forgiveness/guarded.js';
 export { alignSeries, cumulativeFractions, moveWater, stoppedCup, turnOf } from './fractions/guarded.js';
-export { blendGrinds, grindDistribution, grinderCurve, sieveGrind, sizeOfSetting } from './grind/guarded.js';
+export {
+  blendGrinds,
+  grindDistribution,
+  grinderCurve,
+  sieveGrind,
+  sizeOfSetting,
+  statedAgainstMeasured,
+} from './grind/guarded.js';
 export { grindFromDrainTimes } from './grind/guardedDrainTimes.js';
 export { simulatedBrewer } from './instruments/guarded.js';
 export {

@@ -44,6 +44,14 @@ export type WallMaterial = (typeof WALL_MATERIALS)[number];
 export const PAPER_FOLDS = ['smooth', 'pleated'] as const;
 export type PaperFold = (typeof PAPER_FOLDS)[number];
 
+/** How much body a paper lets into the cup: papers are judged by it as much as by their flow. */
+export const PAPER_BODIES = ['little', 'some', 'much'] as const;
+export type PaperBody = (typeof PAPER_BODIES)[number];
+
+/** What stands on a brewer and takes the pours: a regulator meters the water, a shower plate only spreads it. */
+export const FEEDER_KINDS = ['regulator', 'shower-plate'] as const;
+export type FeederKind = (typeof FEEDER_KINDS)[number];
+
 export const AGITATIONS = ['none', 'swirl', 'stir', 'wall-stir', 'needle'] as const;
 export type Agitation = (typeof AGITATIONS)[number];
 /** Something done to the bed. */
@@ -56,13 +64,31 @@ export type ModelledAgitation = (typeof MODELLED_AGITATIONS)[number];
 export const AGITATION_CONDITIONS = ['cup-asks', 'roast-old', 'bed-uneven'] as const;
 export type AgitationCondition = (typeof AGITATION_CONDITIONS)[number];
 
-/** Where a stream goes: held in the middle, led around once, or wound over all of the bed. */
-export const POUR_PATTERNS = ['centre', 'circle', 'spiral'] as const;
+/** Where a stream goes: held in the middle, led around, wound over all of the bed, along the paper, or in short bursts. */
+export const POUR_PATTERNS = [
+  'centre',
+  'circle',
+  'spiral',
+  'spiral-out',
+  'spiral-in',
+  'wall',
+  'pulses',
+] as const;
 export type PourPattern = (typeof POUR_PATTERNS)[number];
+/** What the brew model tells apart of it. */
+export const MODELLED_PATTERNS = ['centre', 'circle', 'spiral'] as const satisfies readonly PourPattern[];
+export type ModelledPattern = (typeof MODELLED_PATTERNS)[number];
 
-/** What a pour waits for where it is not the clock: no water left in the bed, or grounds that begin to show in it. */
-export const POUR_TRIGGERS = ['through', 'bed-shows'] as const;
+/**
+ * What a pour waits for where it is not the clock: no water left in the bed, grounds that begin to show in it, or the
+ * water standing no higher than so much over it.
+ */
+export const POUR_TRIGGERS = ['through', 'bed-shows', 'level'] as const;
 export type PourTrigger = (typeof POUR_TRIGGERS)[number];
+
+/** What is done to the finished beverage before it is read and served. */
+export const BEVERAGE_MIXINGS = ['swirl', 'stir'] as const;
+export type BeverageMixing = (typeof BEVERAGE_MIXINGS)[number];
 
 export const TASTING_STAGES = ['hot', 'warm', 'cool'] as const;
 export type TastingStage = (typeof TASTING_STAGES)[number];

@@ -7,8 +7,11 @@ import { BrewerModel } from './kit/brewer.model.js';
 import { GrinderModel } from './kit/grinder.model.js';
 import { HouseModel } from './kit/house.model.js';
 import { InstrumentModel } from './kit/instrument.model.js';
+import { FeederModel } from './kit/feeder.model.js';
 import { KettleModel } from './kit/kettle.model.js';
 import { PaperModel } from './kit/paper.model.js';
+import { SieveModel } from './kit/sieve.model.js';
+import { StatedSettingModel } from './kit/stated-setting.model.js';
 import { WaterModel } from './kit/water.model.js';
 import { ZeroCheckModel } from './kit/zero-check.model.js';
 import { LotModel } from './lots/lot.model.js';
@@ -35,6 +38,9 @@ export const MODELS: ModelCtor[] = [
   BrewerModel,
   GrinderModel,
   KettleModel,
+  SieveModel,
+  FeederModel,
+  StatedSettingModel,
   WaterModel,
   InstrumentModel,
   ZeroCheckModel,

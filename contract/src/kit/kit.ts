@@ -4,9 +4,13 @@ import type {
   BrewerMeasures,
   BrewerShape,
   ExtractionWindow,
+  FeederKind,
+  GrinderWord,
   MeasuredPoint,
+  PaperBody,
   PaperBuild,
   Schools,
+  StatedPair,
 } from '@vendu/core';
 
 export interface PaperView extends PaperBuild, Revised {
@@ -15,6 +19,11 @@ export interface PaperView extends PaperBuild, Revised {
   resistancePerM: number;
   /** Water to rinse it with, g. */
   rinseG: number;
+  /** How much body it lets through; `null` where nobody judged it. */
+  body: PaperBody | null;
+  isBleached: boolean | null;
+  /** How long it lies in water before it is used, min; `null` where it is not soaked. */
+  soakMin: number | null;
 }
 
 export interface BrewerView extends BrewerMeasures, BrewerBuild, Revised {
@@ -31,6 +40,13 @@ export interface BrewerView extends BrewerMeasures, BrewerBuild, Revised {
   /** What the brew model needs of it with its usual paper. */
   geometry: BrewerGeometry;
   paperResistancePerM: number;
+  /** A valve in its bottom holds the water back. */
+  hasValve: boolean;
+  /** Kettle that its maker advises, C. */
+  advisedLowC: number | null;
+  advisedHighC: number | null;
+  /** The brewer of which this is another bottom; `null` of a brewer of its own. */
+  bodyOfId: number | null;
 }
 
 export interface GrinderView extends Revised {
@@ -39,6 +55,38 @@ export interface GrinderView extends Revised {
   /** Smallest step of its scale. */
   settingStep: number;
   points: MeasuredPoint[];
+  /** Where its scale begins and ends; `null` where nobody looked. */
+  finestSetting: number | null;
+  coarsestSetting: number | null;
+  /** What has gone through its burrs, kg. */
+  burrsKg: number | null;
+  /** What stays in it of a dose, g. */
+  retainedG: number | null;
+  /** What its settings are called. */
+  words: GrinderWord[];
+}
+
+export interface SieveView extends Revised {
+  name: string;
+  holesUm: number;
+}
+
+/** A flow regulator or a shower plate. */
+export interface FeederView extends Revised {
+  kind: FeederKind;
+  name: string;
+  holeMm: number | null;
+  /** What it holds above its hole, g. */
+  holdsG: number | null;
+  /** Most that it lets through, g/s: of a regulator. */
+  flowGps: number | null;
+}
+
+/** Somebody's word that a setting of one grinder is a setting of another. */
+export interface StatedSettingView extends StatedPair, Revised {
+  grinderId: number;
+  otherGrinderId: number;
+  source: string;
 }
 
 export interface KettleView extends Revised {
@@ -46,6 +94,11 @@ export interface KettleView extends Revised {
   /** Smallest step of its thermostat, C. */
   stepC: number;
   hasScale: boolean;
+  /** Most that it pours, g/s; `null` where nobody tried. */
+  mostFlowGps: number | null;
+  /** Its thermostat lets the water swing by so much, C either way. */
+  holdsWithinC: number | null;
+  lidStaysOpen: boolean | null;
 }
 
 export interface WaterView extends Revised {
@@ -105,6 +158,9 @@ export interface KitView {
   kettles: KettleView[];
   waters: WaterView[];
   instruments: InstrumentView[];
+  sieves: SieveView[];
+  feeders: FeederView[];
+  statedSettings: StatedSettingView[];
 }
 
 interface Revised {

@@ -2,6 +2,8 @@ import { Type } from 'class-transformer';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, ValidateIf, ValidateNested } from 'class-validator';
 import {
   BREWER_SHAPES,
+  FEEDER_KINDS,
+  PAPER_BODIES,
   PAPER_FOLDS,
   RIBS,
   SCHOOLS,
@@ -9,10 +11,14 @@ import {
   type Aim,
   type BrewerShape,
   type ExtractionWindow,
+  type FeederKind,
+  type GrinderWord,
+  type PaperBody,
   type PaperFold,
   type Ribs,
   type SchoolPoint,
   type Schools,
+  type StatedPair,
   type WallMaterial,
 } from '@vendu/core';
 import { IsPlainObject, NumberBetween, OneOf, TextUpTo } from '../validation/decorators.js';
@@ -48,6 +54,18 @@ export class PaperDto extends RevisedDto {
   @ValidateIf(isGiven)
   @OneOf({ label: 'Fold', values: PAPER_FOLDS })
   fold: PaperFold | null = null;
+
+  @ValidateIf(isGiven)
+  @OneOf({ label: 'Body', values: PAPER_BODIES })
+  body: PaperBody | null = null;
+
+  @ValidateIf(isGiven)
+  @IsBoolean({ message: 'Bleached must be yes or no.' })
+  isBleached: boolean | null = null;
+
+  @ValidateIf(isGiven)
+  @NumberBetween({ label: 'Soaking', unit: 'min', min: 1, max: 2880, whole: true })
+  soakMin: number | null = null;
 }
 
 export class BrewerDto extends RevisedDto {
@@ -93,6 +111,22 @@ export class BrewerDto extends RevisedDto {
 
   @NumberBetween({ label: 'Most water', unit: 'g', min: 50, max: 5000, whole: true })
   capacityG!: number;
+
+  @IsBoolean({ message: 'Has a valve must be yes or no.' })
+  hasValve: boolean = false;
+
+  @ValidateIf(isGiven)
+  @NumberBetween({ label: 'Maker advises from', unit: '°C', min: 60, max: 100 })
+  advisedLowC: number | null = null;
+
+  @ValidateIf(isGiven)
+  @NumberBetween({ label: 'Maker advises to', unit: '°C', min: 60, max: 100 })
+  advisedHighC: number | null = null;
+
+  /** The brewer of which this is another bottom: all but the bottom is then taken from there. */
+  @ValidateIf(isGiven)
+  @id('Bottom of')
+  bodyOfId: number | null = null;
 }
 
 export class MeasuredPointDto {
@@ -109,6 +143,20 @@ export class MeasuredPointDto {
 }
 
 const MOST_POINTS = 40;
+const MOST_WORDS = 12;
+
+const setting = (label: string) => NumberBetween({ label, unit: '', min: -1000, max: 10_000 });
+
+export class GrinderWordDto implements GrinderWord {
+  @TextUpTo({ label: 'Word', max: 40, required: true })
+  word!: string;
+
+  @setting('From')
+  fromSetting!: number;
+
+  @setting('To')
+  toSetting!: number;
+}
 
 export class GrinderDto extends RevisedDto {
   @TextUpTo({ label: 'Name', max: 120, required: true })
@@ -127,6 +175,74 @@ export class GrinderDto extends RevisedDto {
   @ValidateNested({ each: true })
   @Type(() => MeasuredPointDto)
   points!: MeasuredPointDto[];
+
+  @ValidateIf(isGiven)
+  @setting('Finest setting')
+  finestSetting: number | null = null;
+
+  @ValidateIf(isGiven)
+  @setting('Coarsest setting')
+  coarsestSetting: number | null = null;
+
+  @ValidateIf(isGiven)
+  @NumberBetween({ label: 'Ground so far', unit: 'kg', min: 0, max: 100_000 })
+  burrsKg: number | null = null;
+
+  @ValidateIf(isGiven)
+  @NumberBetween({ label: 'Retained', unit: 'g', min: 0, max: 50 })
+  retainedG: number | null = null;
+
+  @IsArray({ message: 'Words must be a list.' })
+  @ArrayMaxSize(MOST_WORDS, { message: `A grinder takes at most ${MOST_WORDS} words.` })
+  @IsPlainObject({ each: true })
+  @ValidateNested({ each: true })
+  @Type(() => GrinderWordDto)
+  words: GrinderWordDto[] = [];
+}
+
+export class SieveDto extends RevisedDto {
+  @TextUpTo({ label: 'Name', max: 120, required: true })
+  name!: string;
+
+  @NumberBetween({ label: 'Holes', unit: 'µm', min: 100, max: 1000, whole: true })
+  holesUm!: number;
+}
+
+export class FeederDto extends RevisedDto {
+  @OneOf({ label: 'Kind', values: FEEDER_KINDS })
+  kind!: FeederKind;
+
+  @TextUpTo({ label: 'Name', max: 120, required: true })
+  name!: string;
+
+  @ValidateIf(isGiven)
+  @NumberBetween({ label: 'Hole', unit: 'mm', min: 0.1, max: 50 })
+  holeMm: number | null = null;
+
+  @ValidateIf(isGiven)
+  @NumberBetween({ label: 'Holds', unit: 'g', min: 1, max: 5000, whole: true })
+  holdsG: number | null = null;
+
+  @ValidateIf(isGiven)
+  @NumberBetween({ label: 'Lets through', unit: 'g/s', min: 0.5, max: 25 })
+  flowGps: number | null = null;
+}
+
+export class StatedSettingDto extends RevisedDto implements StatedPair {
+  @id('Grinder')
+  grinderId!: number;
+
+  @setting('Setting')
+  setting!: number;
+
+  @id('Other grinder')
+  otherGrinderId!: number;
+
+  @setting('Setting of the other')
+  otherSetting!: number;
+
+  @TextUpTo({ label: 'Who says so', max: 120, required: true })
+  source!: string;
 }
 
 export class KettleDto extends RevisedDto {
@@ -138,6 +254,18 @@ export class KettleDto extends RevisedDto {
 
   @IsBoolean({ message: 'Has a scale must be yes or no.' })
   hasScale!: boolean;
+
+  @ValidateIf(isGiven)
+  @NumberBetween({ label: 'Pours at most', unit: 'g/s', min: 1, max: 60 })
+  mostFlowGps: number | null = null;
+
+  @ValidateIf(isGiven)
+  @NumberBetween({ label: 'Holds within', unit: '°C', min: 0.1, max: 10 })
+  holdsWithinC: number | null = null;
+
+  @ValidateIf(isGiven)
+  @IsBoolean({ message: 'Lid stays open must be yes or no.' })
+  lidStaysOpen: boolean | null = null;
 }
 
 class WaterBaseDto {

@@ -3,12 +3,14 @@ import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, ValidateIf, ValidateNes
 import {
   AGITATION_CONDITIONS,
   AGITATIONS,
+  BEVERAGE_MIXINGS,
   POUR_PATTERNS,
   POUR_TRIGGERS,
   type Agitation,
   type AgitationCondition,
   type AgitationHow,
   type Aim,
+  type BeverageMixing,
   type BrewPlan,
   type CalibratedForecast,
   type LotPrior,
@@ -79,6 +81,10 @@ export class PourDto implements Pour {
   @ValidateIf(isGiven)
   @OneOf({ label: 'Waits', values: POUR_TRIGGERS })
   startsWhen?: PourTrigger;
+
+  @ValidateIf(isGiven)
+  @NumberBetween({ label: 'Water over the bed', unit: 'mm', min: 1, max: 100, whole: true })
+  levelMm?: number;
 }
 
 /** A second grind put together with the first. */
@@ -144,8 +150,28 @@ export class PlanDto implements BrewPlan {
   regulatorGps?: number;
 
   @ValidateIf(isGiven)
+  @IsBoolean({ message: 'Shower plate must be yes or no.' })
+  showerPlate?: boolean;
+
+  @ValidateIf(isGiven)
+  @IsBoolean({ message: 'Needles through the dry bed must be yes or no.' })
+  needlesDry?: boolean;
+
+  @ValidateIf(isGiven)
+  @IsBoolean({ message: 'A cup for the tail must be yes or no.' })
+  tailApart?: boolean;
+
+  @ValidateIf(isGiven)
   @NumberBetween({ label: 'Bypass', unit: 'g', min: 1, max: 1000 })
   bypassG?: number;
+
+  @ValidateIf(isGiven)
+  @OneOf({ label: 'Beverage', values: BEVERAGE_MIXINGS })
+  beverageMixed?: BeverageMixing;
+
+  @ValidateIf(isGiven)
+  @IsBoolean({ message: 'Decanting must be yes or no.' })
+  decants?: boolean;
 }
 
 const id = (label: string) => NumberBetween({ label, unit: '', min: 1, max: 2_147_483_647, whole: true });

@@ -36,7 +36,7 @@ export type BenchStep =
   | { kind: 'remove-ball'; plannedS: number }
   | { kind: 'open-lid'; plannedS: number }
   /** On plan from its planned moment until this one, s. */
-  | { kind: 'drawdown'; plannedS: number; untilS: number; lifts: boolean };
+  | { kind: 'drawdown'; plannedS: number; untilS: number; lifts: boolean; tailApart: boolean };
 
 /**
  * The plan as a list of instructions. Agitation comes as a step of its own, at the end of its pour,
@@ -80,6 +80,7 @@ export function benchSteps(plan: BrewPlan): BenchStep[] {
       plannedS: plan.drawdownS,
       untilS: plan.drawdownS + (plan.endWithinS ?? 0),
       lifts: plan.lifts ?? false,
+      tailApart: plan.tailApart ?? false,
     },
   ];
 }

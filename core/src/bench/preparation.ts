@@ -3,6 +3,7 @@ import type { BrewPlan } from '../plan/plan.js';
 import type { PaperFold, WallMaterial } from '../vocabulary.js';
 
 export const PREPARATION_TASKS = [
+  'soak',
   'fold',
   'rinse',
   'discard',
@@ -11,8 +12,10 @@ export const PREPARATION_TASKS = [
   'second-grind',
   'sieve',
   'level',
+  'needles-dry',
   'chill-ball',
   'regulator',
+  'shower-plate',
   'water',
   'tare',
 ] as const;
@@ -21,7 +24,7 @@ export type PreparationTask = (typeof PREPARATION_TASKS)[number];
 /** One thing to have ready, with the figure it turns on. */
 export interface Preparation {
   task: PreparationTask;
-  /** In the unit of the task: g of rinse water, g to weigh, um of a grind or of a sieve's holes, C of kettle, g/s of a regulator; `null` where there is none. */
+  /** In the unit of the task: min of soaking, g of rinse water, g to weigh, um of a grind or of a sieve's holes, C of kettle, g/s of a regulator; `null` where there is none. */
   figure: number | null;
 }
 
@@ -34,6 +37,8 @@ export interface PreparedKit {
   rinseG: number;
   /** `null` where nobody looked. */
   fold?: PaperFold | null;
+  /** How long the paper lies in water before it is used, min. */
+  soakMin?: number | null;
   wallMaterial?: WallMaterial | null;
 }
 
@@ -42,6 +47,7 @@ export function preparationOf({
   plan,
   rinseG,
   fold = null,
+  soakMin = null,
   wallMaterial = null,
 }: PreparedKit & { plan: BrewPlan }): Preparation[] {
   const warmedG = Math.round(rinseG * (wallMaterial === 'ceramic' ? CERAMIC_RINSE : 1));
@@ -55,6 +61,7 @@ export function preparationOf({
       : [];
   return [
     { task: 'water', figure: plan.kettleC },
+    ...(soakMin ? [{ task: 'soak', figure: soakMin } as const] : []),
     ...(fold === null ? [] : [{ task: 'fold', figure: null } as const]),
     ...rinsing,
     { task: 'weigh', figure: grindingOf(plan).toGrindG },
@@ -64,8 +71,10 @@ export function preparationOf({
       : [{ task: 'second-grind', figure: plan.secondGrind.grindUm } as const]),
     ...(plan.sieveUm === undefined ? [] : [{ task: 'sieve', figure: plan.sieveUm } as const]),
     { task: 'level', figure: null },
+    ...(plan.needlesDry ? [{ task: 'needles-dry', figure: null } as const] : []),
     ...(plan.ballUntilS === undefined ? [] : [{ task: 'chill-ball', figure: null } as const]),
     ...(plan.regulatorGps === undefined ? [] : [{ task: 'regulator', figure: plan.regulatorGps } as const]),
+    ...(plan.showerPlate ? [{ task: 'shower-plate', figure: null } as const] : []),
     { task: 'tare', figure: null },
   ];
 }

@@ -1,4 +1,4 @@
-import type { ModelledAgitation, PourPattern } from '../vocabulary.js';
+import type { ModelledAgitation, ModelledPattern } from '../vocabulary.js';
 
 /** A brewer as a frustum with drained walls, in SI units. */
 export interface BrewerGeometry {
@@ -51,7 +51,7 @@ export interface ModelPour {
   /** Height from which the stream falls on the bed, m; 0.1 where nobody says. */
   fallM?: number;
   /** Where the stream goes; a spiral where nobody says. */
-  pattern?: PourPattern;
+  pattern?: ModelledPattern;
 }
 
 /** A chilled metal ball under the outlet while the first part of the beverage runs over it. */

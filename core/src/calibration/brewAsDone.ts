@@ -73,6 +73,7 @@ const WITHOUT: Partial<Record<PreparationTask, (plan: BrewPlan) => BrewPlan>> = 
   sieve: ({ sieveUm: _, ...plan }) => plan,
   'chill-ball': ({ ballUntilS: _, ...plan }) => plan,
   regulator: ({ regulatorGps: _, ...plan }) => plan,
+  'shower-plate': ({ showerPlate: _, ...plan }) => plan,
 };
 
 /** The plan as far as it was prepared; what only a hand can spoil, as a bed not shaken flat, no model feels. */

@@ -1,8 +1,10 @@
+import { BREW_MODEL } from '../brewModel/constants.js';
 import type { BrewModelInput, LotFactors } from '../brewModel/types.js';
 import { isAlwaysAgitated, modelledAgitation } from '../plan/agitating.js';
 import { grindOfPlan } from '../plan/grinding.js';
 import { pouredAtC } from '../plan/openLid.js';
-import { pourEndS, type BrewPlan } from '../plan/plan.js';
+import { pourEndS, type BrewPlan, type Pour } from '../plan/plan.js';
+import { modelledPattern } from '../plan/pouringWords.js';
 
 /** A brew but for what its lot is like: recipe, kit and room, and the age of the roast. */
 export type BrewConditions = Omit<BrewModelInput, 'lot'> & { roastAgeDays?: number };
@@ -56,6 +58,16 @@ export function lotFactorsOf(
 /** A steel ball out of the freezer (assumed): mass, specific heat, temperature. */
 const CHILLED_BALL = { massG: 150, heatJPerKgK: 500, startC: -15 };
 
+/** From a shower plate water falls in drops, all over the bed, from as high as from a regulator (assumed). */
+const RAIN = { pattern: 'spiral', fallM: BREW_MODEL.regulatorFallM } as const;
+
+function fallOf({ pattern, heightCm }: Pick<Pour, 'pattern' | 'heightCm'>) {
+  return {
+    ...(pattern === undefined ? {} : { pattern: modelledPattern(pattern) }),
+    ...(heightCm === undefined ? {} : { fallM: heightCm / 100 }),
+  };
+}
+
 /** A plan as the model brews it: agitation at the end of its pour, and none that is left open. */
 export function conditionsOfPlan({
   plan,
@@ -77,8 +89,7 @@ export function conditionsOfPlan({
       amountG,
       flowGps,
       ...(kettlesC[index] === plan.kettleC ? {} : { kettleC: kettlesC[index] ?? plan.kettleC }),
-      ...(pattern === undefined ? {} : { pattern }),
-      ...(heightCm === undefined ? {} : { fallM: heightCm / 100 }),
+      ...(plan.showerPlate ? RAIN : fallOf({ pattern, heightCm })),
     })),
     agitation: plan.pours.flatMap((pour) =>
       isAlwaysAgitated(pour) ? [{ atS: pourEndS(pour), kind: modelledAgitation(pour.agitation) }] : [],

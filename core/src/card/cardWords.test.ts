@@ -5,6 +5,7 @@ import { pourEndS, pourKettlesC, type AgitationHow, type BrewPlan, type Pour } f
 import {
   AGITATION_CONDITIONS,
   AGITATIONS,
+  BEVERAGE_MIXINGS,
   POUR_PATTERNS,
   POUR_TRIGGERS,
   type Agitation,
@@ -21,11 +22,16 @@ const PATTERNS: Record<string, PourPattern> = {
   'in the centre': 'centre',
   'in circles': 'circle',
   'in spirals': 'spiral',
+  'spiralling outwards': 'spiral-out',
+  'spiralling inwards': 'spiral-in',
+  'along the wall': 'wall',
+  'in pulses': 'pulses',
 };
 
 const TRIGGERS: Record<string, PourTrigger> = {
   'When all of it is through, pour': 'through',
   'When the bed shows, pour': 'bed-shows',
+  'When the water stands': 'level',
 };
 
 const DOINGS: Record<string, Agitation> = {
@@ -59,6 +65,7 @@ function brewedFrom({ before, steps, after }: CardWords): Omit<BrewPlan, 'grindU
       const isBloom = words.includes('Bloom');
       const height = /from ([\d.]+) cm/.exec(words);
       const pattern = Object.entries(PATTERNS).find(([told]) => words.includes(told))?.[1];
+      const level = /stands ([\d.]+) mm over the bed/.exec(words);
       const startsWhen = Object.entries(TRIGGERS).find(([told]) => words.includes(told))?.[1];
       pours.push({
         startS: atS,
@@ -68,6 +75,7 @@ function brewedFrom({ before, steps, after }: CardWords): Omit<BrewPlan, 'grindU
         isBloom,
         kettleC,
         ...(startsWhen ? { startsWhen } : {}),
+        ...(level ? { levelMm: Number(level[1]) } : {}),
         ...(pattern ? { pattern } : {}),
         ...(height ? { heightCm: Number(height[1]) } : {}),
       });
@@ -115,7 +123,13 @@ function brewedFrom({ before, steps, after }: CardWords): Omit<BrewPlan, 'grindU
       ? { secondGrind: { grindUm: secondUm, sharePercent: Math.round((100 * secondG) / (firstG + secondG)) } }
       : {}),
     ...(sieve ? { sieveUm: Number(sieve[1]) } : {}),
-    ...(bypass ? { bypassG: figure(bypass, /Add ([\d.]+) g/) } : {}),
+    ...(bypass.includes('Add') ? { bypassG: figure(bypass, /Add ([\d.]+) g/) } : {}),
+    ...(all.includes('needles through the dry bed') ? { needlesDry: true } : {}),
+    ...(all.includes('shower plate') ? { showerPlate: true } : {}),
+    ...(bypass.includes('cup of its own') ? { tailApart: true } : {}),
+    ...(bypass.includes('Stir the beverage') ? { beverageMixed: 'stir' as const } : {}),
+    ...(bypass.includes('Swirl the beverage') ? { beverageMixed: 'swirl' as const } : {}),
+    ...(bypass.includes('into another vessel') ? { decants: true } : {}),
   };
 }
 
@@ -141,6 +155,7 @@ const plans = fc
         pattern: fc.option(fc.constantFrom(...POUR_PATTERNS), { nil: undefined }),
         heightCm: fc.option(fc.integer({ min: 2, max: 30 }), { nil: undefined }),
         startsWhen: fc.option(fc.constantFrom(...POUR_TRIGGERS), { nil: undefined }),
+        levelMm: fc.integer({ min: 2, max: 60 }),
       }),
       { minLength: 1, maxLength: 4 },
     ),
@@ -159,13 +174,24 @@ const plans = fc
       { nil: undefined },
     ),
     sieveUm: fc.option(fc.integer({ min: 150, max: 400 }), { nil: undefined }),
+    switches: fc.record(
+      {
+        needlesDry: fc.constant(true),
+        showerPlate: fc.constant(true),
+        tailApart: fc.constant(true),
+        beverageMixed: fc.constantFrom(...BEVERAGE_MIXINGS),
+        decants: fc.constant(true),
+      },
+      { requiredKeys: [] },
+    ),
   })
   .map((drawn): BrewPlan => {
     const { doseG, kettleC, bloomG, mains, hasBloom, lifts } = drawn;
-    const { ballUntilS, bypassG, regulatorGps, secondGrind, sieveUm, endWithinS, lidOpensS } = drawn;
+    const { ballUntilS, bypassG, regulatorGps, secondGrind, sieveUm, endWithinS, lidOpensS, switches } =
+      drawn;
     const bloom: Pour = { startS: 0, amountG: bloomG, flowGps: 6, agitation: 'swirl', isBloom: true };
     const pours = mains.map(
-      ({ kettleC: ownC, pattern, heightCm, startsWhen, agitationHow, ...pour }, index): Pour => ({
+      ({ kettleC: ownC, pattern, heightCm, startsWhen, levelMm, agitationHow, ...pour }, index): Pour => ({
         ...pour,
         ...(pour.agitation === 'none' || Object.keys(agitationHow).length === 0 ? {} : { agitationHow }),
         startS: (hasBloom ? 40 : 0) + index * 40,
@@ -174,6 +200,7 @@ const plans = fc
         ...(pattern === undefined ? {} : { pattern }),
         ...(heightCm === undefined ? {} : { heightCm }),
         ...(startsWhen === undefined || (!hasBloom && index === 0) ? {} : { startsWhen }),
+        ...(startsWhen !== 'level' || (!hasBloom && index === 0) ? {} : { levelMm }),
       }),
     );
     return {
@@ -190,6 +217,7 @@ const plans = fc
       ...(regulatorGps === undefined ? {} : { regulatorGps }),
       ...(secondGrind === undefined ? {} : { secondGrind }),
       ...(sieveUm === undefined ? {} : { sieveUm }),
+      ...switches,
     };
   })
   .filter((plan) => planFaults({ plan }).length === 0);

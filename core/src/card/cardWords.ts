@@ -1,4 +1,5 @@
 import { benchSteps, callsFor, type BenchStep } from '../bench/benchSteps.js';
+import { servingOf, type Serving } from '../bench/serving.js';
 import { grindingOf } from '../plan/grinding.js';
 import { pourKettlesC, type BrewPlan } from '../plan/plan.js';
 import { formatDuration } from '../quantity/duration.js';
@@ -33,19 +34,21 @@ const AGITATING: Record<Agitating, string> = {
 
 /** The plan as a customer reads it; every figure that its brew turns on is said, temperatures in both scales. */
 export function cardWords(plan: BrewPlan): CardWords {
-  const { doseG, ballUntilS, bypassG, regulatorGps } = plan;
+  const { doseG, ballUntilS, regulatorGps } = plan;
   return {
     before: [
       `Heat the kettle to ${bothScales(firstKettleC(plan))}.`,
       'Rinse the paper and throw the rinse water away.',
       ...grindingSentences(plan),
       `Put ${doseG} g of ground coffee into the paper and shake the bed flat.`,
+      ...(plan.needlesDry ? ['Lead the needles through the dry bed once around.'] : []),
       ...(ballUntilS === undefined ? [] : ['Place the chilled ball under the outlet.']),
       ...(regulatorGps === undefined
         ? []
         : [
             `Put the flow regulator on the brewer: it lets ${regulatorGps} g a second through. All water goes into it.`,
           ]),
+      ...(plan.showerPlate ? ['Lay the shower plate on the brewer and pour through it.'] : []),
       'Set the scale to zero.',
     ],
     steps: benchSteps(plan).map((step) => ({
@@ -54,7 +57,7 @@ export function cardWords(plan: BrewPlan): CardWords {
       waits: step.kind === 'pour' && step.waitsFor !== null,
       words: stepSentence(step),
     })),
-    after: bypassG === undefined ? [] : [`Add ${bypassG} g of hot water to the cup.`],
+    after: servingOf(plan).map(servingSentence),
   };
 }
 
@@ -98,6 +101,19 @@ function stepSentence(step: BenchStep): string {
       return 'Take the chilled ball away.';
     case 'drawdown':
       return endSentence(step);
+  }
+}
+
+function servingSentence(serving: Serving): string {
+  switch (serving.task) {
+    case 'tail':
+      return 'Stand the brewer on a cup of its own: what still runs out is not part of the beverage.';
+    case 'bypass':
+      return `Add ${serving.bypassG} g of hot water to the cup.`;
+    case 'mix':
+      return serving.how === 'stir' ? 'Stir the beverage.' : 'Swirl the beverage.';
+    case 'decant':
+      return 'Pour it over into another vessel before serving.';
   }
 }
 

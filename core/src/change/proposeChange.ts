@@ -7,6 +7,7 @@ import { withMeasuredPaper } from '../calibration/drainTest.js';
 import { conditionsFault, type MeasuredBrew } from '../calibration/evidence.js';
 import { forecastBrew, type CalibratedForecast } from '../calibration/forecastBrew.js';
 import { firstOutOfRange, outOfRange, type OutOfRange, type Range } from '../input/ranges.js';
+import { brewAsItWaits } from '../forecast/asItWaits.js';
 import type { BrewPlan } from '../plan/plan.js';
 import { planFaults } from '../plan/planFaults.js';
 import { failure, success, valueOf, type Failure, type Result } from '../result.js';
@@ -227,7 +228,7 @@ function chanceIfRepeated({
   roastAgeDays?: number;
 }): number {
   const { brews, prior, papers, factors } = calibration;
-  const brew = withMeasuredPaper(conditionsOfPlan({ plan, kit, ...aged }), papers);
+  const brew = withMeasuredPaper(brewAsItWaits({ plan, kit, factors, ...aged }), papers);
   const repeat: MeasuredBrew = {
     brew,
     drawdownS: plan.lifts ? null : forecast.drawdownS.value,
@@ -268,7 +269,7 @@ function proposed(
   asItIs: Candidate,
   { wanted, avoided, school }: Judgement,
 ): ProposedChange {
-  const { moves, plan, forecast, chance } = candidate;
+  const { moves, timed: plan, forecast, chance } = candidate;
   const effect = {
     tdsPercent: forecast.tdsPercent.value - asItIs.forecast.tdsPercent.value,
     yieldPercent: forecast.yieldPercent.value - asItIs.forecast.yieldPercent.value,

@@ -4,6 +4,7 @@ import { forecasterOf, sensitivityOf, type CalibratedForecast } from '../calibra
 import type { Targets } from '../aim/aim.js';
 import { distanceFromAim } from '../aim/chanceOnAim.js';
 import { cupsOnAim } from '../aim/cupsOnAim.js';
+import { asItWaits } from '../forecast/asItWaits.js';
 import type { BrewPlan } from '../plan/plan.js';
 import { LEVERS, moved, MOVES, type Lever, type Limits } from './levers.js';
 
@@ -18,6 +19,8 @@ export interface LeverMove {
 export interface Candidate {
   moves: LeverMove[];
   plan: BrewPlan;
+  /** The same with each pour that waits at the time at which it is expected to begin. */
+  timed: BrewPlan;
   forecast: CalibratedForecast;
   /** Probability that the next cup of it comes out within the target's windows. */
   chance: number;
@@ -44,17 +47,21 @@ export function searcher({
   roastAgeDays?: number;
 }) {
   const forecaster = forecasterOf(calibration);
-  const brewOf = (candidate: BrewPlan) =>
-    conditionsOfPlan({ plan: candidate, kit, ...(roastAgeDays === undefined ? {} : { roastAgeDays }) });
+  const { factors } = calibration;
+  const timedOf = (candidate: BrewPlan) => asItWaits({ plan: candidate, kit, factors, roastAgeDays });
+  const brewOf = (timed: BrewPlan) =>
+    conditionsOfPlan({ plan: timed, kit, ...(roastAgeDays === undefined ? {} : { roastAgeDays }) });
   // Slopes change slowly along a lever: those of the plan serve all its neighbours.
-  const slopes = sensitivityOf(calibration, brewOf(plan));
+  const slopes = sensitivityOf(calibration, brewOf(timedOf(plan)));
 
   function candidateOf(candidate: BrewPlan): Candidate {
-    const forecast = forecaster.forecast(brewOf(candidate), slopes);
+    const timed = timedOf(candidate);
+    const forecast = forecaster.forecast(brewOf(timed), slopes);
     const usable = forecast.drains && !forecast.overflows;
     return {
       moves: movesBetween(plan, candidate),
       plan: candidate,
+      timed,
       forecast,
       chance: usable ? cupsOnAim(forecast, targets) : 0,
       distance: distanceFromAim(forecast, targets) + (usable ? 0 : 100),

@@ -5,7 +5,13 @@ import { pourEndS, type BrewPlan } from '../plan/plan.js';
 import { valueOf } from '../result.js';
 import { CONE_KIT } from '../testing/brews.js';
 import type { PourTrigger } from '../vocabulary.js';
+import type { BenchEvent } from '../bench/benchEvents.js';
+import { calibrateLot } from '../calibration/calibrateLot.js';
+import { proposeChange } from '../change/proposeChange.js';
+import { forgiveness } from '../forgiveness/forgiveness.js';
 import { asItWaits } from './asItWaits.js';
+import { brewAsGoing } from './brewAsGoing.js';
+import { scalePlan } from './scalePlan.js';
 import { forecastPlan } from './forecastPlan.js';
 
 const PLAIN = { solubility: 1, rate: 1, flow: 1, retained: 1, steepness: 1 };
@@ -62,5 +68,72 @@ describe('a pour that waits, in the forecast', () => {
     const drained = (of: BrewPlan) => valueOf(forecastPlan({ plan: of, kit: CONE_KIT })).drawdownS ?? 0;
     expect(starts(plan('bed-shows'))[1]).toBeGreaterThan(40);
     expect(drained(plan('bed-shows'))).toBeGreaterThan(drained(plan()));
+  });
+});
+
+describe('a pour that waits for a level', () => {
+  const at = (levelMm: number) => ({
+    ...plan(),
+    pours: [pour(0, 120), { ...pour(40, 100, 'level'), levelMm }, pour(53, 30)],
+  });
+
+  it('begins the sooner the higher the water may stand, and never after the bed shows', () => {
+    const [low, high] = [starts(at(4))[1] ?? 0, starts(at(12))[1] ?? 0];
+    expect(high).toBeLessThan(low);
+    expect(low).toBeLessThanOrEqual(starts(plan('bed-shows'))[1] ?? 0);
+    expect(high).toBeGreaterThanOrEqual(120 / 8);
+  });
+
+  it('begins as soon as the pour before it is in where the water never stands so high', () => {
+    expect(starts(at(60))[1]).toBe(15);
+  });
+});
+
+describe('what else is told of a plan whose pours wait', () => {
+  const waiting = plan('through');
+  const asWaited = asItWaits({ plan: waiting, kit: CONE_KIT, factors: PLAIN });
+
+  it('is told of it as it is expected to be brewed, not of its times on the clock', () => {
+    expect(asWaited.pours[1]?.startS).toBeGreaterThan(60);
+    const told = (of: BrewPlan) => valueOf(forgiveness({ plan: of, kit: CONE_KIT, count: 40 }));
+    expect(told(waiting).drawdownS.mean).toBeCloseTo(told(asWaited).drawdownS.mean, 6);
+    expect(told(waiting).drawdownS.mean).toBeGreaterThan(told(plan()).drawdownS.mean + 10);
+  });
+
+  it('is scaled with the times at which the larger brew will go on', () => {
+    const scaled = valueOf(scalePlan({ plan: waiting, kit: CONE_KIT, doseG: 22 })).plan;
+    expect(scaled.pours[1]).toMatchObject({ startsWhen: 'through' });
+    expect(scaled.pours[1]?.startS).toBe(
+      asItWaits({ plan: scaled, kit: CONE_KIT, factors: PLAIN }).pours[1]?.startS,
+    );
+    expect(scaled.drawdownS).toBeGreaterThan(pourEndS(scaled.pours[2] ?? scaled.pours[0]!));
+  });
+
+  it('is proposed at the times to expect', () => {
+    const { changes } = valueOf(
+      proposeChange({
+        plan: waiting,
+        kit: CONE_KIT,
+        calibration: valueOf(calibrateLot({ brews: [] })),
+        targets: { tdsPercent: { low: 1.3, high: 1.5 } },
+        limits: { finestUm: 450, coarsestUm: 1200, hottestC: 99, coolestC: 85 },
+      }),
+    );
+    const finer = changes.find(({ moves }) =>
+      moves.every(({ lever, to, from }) => lever === 'grind' && to < from),
+    );
+    expect(finer?.plan.pours[1]?.startS).toBeGreaterThan(asWaited.pours[1]?.startS ?? 0);
+  });
+
+  it('is expected of a brew under way from what was done so far', () => {
+    const going = (events: BenchEvent[]) =>
+      brewAsGoing(
+        { plan: waiting, steps: [{ stepIndex: 0, atS: 0, skipped: false, totalG: 120 }], events },
+        CONE_KIT,
+        PLAIN,
+      ).pours[1]?.startS ?? 0;
+    expect(going([])).toBe(asWaited.pours[1]?.startS);
+    // Nothing has gone on by then: it begins at once, not in the past.
+    expect(going([{ kind: 'first-drip', atS: 200 }])).toBe(200);
   });
 });

@@ -6,6 +6,7 @@ import { outOfRange, type OutOfRange } from '../input/ranges.js';
 import { withGrind } from '../plan/grinding.js';
 import { pourEndS, roundToTenth, type BrewPlan } from '../plan/plan.js';
 import { planFaults } from '../plan/planFaults.js';
+import { asItWaits, brewAsItWaits } from './asItWaits.js';
 import { failure, success, type Failure, type Result } from '../result.js';
 
 export interface ScaledPlan {
@@ -64,18 +65,19 @@ export function scalePlan({
       `At these times the larger pours run into each other. ${planFault.message}`,
     );
   }
-  const meant = modelledBrew(conditionsOfPlan({ plan, kit }), factors);
+  const meant = modelledBrew(brewAsItWaits({ plan, kit, factors }), factors);
   const brewed = (grindUm: number) =>
-    modelledBrew(conditionsOfPlan({ plan: withGrind(scaled, grindUm), kit: toKit }), factors);
+    modelledBrew(brewAsItWaits({ plan: withGrind(scaled, grindUm), kit: toKit, factors }), factors);
   if (brewed(plan.grindUm).overflows) {
     return failure('brewer-too-small', `${doseG} g with its water runs over this brewer; take a larger one.`);
   }
   const grindUm = sameYield(plan.grindUm, meant.yieldPercent, (at) => brewed(at).yieldPercent);
   const result = brewed(grindUm);
-  const lastEndS = Math.max(...scaled.pours.map(pourEndS));
+  const timed = asItWaits({ plan: withGrind(scaled, grindUm), kit: toKit, factors });
+  const lastEndS = Math.max(...timed.pours.map(pourEndS));
   return success({
     plan: {
-      ...withGrind(scaled, grindUm),
+      ...timed,
       drawdownS: Math.max(Math.round(result.drawdownS), Math.ceil(lastEndS) + 1),
     },
     grindShiftUm: grindUm - plan.grindUm,

@@ -4,6 +4,7 @@ import { conditionsOfPlan, type BrewKit, type LearnedFactors } from '../calibrat
 import { conditionsFault } from '../calibration/evidence.js';
 import { modelledBrew } from '../calibration/modelled.js';
 import { firstOutOfRange, type Range } from '../input/ranges.js';
+import { brewAsItWaits } from '../forecast/asItWaits.js';
 import type { BrewPlan } from '../plan/plan.js';
 import { normalDraw, seededRandom } from '../random/seededRandom.js';
 import { success, type Result } from '../result.js';
@@ -78,12 +79,13 @@ export function forgiveness({
   count?: number;
   seed?: number;
 }): Result<Forgiveness, never> | BrewInputFailure {
-  const brew = conditionsOfPlan({ plan, kit });
   const fault =
     firstOutOfRange({ count, seed }, RANGES) ??
     firstOutOfRange(errors, ERROR_RANGES) ??
-    conditionsFault(brew, factors);
+    conditionsFault(conditionsOfPlan({ plan, kit }), factors);
   if (fault) return fault;
+  // A pour that waits errs about the moment at which the recipe itself would begin it.
+  const brew = brewAsItWaits({ plan, kit, factors });
   const meant = modelledBrew(brew, factors);
   const brewed = (sizes: HandErrors, brews: number) => {
     const random = seededRandom(seed);

@@ -7,6 +7,9 @@ export interface MeasuredGrinder {
   points: readonly MeasuredPoint[];
   /** Smallest step of its scale. */
   settingStep: number;
+  /** Where its scale begins and ends, as far as somebody looked. */
+  finestSetting?: number | null;
+  coarsestSetting?: number | null;
 }
 
 /** What a size means on one grinder. */
@@ -39,7 +42,7 @@ export type GrindEquivalent =
  * @param sdUm - standard uncertainty of that size, um
  */
 export function grindEquivalent({
-  grinder: { points, settingStep },
+  grinder: { points, settingStep, finestSetting, coarsestSetting },
   grindUm,
   sdUm = 0,
 }: {
@@ -51,11 +54,21 @@ export function grindEquivalent({
   if (!curve.ok) return { kind: 'not-measured', message: curve.message };
   const found = settingForSize({ curve: curve.value, grindUm, sdUm });
   if (!found.ok) {
+    const isFiner = found.reason === 'finer-than-reach';
+    const scaleEnd = isFiner ? finestSetting : coarsestSetting;
+    const goesOn =
+      scaleEnd != null && (isFiner ? scaleEnd < found.nearest.setting : scaleEnd > found.nearest.setting);
+    if (goesOn) {
+      return {
+        kind: 'not-measured',
+        message: `Not measured ${isFiner ? 'finer' : 'coarser'} than at ${found.nearest.setting}; its scale goes on to ${scaleEnd}. Measure a point there.`,
+      };
+    }
     return {
       kind: 'out-of-reach',
       nearest: found.nearest,
       offUm: found.nearest.grindUm - grindUm,
-      instead: found.reason === 'finer-than-reach' ? TOO_COARSE : TOO_FINE,
+      instead: isFiner ? TOO_COARSE : TOO_FINE,
     };
   }
   const { setting, lowSetting, highSetting } = found.value;

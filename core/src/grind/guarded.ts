@@ -4,6 +4,7 @@ import * as distributions from './grindDistribution.js';
 import * as curves from './grinderCurve.js';
 import * as sieves from './sieveGrind.js';
 import * as settings from './settingForSize.js';
+import * as stated from './statedSettings.js';
 
 // What the core hands out of this folder, refusing input that is not even of its shape: each is the function of the
 // same name, whose docstring says what it does. Inside the core the bare ones are called.
@@ -33,4 +34,19 @@ export const grinderCurve = guarded(
 export const sizeOfSetting = guarded(
   fields({ curve: shapes.CURVE, setting: 'number' }),
   settings.sizeOfSetting,
+);
+
+const MEASURED_GRINDER = fields({
+  points: list(fields({ setting: 'number', grindUm: 'number', sdUm: optional('number') })),
+  settingStep: 'number',
+});
+
+/** {@link stated.statedAgainstMeasured} */
+export const statedAgainstMeasured = guarded(
+  fields({
+    stated: fields({ setting: 'number', otherSetting: 'number' }),
+    grinder: MEASURED_GRINDER,
+    other: MEASURED_GRINDER,
+  }),
+  stated.statedAgainstMeasured,
 );

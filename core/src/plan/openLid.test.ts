@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { benchSteps } from '../bench/benchSteps.js';
-import { brewAsGoing } from '../calibration/brewAsGoing.js';
+import { brewAsGoing } from '../forecast/brewAsGoing.js';
 import { brewAsDone } from '../calibration/brewAsDone.js';
 import { forecastPlan } from '../forecast/forecastPlan.js';
 import { valueOf } from '../result.js';

@@ -7,7 +7,7 @@ import { addPour, removePour, setPourAmount, setRunningTotal, setWater } from '.
 import { planRatio, planWaterG, runningTotalsG, type BrewPlan, type Pour, pourEndS } from './plan.js';
 import { planChanges } from './planChanges.js';
 import { planFaults } from './planFaults.js';
-import { planWarnings } from './planWarnings.js';
+import { planWarnings, type KitLimits } from './planWarnings.js';
 import { staircase, staircaseTotalG } from './staircase.js';
 
 function pour(startS: number, amountG: number, more: Partial<Pour> = {}): Pour {
@@ -158,6 +158,24 @@ describe('warnings of a plan', () => {
     expect(reasons(16)).toEqual(['ratio-unusual']);
     expect(reasons(18.5)).toEqual([]);
     expect(planWarnings(odd).every(({ advice }) => advice.length > 10)).toBe(true);
+  });
+
+  it('say what brewer and kettle do not go with, only where that is known', () => {
+    const asked = { ...PLAN, lidOpensS: 20, pours: [...PLAN.pours] };
+    asked.pours[1] = pour(35, 100, { flowGps: 12 });
+    const told = (kit: KitLimits) => planWarnings(asked, undefined, kit).map(({ reason }) => reason);
+    expect(told({})).toEqual([]);
+    expect(told({ advisedLowC: null, mostFlowGps: null, lidStaysOpen: null })).toEqual([]);
+    expect(told({ advisedLowC: asked.kettleC, advisedHighC: asked.kettleC })).toEqual([]);
+    expect(told({ advisedHighC: asked.kettleC - 1 })).toEqual(['kettle-not-advised']);
+    expect(told({ advisedLowC: asked.kettleC + 1 })).toEqual(['kettle-not-advised']);
+    expect(told({ mostFlowGps: 12 })).toEqual([]);
+    expect(planWarnings(asked, undefined, { mostFlowGps: 9 })[0]?.message).toBe(
+      'Pour 2 is to run at 12 g/s; this kettle pours 9 g/s at most.',
+    );
+    expect(told({ lidStaysOpen: true })).toEqual([]);
+    expect(told({ lidStaysOpen: false })).toEqual(['lid-falls-shut']);
+    expect(planWarnings(PLAN, undefined, { lidStaysOpen: false })).toEqual([]);
   });
 });
 

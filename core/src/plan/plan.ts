@@ -1,4 +1,10 @@
-import type { Agitation, AgitationCondition, PourPattern, PourTrigger } from '../vocabulary.js';
+import type {
+  Agitation,
+  AgitationCondition,
+  BeverageMixing,
+  PourPattern,
+  PourTrigger,
+} from '../vocabulary.js';
 
 /** Count, force and condition of an agitation; what is left out is left to the hand. */
 export interface AgitationHow {
@@ -31,10 +37,12 @@ export interface Pour {
   heightCm?: number;
   /** What it waits for, with the start as what to expect; left out where it starts by the clock. */
   startsWhen?: PourTrigger;
+  /** How high the water may still stand over the bed then, mm; of a pour that waits for the level. */
+  levelMm?: number;
 }
 
 /** The same pour, started by the clock. */
-export function byTheClock({ startsWhen: _, ...pour }: Pour): Pour {
+export function byTheClock({ startsWhen: _, levelMm: _level, ...pour }: Pour): Pour {
   return pour;
 }
 
@@ -72,8 +80,18 @@ export interface BrewPlan {
   lidOpensS?: number;
   /** A flow regulator stands on the brewer and takes the pours: the most it lets through, g/s. */
   regulatorGps?: number;
+  /** A shower plate lies on the brewer: the water rains on all of the bed, however it is poured. */
+  showerPlate?: boolean;
+  /** Needles are led through the dry bed before the first pour. */
+  needlesDry?: boolean;
+  /** What runs out after the brewer was lifted goes into a cup of its own. */
+  tailApart?: boolean;
   /** Water added to the finished beverage, g. */
   bypassG?: number;
+  /** What is done to the finished beverage; left out where nothing is. */
+  beverageMixed?: BeverageMixing;
+  /** The beverage is poured over into another vessel. */
+  decants?: boolean;
 }
 
 /** Water that is poured, g: the last running total. */

@@ -22,7 +22,11 @@ export interface PlanChange {
     | 'drawdown'
     | 'ball'
     | 'lid'
-    | 'bypass';
+    | 'on-top'
+    | 'dry-bed'
+    | 'tail'
+    | 'bypass'
+    | 'serving';
   from: string;
   to: string;
 }
@@ -52,6 +56,8 @@ const FIGURES: { figure: PlanChange['figure']; print: (plan: BrewPlan) => string
     figure: 'regulator',
     print: ({ regulatorGps }) => (regulatorGps === undefined ? 'none' : `${regulatorGps} g/s`),
   },
+  { figure: 'on-top', print: ({ showerPlate }) => (showerPlate ? 'shower plate' : 'nothing') },
+  { figure: 'dry-bed', print: ({ needlesDry }) => (needlesDry ? 'needled' : 'shaken flat') },
   { figure: 'agitation', print: printAgitation },
   {
     figure: 'drawdown',
@@ -65,7 +71,9 @@ const FIGURES: { figure: PlanChange['figure']; print: (plan: BrewPlan) => string
     figure: 'lid',
     print: ({ lidOpensS }) => (lidOpensS === undefined ? 'shut' : `opened at ${formatDuration(lidOpensS)}`),
   },
+  { figure: 'tail', print: ({ tailApart }) => (tailApart ? 'in its own cup' : 'left out') },
   { figure: 'bypass', print: ({ bypassG }) => (bypassG ? `${bypassG} g` : 'none') },
+  { figure: 'serving', print: printServing },
 ];
 
 function printKettle(plan: BrewPlan): string {
@@ -106,4 +114,12 @@ function printAgitation({ pours }: BrewPlan): string {
     pour.agitation === 'none' ? [] : [`${agitationWords(pour)} after ${index + 1}`],
   );
   return done.length === 0 ? 'none' : done.join(', ');
+}
+
+function printServing({ beverageMixed, decants }: BrewPlan): string {
+  const done = [
+    ...(beverageMixed === undefined ? [] : [beverageMixed === 'stir' ? 'stirred' : 'swirled']),
+    ...(decants ? ['decanted'] : []),
+  ];
+  return done.length === 0 ? 'as it is' : done.join(', ');
 }

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { benchSteps } from '../bench/benchSteps.js';
 import { preparationOf } from '../bench/preparation.js';
+import { servingOf } from '../bench/serving.js';
 import { conditionsOfPlan } from '../calibration/conditions.js';
 import { forecastPlan } from '../forecast/forecastPlan.js';
 import { valueOf } from '../result.js';
@@ -11,6 +12,7 @@ import { splitPour } from './movePours.js';
 import { planChanges } from './planChanges.js';
 import { planFaults } from './planFaults.js';
 import { throughRegulator } from './regulator.js';
+import { streamOf } from './stream.js';
 
 const pour = (startS: number, amountG: number) => ({
   startS,
@@ -88,6 +90,7 @@ describe('steps of a plan other than pours', () => {
       plannedS: 100,
       untilS: 100,
       lifts: true,
+      tailApart: false,
     });
   });
 
@@ -147,6 +150,68 @@ describe('steps of a plan other than pours', () => {
     const [plain, fed] = [PLAIN, plan].map((each) => valueOf(forecastPlan({ plan: each, kit: CONE_KIT })));
     expect(fed?.tdsPercent).toBeGreaterThan((plain?.tdsPercent ?? NaN) + 0.02);
     expect(fed?.drawdownS).toBeGreaterThan(140);
+  });
+
+  it('a shower plate rains on all of the bed, however it is poured, and leaves no room for a regulator', () => {
+    const held = {
+      ...PLAIN,
+      pours: PLAIN.pours.map((each) => ({ ...each, pattern: 'centre' as const, heightCm: 25 })),
+    };
+    const plate = { ...held, showerPlate: true };
+    expect(conditionsOfPlan({ plan: plate, kit: CONE_KIT }).pours).toEqual(
+      PLAIN.pours.map(({ startS, amountG, flowGps }) => ({
+        startS,
+        amountG,
+        flowGps,
+        pattern: 'spiral',
+        fallM: 0.02,
+      })),
+    );
+    expect(preparationOf({ plan: plate, rinseG: 0 }).at(-2)?.task).toBe('shower-plate');
+    expect(planFaults({ plan: { ...plate, regulatorGps: 3, drawdownS: 200 } })).toMatchObject([
+      { reason: 'two-on-top', field: 'showerPlate' },
+    ]);
+    expect(planChanges({ from: held, to: plate })).toEqual([
+      { figure: 'on-top', from: 'nothing', to: 'shower plate' },
+    ]);
+  });
+
+  it('a tail has a cup of its own only where the brewer is lifted', () => {
+    const plan = { ...PLAIN, drawdownS: 110, lifts: true, tailApart: true };
+    expect(planFaults({ plan })).toEqual([]);
+    expect(planFaults({ plan: { ...PLAIN, tailApart: true } })).toMatchObject([
+      { reason: 'no-tail', field: 'tailApart' },
+    ]);
+    expect(benchSteps(plan).at(-1)).toMatchObject({ kind: 'drawdown', tailApart: true });
+  });
+
+  it('what is done to the beverage is told in the order of doing, and as a change', () => {
+    const served = {
+      ...PLAIN,
+      decants: true,
+      beverageMixed: 'stir' as const,
+      bypassG: 20,
+      needlesDry: true,
+    };
+    expect(servingOf(served).map(({ task }) => task)).toEqual(['bypass', 'mix', 'decant']);
+    expect(servingOf(PLAIN)).toEqual([]);
+    expect(planChanges({ from: PLAIN, to: { ...served, bypassG: 0 } })).toEqual([
+      { figure: 'dry-bed', from: 'shaken flat', to: 'needled' },
+      { figure: 'serving', from: 'as it is', to: 'stirred, decanted' },
+    ]);
+    const tasks = preparationOf({ plan: served, rinseG: 0 }).map(({ task }) => task);
+    expect(tasks.indexOf('needles-dry')).toBe(tasks.indexOf('level') + 1);
+  });
+
+  it('a stream is called by what it is nearest to', () => {
+    expect([1, 5, 6.5, 8, 10.5, 20].map(streamOf)).toEqual([
+      'thin',
+      'thin',
+      'usual',
+      'usual',
+      'full',
+      'full',
+    ]);
   });
 
   it('needles wet the bed: more of it extracts', () => {

@@ -13,6 +13,8 @@ export type PlanFaultReason =
   | 'drawdown-before-last-pour'
   | 'kettle-above-boiling'
   | 'regulator-too-slow'
+  | 'two-on-top'
+  | 'no-tail'
   | 'ball-after-the-end'
   | 'lid-cools-no-pour'
   | 'grinds-alike'
@@ -92,6 +94,20 @@ export function planFaults({ plan, boilingC }: { plan: BrewPlan; boilingC?: numb
       reason: 'regulator-too-slow',
       field: 'regulatorGps',
       message: `At ${plan.regulatorGps} g/s the regulator has let ${planWaterG(plan)} g through at ${formatDuration(throughS)}; the drawdown must not end before.`,
+    });
+  }
+  if (plan.regulatorGps !== undefined && plan.showerPlate) {
+    faults.push({
+      reason: 'two-on-top',
+      field: 'showerPlate',
+      message: 'A flow regulator and a shower plate do not fit on one brewer; take one of them off.',
+    });
+  }
+  if (plan.tailApart && !plan.lifts) {
+    faults.push({
+      reason: 'no-tail',
+      field: 'tailApart',
+      message: 'Only a brewer that is lifted off leaves a tail; lift it at the end, or drop the cup for it.',
     });
   }
   if (plan.ballUntilS !== undefined && plan.ballUntilS >= plan.drawdownS) {

@@ -1,4 +1,5 @@
 import { PAPER_PER_M } from '../brewModel/hardware.js';
+import { classMeasures } from '../kit/brewerGeometry.js';
 import { isHigh, isLow } from '../lot/grown.js';
 import type { Elevation } from '../quantity/elevation.js';
 import { USUAL_SCHOOLS, type SchoolPoint, type Schools } from '../schools/schools.js';
@@ -21,6 +22,14 @@ export interface StartingFacts {
     usualDoseG: number;
     /** Most water in a brew, g, where it is known. */
     capacityG?: number;
+    /** How the water leaves it; as in the brewer's class where nobody measured. */
+    outletCount?: number;
+    outletDiameterMm?: number;
+    /** A valve holds the water back as small holes do. */
+    hasValve?: boolean;
+    /** What its maker advises, C; `null` where nothing is known. */
+    advisedLowC?: number | null;
+    advisedHighC?: number | null;
   };
   /** Dose that somebody chose, g; the brewer's usual one if left out. */
   doseG?: number;
@@ -43,6 +52,24 @@ export const UNROASTED_AGE_DAYS = 10;
 /** Up to here a paper counts as fast, and from there on as thick, 1/m: between the calibrated papers of {@link PAPER_PER_M}. */
 const FAST_PAPER_PER_M = 1.45e8;
 const THICK_PAPER_PER_M = 3.6e8;
+
+/** From this width on a single hole lets the grind alone set the flow, mm (assumed: between the 6 to 9 mm of holes that hold back and the 15 and more of open cones). */
+const OPEN_OUTLET_MM = 12;
+
+/** One large hole, and nothing that shuts it. */
+export function isOpenBelow({ brewer }: StartingFacts): boolean {
+  const { outletCount, outletDiameterMm } = outletsOf(brewer);
+  return outletCount === 1 && outletDiameterMm >= OPEN_OUTLET_MM && !brewer.hasValve;
+}
+
+/** Small holes or a valve: what lets the water go, not the bed alone, sets the flow. */
+export function isHeldBackBelow({ brewer }: StartingFacts): boolean {
+  return brewer.hasValve === true || outletsOf(brewer).outletDiameterMm < OPEN_OUTLET_MM;
+}
+
+function outletsOf({ shape, ...brewer }: StartingFacts['brewer']) {
+  return { ...classMeasures(shape), ...brewer };
+}
 
 export function doseOf({ doseG, brewer }: StartingFacts): number {
   return doseG ?? brewer.usualDoseG;

@@ -1,3 +1,5 @@
+import { spanWords } from '../temperature/spanWords.js';
+
 /** What a water is known to hold, mg/L; hardness and alkalinity as CaCO3. */
 export interface WaterFacts {
   name: string;
@@ -36,6 +38,20 @@ export function overfullNote(waterG: number, capacityG: number | undefined): Kit
   return {
     part: 'brewer',
     note: `${waterG} g of water is more than the ${capacityG} g that this brewer takes in a brew: a smaller dose, or a larger brewer`,
+  };
+}
+
+/** A kettle that the maker of the brewer advises against: said, not obeyed, for the lot knows better than its brewer. */
+export function adviceNote(
+  kettleC: number,
+  { advisedLowC = null, advisedHighC = null }: { advisedLowC?: number | null; advisedHighC?: number | null },
+): KitNote | null {
+  const isCooler = advisedLowC !== null && kettleC < advisedLowC;
+  const isHotter = advisedHighC !== null && kettleC > advisedHighC;
+  if (!isCooler && !isHotter) return null;
+  return {
+    part: 'brewer',
+    note: `the maker advises ${spanWords(advisedLowC, advisedHighC)}; ${kettleC} °C is ${isHotter ? 'hotter' : 'cooler'}, for what the lot asks`,
   };
 }
 

@@ -7,8 +7,10 @@ import {
   hasSign,
   isHighGrown,
   isInFastPaper,
+  isHeldBackBelow,
   isInThickPaper,
   isLowGrown,
+  isOpenBelow,
   type StartingFacts,
 } from './facts.js';
 import type { SchoolPoint } from '../schools/schools.js';
@@ -201,15 +203,15 @@ export const STARTING_RULES: readonly StartingRule[] = [
     ],
   },
   {
-    id: 'one-hole-cone',
+    id: 'one-large-hole',
     because: 'one large hole: the grind sets the flow, so finer',
-    applies: ({ brewer }) => brewer.shape === 'cone',
+    applies: isOpenBelow,
     pushes: [{ figure: 'grindUm', by: -20 }],
   },
   {
-    id: 'restricting-flat-bottom',
-    because: 'several small holes: the brewer holds back the flow, so coarser',
-    applies: ({ brewer }) => brewer.shape === 'flat-bottom',
+    id: 'held-back-below',
+    because: 'small holes or a valve: the brewer holds back the flow, so coarser',
+    applies: isHeldBackBelow,
     pushes: [{ figure: 'grindUm', by: 30 }],
   },
   {

@@ -67,6 +67,21 @@ describe('the starting recipe', () => {
     ['fresh roast: longer bloom', { roastAgeDays: 3 }, {}, 'bloomS', 1],
     ['aged roast: shorter bloom', { roastAgeDays: 20 }, {}, 'bloomS', -1],
     ['cone finer than flat bottom', {}, { brewer: { shape: 'flat-bottom', usualDoseG: 16 } }, 'grindUm', -1],
+    [
+      'small holes: coarser, whatever the shape',
+      { brewer: { shape: 'cone', usualDoseG: 16, outletCount: 4, outletDiameterMm: 3 } },
+      {},
+      'grindUm',
+      1,
+    ],
+    [
+      'an open bottom in a flat brewer: finer',
+      { brewer: { shape: 'flat-bottom', usualDoseG: 16, outletCount: 1, outletDiameterMm: 16 } },
+      { brewer: { shape: 'flat-bottom', usualDoseG: 16 } },
+      'grindUm',
+      -1,
+    ],
+    ['a valve: coarser', { brewer: { shape: 'cone', usualDoseG: 16, hasValve: true } }, {}, 'grindUm', 1],
     ['thick paper: coarser', { paperPerM: PAPER_PER_M.thick }, {}, 'grindUm', 1],
     ['thick paper: cooler', { paperPerM: PAPER_PER_M.thick }, {}, 'kettleC', -1],
     ['fast paper: finer', { paperPerM: PAPER_PER_M.fast }, {}, 'grindUm', -1],
@@ -252,6 +267,18 @@ describe('the starting recipe', () => {
     expect(notes(water - 1)).toEqual([
       { part: 'brewer', note: expect.stringContaining(`more than the ${water - 1} g`) as string },
     ]);
+  });
+
+  it('says where the lot asks for another kettle than the maker advises', () => {
+    const { kettleC } = startingRecipe(PLAIN).plan;
+    const notes = (advisedLowC: number | null, advisedHighC: number | null) =>
+      startingRecipe({ ...PLAIN, brewer: { ...PLAIN.brewer, advisedLowC, advisedHighC } }).reasons.kitNotes;
+    expect(notes(kettleC, kettleC)).toBeUndefined();
+    expect(notes(null, null)).toBeUndefined();
+    expect(notes(null, kettleC - 2)?.[0]?.note).toBe(
+      `the maker advises up to ${kettleC - 2} °C; ${kettleC} °C is hotter, for what the lot asks`,
+    );
+    expect(notes(kettleC + 1, kettleC + 3)?.[0]?.note).toContain('is cooler');
   });
 
   it('explains every figure: house value and pushes add up, unless a limit is named', () => {

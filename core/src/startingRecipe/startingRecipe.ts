@@ -8,7 +8,7 @@ import { FIGURE_LIMITS, HOUSE_FIGURES, type Figure, type StartingFigures } from 
 import { TIGHT } from './schoolRules.js';
 import { STARTING_RULES, type StartingRule } from './rules.js';
 import type { GrindFit } from './fitGrind.js';
-import { overfullNote, waterNote, type KitNote } from './kitNotes.js';
+import { adviceNote, overfullNote, waterNote, type KitNote } from './kitNotes.js';
 import { schoolNotes, type SchoolNote } from './schoolNotes.js';
 import type { RatioForAim } from './ratioForAim.js';
 import type { SchoolPoint } from '../schools/schools.js';
@@ -178,7 +178,12 @@ function overruler({
 
 function kitNotesOf(plan: BrewPlan, { water, brewer }: StartingFacts): { kitNotes?: KitNote[] } {
   const overfull = overfullNote(planWaterG(plan), brewer.capacityG);
-  const kitNotes = [...(overfull ? [overfull] : []), ...(water ? [waterNote(water)] : [])];
+  const advised = adviceNote(plan.kettleC, brewer);
+  const kitNotes = [
+    ...(overfull ? [overfull] : []),
+    ...(advised ? [advised] : []),
+    ...(water ? [waterNote(water)] : []),
+  ];
   return kitNotes.length > 0 ? { kitNotes } : {};
 }
 

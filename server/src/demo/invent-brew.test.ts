@@ -14,7 +14,8 @@ import {
 } from '@vendu/core';
 import { inventBrew } from './invent-brew.js';
 import { inventRecord } from './invent-record.js';
-import { BREWERS, DEMO_LOTS, HOUSE, PAPERS } from './scenario.js';
+import { DEMO_LOTS } from './scenario.js';
+import { BREWERS, HOUSE, PAPERS } from './scenario-kit.js';
 
 describe('the demo’s brews', () => {
   const random = seededRandom(1);

@@ -1,5 +1,4 @@
 import { hash } from '@node-rs/argon2';
-import { min, subDays } from 'date-fns';
 import { Op } from 'sequelize';
 import type { Sequelize } from 'sequelize-typescript';
 import {
@@ -23,12 +22,8 @@ import { TastingModel } from '../brews/tasting.model.js';
 import { BrewerModel } from '../kit/brewer.model.js';
 import { GrinderModel } from '../kit/grinder.model.js';
 import { HouseModel } from '../kit/house.model.js';
-import { InstrumentModel } from '../kit/instrument.model.js';
-import { KettleModel } from '../kit/kettle.model.js';
 import { brewerView, grinderView } from '../kit/kit-views.js';
 import { PaperModel } from '../kit/paper.model.js';
-import { WaterModel } from '../kit/water.model.js';
-import { ZeroCheckModel } from '../kit/zero-check.model.js';
 import { refreshLotProgress } from '../lots/lot-progress.js';
 import { LotModel } from '../lots/lot.model.js';
 import { RoastBatchModel } from '../lots/roast-batch.model.js';
@@ -42,32 +37,18 @@ import { evidenceOf, keepEvidence } from '../recipes/lot-evidence.js';
 import { inTransaction } from '../writing/transactions.js';
 import { startingFacts } from '../recipes/starting-facts.js';
 import { DEMO_ACCOUNTS } from './accounts.js';
+import { at, dateDaysAgo, momentDaysAgo } from './demo-dates.js';
 import { inventBrew } from './invent-brew.js';
 import { inventRecord } from './invent-record.js';
-import {
-  BREWERS,
-  DEMO_LOTS,
-  GRINDERS,
-  HOUSE,
-  HOUSE_WATER,
-  INSTRUMENTS,
-  KETTLES,
-  PAPERS,
-  WATERS,
-  type DemoBrew,
-  type DemoLot,
-} from './scenario.js';
+import { loadKit, type DemoKit } from './load-kit.js';
+import { DEMO_LOTS, type DemoBrew, type DemoLot } from './scenario.js';
+import { HOUSE } from './scenario-kit.js';
 
 /** Same seed, same demo. */
 const SEED = 9_0417;
 
-interface Ground {
+interface Ground extends DemoKit {
   people: PersonModel[];
-  brewers: BrewerView[];
-  grinders: GrinderModel[];
-  /** What the house brews with. */
-  waterId: number;
-  kettleId: number | null;
   random: () => number;
 }
 
@@ -90,26 +71,10 @@ export async function loadDemo(sequelize: Sequelize): Promise<boolean> {
         })),
       ),
     );
-    const papers = await PaperModel.bulkCreate(PAPERS.map((each) => ({ ...each })));
-    const rows = await BrewerModel.bulkCreate(
-      BREWERS.map(({ paper, ...each }) => ({ ...each, paperId: at(papers, paper).id })),
-    );
-    const brewers = rows.map((row, index) => {
-      row.paper = at(papers, at(BREWERS, index).paper);
-      return brewerView(row);
-    });
-    const [kettle] = await KettleModel.bulkCreate(KETTLES.map((each) => ({ ...each })));
-    const waters = await WaterModel.bulkCreate(WATERS.map((each) => ({ ...each })));
-    await loadInstruments(people);
-    const grinders = await GrinderModel.bulkCreate(
-      GRINDERS.map((each) => ({ ...each, points: [...each.points] })),
-    );
+    const kit = await loadKit(people);
     const ground: Ground = {
       people,
-      brewers,
-      grinders,
-      waterId: at(waters, HOUSE_WATER).id,
-      kettleId: kettle?.id ?? null,
+      ...kit,
       random: seededRandom(SEED),
     };
     for (const lot of DEMO_LOTS) await loadLot(lot, ground);
@@ -330,18 +295,6 @@ async function keepEvidenceOfFinished(sequelize: Sequelize): Promise<void> {
   }
 }
 
-async function loadInstruments(people: PersonModel[]): Promise<void> {
-  for (const { zeroDaysAgo, ...instrument } of INSTRUMENTS) {
-    const row = await InstrumentModel.create({ ...instrument });
-    await ZeroCheckModel.create({
-      instrumentId: row.id,
-      shown: 0,
-      checkedBy: at(people, 1).id,
-      createdAt: momentDaysAgo(zeroDaysAgo, 7),
-    });
-  }
-}
-
 function kitOf(brewer: BrewerView): BrewKit {
   return {
     brewer: brewer.geometry,
@@ -351,23 +304,7 @@ function kitOf(brewer: BrewerView): BrewKit {
   };
 }
 
-/** A working hour some days ago; today's is never later than now. */
-function momentDaysAgo(days: number, hourUtc: number): Date {
-  const moment = new Date(`${dateDaysAgo(days)}T${String(hourUtc).padStart(2, '0')}:12:00Z`);
-  return min([moment, new Date()]);
-}
-
-function dateDaysAgo(days: number): string {
-  return subDays(new Date(), days).toISOString().slice(0, 10);
-}
-
 /** A fixed key per demo brew, in the form of a UUID of version 4. */
 function keyOf(lotId: number, index: number): string {
   return `00000000-0000-4000-8000-${String(lotId).padStart(6, '0')}${String(index).padStart(6, '0')}`;
-}
-
-function at<T>(rows: readonly T[], index: number): T {
-  const row = rows[index];
-  if (row === undefined) throw new Error(`the demo scenario refers to row ${index} of ${rows.length}`);
-  return row;
 }

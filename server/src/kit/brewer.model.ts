@@ -20,6 +20,10 @@ export class BrewerModel extends Model<InferAttributes<BrewerModel>, InferCreati
   @Column(DataType.INTEGER) declare paperId: number;
   @DecimalColumn(5, 1) declare usualDoseG: number;
   @Column(DataType.INTEGER) declare capacityG: number;
+  @Column(DataType.BOOLEAN) declare hasValve: CreationOptional<boolean>;
+  @DecimalColumn(4, 1) declare advisedLowC: number | null;
+  @DecimalColumn(4, 1) declare advisedHighC: number | null;
+  @Column(DataType.INTEGER) declare bodyOfId: number | null;
   declare revision: CreationOptional<number>;
   @BelongsTo(() => PaperModel, 'paperId') declare paper: NonAttribute<PaperModel>;
 }

@@ -8,5 +8,8 @@ export class KettleModel extends Model<InferAttributes<KettleModel>, InferCreati
   @Column(DataType.STRING) declare name: string;
   @DecimalColumn(4, 1) declare stepC: number;
   @Column(DataType.BOOLEAN) declare hasScale: boolean;
+  @DecimalColumn(4, 1) declare mostFlowGps: number | null;
+  @DecimalColumn(3, 1) declare holdsWithinC: number | null;
+  @Column(DataType.BOOLEAN) declare lidStaysOpen: boolean | null;
   declare revision: CreationOptional<number>;
 }

@@ -2,11 +2,14 @@ import { addDays } from 'date-fns';
 import { brewerGeometry, USUAL_SCHOOLS } from '@vendu/core';
 import type {
   BrewerView,
+  FeederView,
   GrinderView,
   HouseView,
   InstrumentView,
   KettleView,
   PaperView,
+  SieveView,
+  StatedSettingView,
   WaterView,
 } from '@vendu/contract';
 import type { BrewerModel } from './brewer.model.js';
@@ -15,10 +18,14 @@ import type { HouseModel } from './house.model.js';
 import type { InstrumentModel } from './instrument.model.js';
 import type { KettleModel } from './kettle.model.js';
 import type { PaperModel } from './paper.model.js';
+import type { FeederModel } from './feeder.model.js';
+import type { SieveModel } from './sieve.model.js';
+import type { StatedSettingModel } from './stated-setting.model.js';
 import type { WaterModel } from './water.model.js';
 
-export function paperView({ id, revision, name, resistancePerM, rinseG, fold }: PaperModel): PaperView {
-  return { id, revision, name, resistancePerM, rinseG, fold };
+export function paperView(row: PaperModel): PaperView {
+  const { id, revision, name, resistancePerM, rinseG, fold, body, isBleached, soakMin } = row;
+  return { id, revision, name, resistancePerM, rinseG, fold, body, isBleached, soakMin };
 }
 
 /** Needs `paper` loaded. */
@@ -48,16 +55,48 @@ export function brewerView(row: BrewerModel): BrewerView {
     paperResistancePerM: row.paper.resistancePerM,
     usualDoseG: row.usualDoseG,
     capacityG: row.capacityG,
+    hasValve: row.hasValve,
+    advisedLowC: row.advisedLowC,
+    advisedHighC: row.advisedHighC,
+    bodyOfId: row.bodyOfId,
     geometry: brewerGeometry(measures, row.paper),
   };
 }
 
-export function grinderView({ id, revision, name, burrSet, settingStep, points }: GrinderModel): GrinderView {
-  return { id, revision, name, burrSet, settingStep, points };
+export function grinderView(row: GrinderModel): GrinderView {
+  const { id, revision, name, burrSet, settingStep, points } = row;
+  const { finestSetting, coarsestSetting, burrsKg, retainedG, words } = row;
+  return {
+    id,
+    revision,
+    name,
+    burrSet,
+    settingStep,
+    points,
+    finestSetting,
+    coarsestSetting,
+    burrsKg,
+    retainedG,
+    words,
+  };
 }
 
-export function kettleView({ id, revision, name, stepC, hasScale }: KettleModel): KettleView {
-  return { id, revision, name, stepC, hasScale };
+export function kettleView(row: KettleModel): KettleView {
+  const { id, revision, name, stepC, hasScale, mostFlowGps, holdsWithinC, lidStaysOpen } = row;
+  return { id, revision, name, stepC, hasScale, mostFlowGps, holdsWithinC, lidStaysOpen };
+}
+
+export function sieveView({ id, revision, name, holesUm }: SieveModel): SieveView {
+  return { id, revision, name, holesUm };
+}
+
+export function feederView({ id, revision, kind, name, holeMm, holdsG, flowGps }: FeederModel): FeederView {
+  return { id, revision, kind, name, holeMm, holdsG, flowGps };
+}
+
+export function statedSettingView(row: StatedSettingModel): StatedSettingView {
+  const { id, revision, grinderId, setting, otherGrinderId, otherSetting, source } = row;
+  return { id, revision, grinderId, setting, otherGrinderId, otherSetting, source };
 }
 
 export function waterView(row: WaterModel): WaterView {

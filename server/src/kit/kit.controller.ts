@@ -1,12 +1,15 @@
-import { Body, Controller, Get, Param, Post, Put } from '@nestjs/common';
+import { Body, Controller, Delete, Get, Param, Post, Put } from '@nestjs/common';
 import {
   BrewerDto,
+  FeederDto,
   GrinderDto,
   HouseDto,
   InstrumentDto,
   KettleDto,
   PaperDto,
   SchoolsDto,
+  SieveDto,
+  StatedSettingDto,
   WaterDto,
   ZeroCheckDto,
   type KitView,
@@ -65,6 +68,44 @@ export class KitController {
   @Put('kettles/:id')
   changeKettle(@Param('id', IdPipe) id: number, @Body() kettle: KettleDto): Promise<KitView> {
     return this.service.saveKettle(id, kettle);
+  }
+
+  @Post('sieves')
+  addSieve(@Body() sieve: SieveDto, @RequestKey() request: RequestKeyOf | null): Promise<KitView> {
+    return this.service.saveSieve(null, sieve, request);
+  }
+
+  @Put('sieves/:id')
+  changeSieve(@Param('id', IdPipe) id: number, @Body() sieve: SieveDto): Promise<KitView> {
+    return this.service.saveSieve(id, sieve);
+  }
+
+  @Post('feeders')
+  addFeeder(@Body() feeder: FeederDto, @RequestKey() request: RequestKeyOf | null): Promise<KitView> {
+    return this.service.saveFeeder(null, feeder, request);
+  }
+
+  @Put('feeders/:id')
+  changeFeeder(@Param('id', IdPipe) id: number, @Body() feeder: FeederDto): Promise<KitView> {
+    return this.service.saveFeeder(id, feeder);
+  }
+
+  @Post('stated-settings')
+  addStatedSetting(
+    @Body() stated: StatedSettingDto,
+    @RequestKey() request: RequestKeyOf | null,
+  ): Promise<KitView> {
+    return this.service.saveStatedSetting(null, stated, request);
+  }
+
+  @Put('stated-settings/:id')
+  changeStatedSetting(@Param('id', IdPipe) id: number, @Body() stated: StatedSettingDto): Promise<KitView> {
+    return this.service.saveStatedSetting(id, stated);
+  }
+
+  @Delete('stated-settings/:id')
+  removeStatedSetting(@Param('id', IdPipe) id: number): Promise<KitView> {
+    return this.service.removeStatedSetting(id);
   }
 
   @Post('waters')

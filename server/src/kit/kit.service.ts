@@ -1,9 +1,10 @@
 import { Injectable } from '@nestjs/common';
 import { UniqueConstraintError, type Model, type ModelStatic } from 'sequelize';
-import { brewerFaults, brewerGeometry, grinderCurve, type BrewKit } from '@vendu/core';
+import { brewerFaults, brewerGeometry, grinderCurve, type BrewKit, type FeederKind } from '@vendu/core';
 import type {
   BrewerDto,
   BrewerView,
+  FeederDto,
   GrinderDto,
   GrinderView,
   HouseDto,
@@ -15,6 +16,8 @@ import type {
   PaperDto,
   PaperView,
   SchoolsDto,
+  SieveDto,
+  StatedSettingDto,
   WaterDto,
   WaterView,
   ZeroCheckDto,
@@ -25,20 +28,26 @@ import type { RequestKeyOf } from '../writing/request-key.js';
 import { Writing } from '../writing/writing.js';
 import { BrewerModel } from './brewer.model.js';
 import { GrinderModel } from './grinder.model.js';
+import { FeederModel } from './feeder.model.js';
 import { HouseModel } from './house.model.js';
 import { InstrumentModel } from './instrument.model.js';
 import { KettleModel } from './kettle.model.js';
 import {
   brewerView,
+  feederView,
   grinderView,
   houseView,
   instrumentView,
   kettleView,
   paperView,
+  sieveView,
+  statedSettingView,
   waterView,
 } from './kit-views.js';
 import { refuseReversedWindow } from './reversed-window.js';
 import { PaperModel } from './paper.model.js';
+import { SieveModel } from './sieve.model.js';
+import { StatedSettingModel } from './stated-setting.model.js';
 import { WaterModel } from './water.model.js';
 import { ZeroCheckModel } from './zero-check.model.js';
 
@@ -50,18 +59,22 @@ export class KitService {
   constructor(private readonly writing: Writing) {}
 
   async kit(): Promise<KitView> {
-    const [house, brewers, grinders, papers, kettles, waters, instruments] = await Promise.all([
-      this.house(),
-      BrewerModel.findAll({ include: [PaperModel], order: ['id'] }),
-      GrinderModel.findAll({ order: ['id'] }),
-      PaperModel.findAll({ order: ['id'] }),
-      KettleModel.findAll({ order: ['id'] }),
-      WaterModel.findAll({ order: ['id'] }),
-      InstrumentModel.findAll({
-        include: [{ model: ZeroCheckModel, include: [PersonModel] }],
-        order: ['id', [{ model: ZeroCheckModel, as: 'zeroChecks' }, 'id', 'DESC']],
-      }),
-    ]);
+    const [house, brewers, grinders, papers, kettles, waters, instruments, sieves, feeders, stated] =
+      await Promise.all([
+        this.house(),
+        BrewerModel.findAll({ include: [PaperModel], order: ['id'] }),
+        GrinderModel.findAll({ order: ['id'] }),
+        PaperModel.findAll({ order: ['id'] }),
+        KettleModel.findAll({ order: ['id'] }),
+        WaterModel.findAll({ order: ['id'] }),
+        InstrumentModel.findAll({
+          include: [{ model: ZeroCheckModel, include: [PersonModel] }],
+          order: ['id', [{ model: ZeroCheckModel, as: 'zeroChecks' }, 'id', 'DESC']],
+        }),
+        SieveModel.findAll({ order: ['holesUm'] }),
+        FeederModel.findAll({ order: ['id'] }),
+        StatedSettingModel.findAll({ order: ['grinderId', 'setting', 'id'] }),
+      ]);
     return {
       house,
       brewers: brewers.map(brewerView),
@@ -70,6 +83,9 @@ export class KitService {
       kettles: kettles.map(kettleView),
       waters: waters.map(waterView),
       instruments: instruments.map(instrumentView),
+      sieves: sieves.map(sieveView),
+      feeders: feeders.map(feederView),
+      statedSettings: stated.map(statedSettingView),
     };
   }
 
@@ -128,12 +144,86 @@ export class KitService {
     brewer: BrewerDto,
     request: RequestKeyOf | null = null,
   ): Promise<KitView> {
-    const [fault] = brewerFaults(brewer);
+    const body = await this.bodyOf(brewer, id);
+    const whole = body ? { ...brewer, ...body } : brewer;
+    const [fault] = brewerFaults(whole);
     if (fault) throw invalidField(fault);
     if (!(await PaperModel.findByPk(brewer.paperId))) {
       throw invalidField({ field: 'paperId', message: 'There is no such paper.' });
     }
-    await this.save(request, BrewerModel, id, 'brewer', brewer.revision, brewer);
+    await this.save(request, BrewerModel, id, 'brewer', brewer.revision, whole, async (saved) => {
+      // A bottom is screwed into its brewer: what the brewer is changed to, it is with any of its bottoms.
+      if (brewer.bodyOfId === null)
+        await BrewerModel.update(bodyPart(brewer), { where: { bodyOfId: saved } });
+    });
+    return this.kit();
+  }
+
+  /** What another bottom takes over from its brewer; `null` of a brewer of its own. */
+  private async bodyOf({ bodyOfId }: BrewerDto, id: number | null): Promise<BrewerBody | null> {
+    if (bodyOfId === null) return null;
+    const body = await BrewerModel.findByPk(bodyOfId);
+    if (!body) throw invalidField({ field: 'bodyOfId', message: 'There is no such brewer.' });
+    if (body.bodyOfId !== null || body.id === id) {
+      throw invalidField({
+        field: 'bodyOfId',
+        message: 'A bottom belongs to a brewer, not to another bottom.',
+      });
+    }
+    if (id !== null && (await BrewerModel.count({ where: { bodyOfId: id } })) > 0) {
+      throw invalidField({ field: 'bodyOfId', message: 'This brewer has bottoms of its own.' });
+    }
+    return bodyPart(body);
+  }
+
+  async saveSieve(id: number | null, sieve: SieveDto, request: RequestKeyOf | null = null): Promise<KitView> {
+    await this.save(request, SieveModel, id, 'sieve', sieve.revision, sieve);
+    return this.kit();
+  }
+
+  async saveFeeder(
+    id: number | null,
+    feeder: FeederDto,
+    request: RequestKeyOf | null = null,
+  ): Promise<KitView> {
+    if (feeder.kind === 'regulator' && feeder.flowGps === null) {
+      throw invalidField({
+        field: 'flowGps',
+        message: 'A regulator needs the most that it lets through: time what it holds.',
+      });
+    }
+    if (feeder.kind === 'shower-plate' && feeder.flowGps !== null) {
+      throw invalidField({
+        field: 'flowGps',
+        message: 'A shower plate spreads the water and does not meter it; leave this out.',
+      });
+    }
+    await this.save(request, FeederModel, id, feederWords(feeder.kind), feeder.revision, feeder);
+    return this.kit();
+  }
+
+  async saveStatedSetting(
+    id: number | null,
+    stated: StatedSettingDto,
+    request: RequestKeyOf | null = null,
+  ): Promise<KitView> {
+    if (stated.grinderId === stated.otherGrinderId) {
+      throw invalidField({ field: 'otherGrinderId', message: 'Choose two different grinders.' });
+    }
+    for (const field of ['grinderId', 'otherGrinderId'] as const) {
+      if (!(await GrinderModel.findByPk(stated[field]))) {
+        throw invalidField({ field, message: 'There is no such grinder.' });
+      }
+    }
+    await this.save(request, StatedSettingModel, id, 'statement', stated.revision, stated);
+    return this.kit();
+  }
+
+  async removeStatedSetting(id: number): Promise<KitView> {
+    await this.writing.once(null, async () => {
+      if ((await StatedSettingModel.destroy({ where: { id } })) === 0) throw notFound('statement');
+      return id;
+    });
     return this.kit();
   }
 
@@ -144,8 +234,10 @@ export class KitService {
   ): Promise<KitView> {
     const curve = grinderCurve({ points: grinder.points });
     if (!curve.ok) throw invalidField({ field: 'points', message: curve.message });
+    refuseReversed(grinder);
     const points = grinder.points.map((point) => ({ ...point }));
-    await this.save(request, GrinderModel, id, 'grinder', grinder.revision, { ...grinder, points });
+    const words = grinder.words.map((each) => ({ ...each }));
+    await this.save(request, GrinderModel, id, 'grinder', grinder.revision, { ...grinder, points, words });
     return this.kit();
   }
 
@@ -229,6 +321,7 @@ export class KitService {
     what: string,
     revision: number | null,
     typed: object,
+    after?: (id: number) => Promise<void>,
   ): Promise<void> {
     // The revision counts changes; it is none itself.
     const values = Object.fromEntries(Object.entries(typed).filter(([field]) => field !== 'revision'));
@@ -244,6 +337,7 @@ export class KitService {
           );
         }
         await row.update(values as never);
+        await after?.(id);
         return id;
       });
     } catch (error) {
@@ -251,6 +345,39 @@ export class KitService {
       throw invalidField({ field: 'name', message: `There is another ${what} of this name.` });
     }
   }
+}
+
+/** What a brewer keeps whichever bottom is in it. */
+type BrewerBody = Pick<
+  BrewerDto,
+  'shape' | 'topDiameterMm' | 'heightMm' | 'ribs' | 'wallMaterial' | 'wallMm'
+>;
+
+function bodyPart({ shape, topDiameterMm, heightMm, ribs, wallMaterial, wallMm }: BrewerBody): BrewerBody {
+  return { shape, topDiameterMm, heightMm, ribs, wallMaterial, wallMm };
+}
+
+function feederWords(kind: FeederKind): string {
+  return kind === 'regulator' ? 'regulator' : 'shower plate';
+}
+
+/** Ends of a scale, and of what a word means on it, that are the wrong way round. */
+function refuseReversed({ finestSetting, coarsestSetting, words }: GrinderDto): void {
+  if (finestSetting !== null && coarsestSetting !== null && finestSetting >= coarsestSetting) {
+    throw invalidField({
+      field: 'coarsestSetting',
+      message: `The coarsest setting must lie above the finest, ${finestSetting}.`,
+      allowed: `above ${finestSetting}`,
+    });
+  }
+  words.forEach(({ word, fromSetting, toSetting }, index) => {
+    if (fromSetting <= toSetting) return;
+    throw invalidField({
+      field: `words.${index}.toSetting`,
+      message: `“${word}” must end at ${fromSetting} or coarser.`,
+      allowed: `${fromSetting} or more`,
+    });
+  });
 }
 
 /** As much as a water by analysis may have: no recipe for coffee comes near it, a slipped decimal point does. */

@@ -13,6 +13,11 @@ const GRINDER: GrinderView = {
     { setting: 2, grindUm: 500 },
     { setting: 10, grindUm: 1100 },
   ],
+  finestSetting: null,
+  coarsestSetting: null,
+  burrsKg: null,
+  retainedG: null,
+  words: [],
 };
 const plan = (grindUm: number) => ({ grindUm }) as BrewPlan;
 

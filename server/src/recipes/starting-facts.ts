@@ -27,7 +27,17 @@ export function startingFacts({
   /** `null` before the first roast. */
   batch: RoastBatchModel | null;
   onDate: string;
-  brewer: Pick<BrewerView, 'shape' | 'usualDoseG' | 'capacityG'>;
+  brewer: Pick<
+    BrewerView,
+    | 'shape'
+    | 'usualDoseG'
+    | 'capacityG'
+    | 'outletCount'
+    | 'outletDiameterMm'
+    | 'hasValve'
+    | 'advisedLowC'
+    | 'advisedHighC'
+  >;
   doseG?: number | null;
   paper: Pick<PaperView, 'resistancePerM'>;
   kettle?: KettleView | null;
@@ -41,7 +51,16 @@ export function startingFacts({
     elevation: elevationOf(lot),
     roastLevel: batch?.level ?? null,
     roastAgeDays: batch ? roastAgeDays({ roastedOn: batch.roastedOn, onDate }) : UNROASTED_AGE_DAYS,
-    brewer: { shape: brewer.shape, usualDoseG: brewer.usualDoseG, capacityG: brewer.capacityG },
+    brewer: {
+      shape: brewer.shape,
+      usualDoseG: brewer.usualDoseG,
+      outletCount: brewer.outletCount,
+      outletDiameterMm: brewer.outletDiameterMm,
+      hasValve: brewer.hasValve,
+      capacityG: brewer.capacityG,
+      advisedLowC: brewer.advisedLowC,
+      advisedHighC: brewer.advisedHighC,
+    },
     ...(doseG === null ? {} : { doseG }),
     paperPerM: paper.resistancePerM,
     ...(kettle ? { kettleStepC: kettle.stepC } : {}),

@@ -66,6 +66,8 @@ function LayOut({ brewKey: key, versionId }: { brewKey: string; versionId: numbe
         rinseG: paper?.rinseG ?? 0,
         fold: paper?.fold ?? null,
         wallMaterial: kit.brewers.find(({ id }) => id === recipe.brewerId)?.wallMaterial ?? null,
+        soakMin: paper?.soakMin ?? null,
+        retainedG: kit.grinders.find(({ id }) => id === recipe.grinderId)?.retainedG ?? null,
         grinderName: recipe.grinderName,
         grinderSetting: version.grinderSetting,
         secondSetting: version.secondSetting,

@@ -7,6 +7,7 @@ import { Button } from '../ui/Button';
 import { TroubleNotice } from '../ui/Notice';
 import { Closing } from './Closing';
 import { BenchButton } from './BenchButton';
+import { ServingList } from './ServingList';
 import { benchScaleOf, forgetScales, recordedTrace } from './benchScales';
 import { soFar, type BenchBrew } from './benchBrew';
 import { brewStored, entriesNow } from './benchSlice';
@@ -62,11 +63,7 @@ export function Finish({ brew }: { brew: BenchBrew }) {
   return (
     <div className="mt-4 flex grow flex-col gap-4 border-t-4 border-ink pt-3">
       <p className="text-[2.5rem] leading-tight font-bold">Drained</p>
-      {brew.plan.bypassG !== undefined && (
-        <p className="text-large font-semibold">
-          Add <span className="reading text-water">{brew.plan.bypassG} g</span> of hot water to the cup.
-        </p>
-      )}
+      <ServingList plan={brew.plan} />
       <p className="max-w-md text-large">
         If you read the scale, enter what it showed beside the pours. The brew is kept on this device until
         the server has it.

@@ -2,6 +2,7 @@ import { Fragment, type ReactNode } from 'react';
 import {
   celsiusToFahrenheit,
   grindingOf,
+  planWaterG,
   preparationOf,
   type Preparation as Task,
   type PreparationTask,
@@ -98,6 +99,10 @@ export function Preparation({ brew, isActive }: { brew: BenchBrew; isActive: boo
   );
 }
 
+function durationOfMinutes(minutes: number): string {
+  return minutes < 120 ? `${minutes} min` : `${Math.round(minutes / 6) / 10} h`;
+}
+
 /** What one may need to know of a thing, under it. */
 function Aside({ children }: { children: ReactNode }) {
   return <span className="block text-tiny text-quiet">{children}</span>;
@@ -111,6 +116,13 @@ function TaskWords({ task: { task, figure }, brew }: { task: Task; brew: BenchBr
           {brew.fold === 'pleated'
             ? 'Open the pleats, seat the paper'
             : 'Fold the paper along its seam, seat it'}
+        </>
+      );
+    case 'soak':
+      return (
+        <>
+          Soak the paper, <b className="reading">{durationOfMinutes(figure ?? 0)}</b>
+          <Aside>{brew.paper}</Aside>
         </>
       );
     case 'rinse':
@@ -144,6 +156,7 @@ function TaskWords({ task: { task, figure }, brew }: { task: Task; brew: BenchBr
         <>
           Grind at <b className="reading text-title">{brew.grinderSetting ?? `${figure} µm`}</b> on{' '}
           {brew.grinderName}
+          {!!brew.retainedG && <Aside>it keeps about {brew.retainedG} g: weigh what comes out</Aside>}
         </>
       );
     case 'second-grind':
@@ -162,6 +175,10 @@ function TaskWords({ task: { task, figure }, brew }: { task: Task; brew: BenchBr
       );
     case 'level':
       return <>Shake the bed flat</>;
+    case 'needles-dry':
+      return <>Needles through the dry bed</>;
+    case 'shower-plate':
+      return <>Shower plate on top</>;
     case 'chill-ball':
       return <>Chilled ball under the outlet</>;
     case 'regulator':
@@ -179,6 +196,9 @@ function TaskWords({ task: { task, figure }, brew }: { task: Task; brew: BenchBr
           <span className="reading text-quiet">
             ({Math.round(celsiusToFahrenheit({ temperatureC: figure ?? 0 }))} °F)
           </span>
+          {brew.scale.kind === 'none' && (
+            <Aside>no scale at hand: fill it with exactly {planWaterG(brew.plan)} g and pour it all</Aside>
+          )}
         </>
       );
   }

@@ -4,7 +4,7 @@ import { useAppDispatch, useAppSelector } from '../state/hooks';
 import { goingPlan, soFar, wasStarted, type BenchBrew } from './benchBrew';
 import { afterDone, afterPutOff, selectAfter, selectBrews, type AfterBrew } from './benchSlice';
 import { stepWords } from './stepWords';
-import { useNow } from './useNow';
+import { useNow } from '../device/useNow';
 
 const TASK_WORDS: Record<AfterBrewTask, { waiting: string; due: string; at: string }> = {
   read: { waiting: 'sample cools', due: 'read the sample', at: '#measure' },

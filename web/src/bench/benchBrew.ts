@@ -25,6 +25,10 @@ export interface BenchBrew {
   rinseG: number;
   fold: PaperFold | null;
   wallMaterial: WallMaterial | null;
+  /** How long the paper is soaked, min. */
+  soakMin: number | null;
+  /** What the grinder keeps of a dose, g. */
+  retainedG: number | null;
   grinderName: string;
   grinderSetting: number | null;
   secondSetting: number | null;

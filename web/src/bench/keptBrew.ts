@@ -51,6 +51,8 @@ export function readKeptBrew(kept: unknown): BenchBrew | null {
     rinseG: number(kept['rinseG']) ?? 0,
     fold: oneOf(PAPER_FOLDS, kept['fold']),
     wallMaterial: oneOf(WALL_MATERIALS, kept['wallMaterial']),
+    soakMin: number(kept['soakMin']),
+    retainedG: number(kept['retainedG']),
     grinderSetting: number(kept['grinderSetting']),
     secondSetting: number(kept['secondSetting']),
     versionNumber: number(kept['versionNumber']) ?? 1,

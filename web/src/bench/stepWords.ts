@@ -22,8 +22,13 @@ export function stepWords(step: BenchStep): { doing: string; figure: string } {
     case 'remove-ball':
       return { doing: 'Chilled ball off', figure: '' };
     case 'drawdown':
-      return { doing: step.lifts ? 'Lift the brewer' : 'Drained', figure: '' };
+      return { doing: endDoing(step), figure: '' };
   }
+}
+
+function endDoing({ lifts, tailApart }: Extract<BenchStep, { kind: 'drawdown' }>): string {
+  if (!lifts) return 'Drained';
+  return tailApart ? 'Lift onto its own cup' : 'Lift the brewer';
 }
 
 /** How often and how hard the bed is agitated; `null` of other steps, and where the plan leaves it to the hand. */

@@ -22,7 +22,7 @@ import { useBenchScale, useScaleView } from './benchScales';
 import type { ScaleView } from './benchScale';
 import { goingPlan, soFar, type BenchBrew } from './benchBrew';
 import { traceLine } from './traceLine';
-import { useNow } from './useNow';
+import { useNow } from '../device/useNow';
 
 /** How often a running clock is read, ms. */
 const TICK_MS = 100;

@@ -164,7 +164,7 @@ export class Forecaster {
     outflow: readonly TracePoint[];
   }): Result<DrainForecast, string> {
     const { kit, calibration, ...age } = this.learned();
-    const brew = brewAsGoing({ plan, steps: done, events, ...age }, kit);
+    const brew = brewAsGoing({ plan, steps: done, events, ...age }, kit, calibration.factors);
     const asLot = drainBelief({ calibration, brew, seen: [] });
     if (!asLot.ok) return asLot;
     const seen = bedSeenIn(events);

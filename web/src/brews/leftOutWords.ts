@@ -3,6 +3,7 @@ import type { PreparationTask } from '@vendu/core';
 /** What was left out before the clock, as a record tells it. */
 export const LEFT_OUT_WORDS: Record<PreparationTask, string> = {
   water: 'kettle not at temperature',
+  soak: 'paper not soaked',
   fold: 'paper not seated',
   rinse: 'paper not rinsed',
   discard: 'rinse water not discarded',
@@ -11,6 +12,8 @@ export const LEFT_OUT_WORDS: Record<PreparationTask, string> = {
   'second-grind': 'no second grind',
   sieve: 'not sieved',
   level: 'bed not shaken flat',
+  'needles-dry': 'dry bed not needled',
+  'shower-plate': 'no shower plate',
   'chill-ball': 'no chilled ball',
   regulator: 'no flow regulator',
   tare: 'scale not tared',

@@ -1,6 +1,6 @@
-import { BREWER_SHAPES, brimfulG, classMeasures, RIBS, WALL_MATERIALS } from '@vendu/core';
+import { BREWER_SHAPES, brimfulG, classMeasures, RIBS, spanWords, WALL_MATERIALS } from '@vendu/core';
 import { BrewerDto, type BrewerView, type KitView } from '@vendu/contract';
-import { COUNT, GRAMS, MILLIMETRES } from '../ui/quantities';
+import { CELSIUS, COUNT, GRAMS, MILLIMETRES } from '../ui/quantities';
 import { RIBS_WORDS, SHAPE_WORDS } from '../ui/words';
 import { BrewerDrawing } from './BrewerDrawing';
 import { EditButton } from './EditButton';
@@ -47,34 +47,47 @@ const BREWER_FIELDS = (papers: KitView['papers']): FigureField<BrewerDto>[] => [
     ],
   },
   { field: 'wallMm', label: 'Wall thickness', kind: 'figure', quantity: MILLIMETRES, isOptional: true },
+  { field: 'hasValve', label: 'A valve shuts it', kind: 'check' },
+  {
+    field: 'advisedLowC',
+    label: 'Maker advises from',
+    kind: 'figure',
+    quantity: CELSIUS,
+    isOptional: true,
+  },
+  { field: 'advisedHighC', label: 'to', kind: 'figure', quantity: CELSIUS, isOptional: true },
   { field: 'usualDoseG', label: 'Usual dose', kind: 'figure', quantity: GRAMS },
   { field: 'capacityG', label: 'Most water in a brew', kind: 'figure', quantity: GRAMS },
 ];
 
 /** Brewers side by side, drawn to one scale. */
 export function Brewers({ kit }: { kit: KitView }) {
+  const bodies = new Map(kit.brewers.map(({ id, name }) => [id, name]));
   return (
     <Section title="Brewers" add={<BrewerForm kit={kit} brewer={null} />}>
       {kit.brewers.length === 0 && (
         <Empty>A recipe belongs to a brewer. Measure your first one with a ruler and add it.</Empty>
       )}
       <ul className="flex flex-wrap items-end gap-x-8 gap-y-6">
-        {kit.brewers.map((brewer) => (
-          <li key={brewer.id} className="flex flex-col gap-2">
+        {besideTheirBodies(kit.brewers).map((brewer) => (
+          <li key={brewer.id} className="flex max-w-80 flex-col gap-2">
             <BrewerDrawing name={brewer.name} measures={brewer} />
             <div className="flex items-start gap-4">
               <div className="grow">
                 <h3 className="font-semibold">{brewer.name}</h3>
                 <p className="text-small text-quiet">
                   {SHAPE_WORDS[brewer.shape]}, {brewer.paper}
-                  <span className="block">{buildWords(brewer)}</span>
+                  <span className="block">{buildWords(brewer, bodies.get(brewer.bodyOfId ?? 0))}</span>
                 </p>
                 <p className="reading text-small">
                   {brewer.usualDoseG} g, {brewer.capacityG} g of water
                   <span className="block text-quiet">{brimfulG(brewer)} g brimful</span>
                 </p>
               </div>
-              <BrewerForm kit={kit} brewer={brewer} />
+              <div className="flex flex-col gap-1">
+                <BrewerForm kit={kit} brewer={brewer} />
+                {brewer.bodyOfId === null && <BrewerForm kit={kit} brewer={null} bottomOf={brewer} />}
+              </div>
             </div>
           </li>
         ))}
@@ -84,31 +97,64 @@ export function Brewers({ kit }: { kit: KitView }) {
   );
 }
 
-function BrewerForm({ kit, brewer }: { kit: KitView; brewer: BrewerView | null }) {
+/** What another bottom has of its own; all else is the brewer's. */
+const OF_A_BOTTOM: readonly (keyof BrewerDto)[] = [
+  'name',
+  'paperId',
+  'bottomDiameterMm',
+  'outletDiameterMm',
+  'outletCount',
+  'hasValve',
+  'advisedLowC',
+  'advisedHighC',
+  'usualDoseG',
+  'capacityG',
+];
+
+/** A brewer, or another bottom of one: with it the same brewer runs otherwise, and has recipes of its own. */
+function BrewerForm({
+  kit,
+  brewer,
+  bottomOf,
+}: {
+  kit: KitView;
+  brewer: BrewerView | null;
+  bottomOf?: BrewerView;
+}) {
   const save = useSaveKit();
+  const isBottom = bottomOf !== undefined || (brewer?.bodyOfId ?? null) !== null;
+  const title = brewer
+    ? `Change ${brewer.name}`
+    : bottomOf
+      ? `Another bottom for ${bottomOf.name}`
+      : 'Add a brewer';
+  const fields = BREWER_FIELDS(kit.papers);
   return (
-    <EditButton
-      words={brewer ? 'Change' : 'Add a brewer'}
-      title={brewer ? `Change ${brewer.name}` : 'Add a brewer'}
-    >
+    <EditButton words={brewer ? 'Change' : bottomOf ? 'Another bottom' : 'Add a brewer'} title={title}>
       {(leave) => (
         <FiguresForm
-          draftKey={`kit.brewer.${brewer?.id ?? 'new'}`}
+          draftKey={`kit.brewer.${brewer?.id ?? (bottomOf ? `bottom-of-${bottomOf.id}` : 'new')}`}
           dto={BrewerDto}
           initial={
             brewer
               ? pickBrewer(brewer)
-              : {
-                  name: '',
-                  ...classMeasures('cone'),
-                  ribs: null,
-                  wallMaterial: null,
-                  wallMm: null,
-                  paperId: kit.papers[0]?.id ?? 0,
-                  revision: null,
-                }
+              : bottomOf
+                ? { ...pickBrewer(bottomOf), name: '', bodyOfId: bottomOf.id, revision: null }
+                : {
+                    name: '',
+                    ...classMeasures('cone'),
+                    ribs: null,
+                    wallMaterial: null,
+                    wallMm: null,
+                    hasValve: false,
+                    advisedLowC: null,
+                    advisedHighC: null,
+                    bodyOfId: null,
+                    paperId: kit.papers[0]?.id ?? 0,
+                    revision: null,
+                  }
           }
-          fields={BREWER_FIELDS(kit.papers)}
+          fields={isBottom ? fields.filter(({ field }) => OF_A_BOTTOM.includes(field)) : fields}
           more={(values) =>
             isMeasured(values) && <BrewerDrawing name={values.name ?? ''} measures={values} />
           }
@@ -121,10 +167,18 @@ function BrewerForm({ kit, brewer }: { kit: KitView; brewer: BrewerView | null }
 }
 
 /** What somebody looked at of how it is built. */
-function buildWords({ ribs, wallMaterial, wallMm }: BrewerView): string {
+function buildWords(
+  { ribs, wallMaterial, wallMm, outlet, hasValve, advisedLowC, advisedHighC }: BrewerView,
+  body: string | undefined,
+): string {
   return [
+    ...(body === undefined ? [] : [`another bottom of ${body}: ${outlet}`]),
+    ...(hasValve ? ['with a valve'] : []),
     ...(wallMaterial ? [wallMm === null ? wallMaterial : `${wallMm} mm of ${wallMaterial}`] : []),
     ...(ribs ? [ribs === 'none' ? 'no ribs' : `ribs ${RIBS_WORDS[ribs]}`] : []),
+    ...(advisedLowC === null && advisedHighC === null
+      ? []
+      : [`maker advises ${spanWords(advisedLowC, advisedHighC)}`]),
   ].join(', ');
 }
 
@@ -136,23 +190,19 @@ function isMeasured(
   ).every((field) => typeof values[field] === 'number' && values[field] > 0);
 }
 
-function pickBrewer(brewer: BrewerView): BrewerDto {
-  const { name, shape, topDiameterMm, bottomDiameterMm, heightMm, outletDiameterMm, outletCount } = brewer;
-  const { ribs, wallMaterial, wallMm, paperId, usualDoseG, capacityG, revision } = brewer;
-  return {
-    name,
-    shape,
-    topDiameterMm,
-    bottomDiameterMm,
-    heightMm,
-    outletDiameterMm,
-    outletCount,
-    ribs,
-    wallMaterial,
-    wallMm,
-    paperId,
-    usualDoseG,
-    capacityG,
-    revision,
-  };
+function pickBrewer({
+  id: _,
+  outlet: _outlet,
+  paper: _paper,
+  geometry: _geometry,
+  paperResistancePerM: _resistance,
+  ...brewer
+}: BrewerView): BrewerDto {
+  return brewer;
+}
+
+/** Bottoms stand beside the brewer that they belong to. */
+function besideTheirBodies(brewers: readonly BrewerView[]): BrewerView[] {
+  const of = ({ id, bodyOfId }: BrewerView) => bodyOfId ?? id;
+  return [...brewers].sort((a, b) => of(a) - of(b) || a.id - b.id);
 }

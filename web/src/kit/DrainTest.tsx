@@ -7,6 +7,7 @@ import { QuantityField } from '../ui/QuantityField';
 import { CELSIUS, CLOCK, GRAMS, RESISTANCE, within } from '../ui/quantities';
 import { KitChoice } from './KitChoice';
 import { brewerOptions } from './kitOptions';
+import { withoutId } from './withoutId';
 import { useSaveKit } from './useSaveKit';
 
 /** Water poured at once and left when the clock stops, g: enough for a stopwatch, little enough for any brewer. */
@@ -32,11 +33,10 @@ export function DrainTest({ paper, kit, onLeave }: { paper: PaperView; kit: KitV
         })
       : null;
   async function use(resistancePerM: number) {
-    const { name, rinseG, fold, revision } = paper;
     const against = await save({
       part: 'papers',
       id: paper.id,
-      body: { name, rinseG, fold, revision, resistancePerM: Math.round(resistancePerM / 1e5) * 1e5 },
+      body: { ...withoutId(paper), resistancePerM: Math.round(resistancePerM / 1e5) * 1e5 },
     });
     setTrouble(against?.detail ?? null);
     if (!against) onLeave();

@@ -6,6 +6,7 @@ import { Button } from '../ui/Button';
 import { Field, INPUT } from '../ui/Field';
 import { firstFault } from '../ui/firstFault';
 import { TroubleNotice } from '../ui/Notice';
+import { Tick } from '../ui/Tick';
 import { QuantityField } from '../ui/QuantityField';
 import type { Quantity } from '../ui/quantities';
 
@@ -13,7 +14,7 @@ import type { Quantity } from '../ui/quantities';
 export type FigureField<T> = { field: keyof T & string; label: string; hint?: string } & (
   | { kind: 'text' }
   | { kind: 'figure'; quantity: Quantity; isOptional?: boolean }
-  | { kind: 'choice'; options: readonly { value: string | number | null; words: string }[] }
+  | { kind: 'choice'; options: readonly { value: string | number | boolean | null; words: string }[] }
   | { kind: 'check' }
 );
 
@@ -137,15 +138,9 @@ function OneField<T extends object>({
       );
     case 'check':
       return (
-        <label className="flex h-9 items-center gap-2 self-end text-small">
-          <input
-            type="checkbox"
-            className="size-4 accent-ink"
-            checked={value === true}
-            onChange={(event) => set(event.target.checked)}
-          />
-          {label}
-        </label>
+        <div className="self-end">
+          <Tick label={label} checked={value === true} onChange={set} error={error} />
+        </div>
       );
     case 'choice':
       return (
@@ -160,7 +155,7 @@ function OneField<T extends object>({
               }
             >
               {field.options.map((option) => (
-                <option key={option.value} value={option.value ?? ''}>
+                <option key={String(option.value)} value={String(option.value ?? '')}>
                   {option.words}
                 </option>
               ))}

@@ -1,4 +1,4 @@
-import { grindEquivalent, type GrindEquivalent } from '@vendu/core';
+import { grindEquivalent, grinderWord, type GrindEquivalent, type GrinderWord } from '@vendu/core';
 import type { GrinderView } from '@vendu/contract';
 
 /** One size on several grinders: the setting with its range, or how near each gets and what makes up for it. */
@@ -28,7 +28,7 @@ export function GrindOnGrinders({
             <th scope="row" className="py-1.5 text-left font-normal">
               {grinder.name}, <span className="text-quiet">{grinder.burrSet}</span>
             </th>
-            <Equivalent found={grindEquivalent({ grinder, grindUm, sdUm })} />
+            <Equivalent found={grindEquivalent({ grinder, grindUm, sdUm })} words={grinder.words} />
           </tr>
         ))}
       </tbody>
@@ -36,7 +36,7 @@ export function GrindOnGrinders({
   );
 }
 
-function Equivalent({ found }: { found: GrindEquivalent }) {
+function Equivalent({ found, words }: { found: GrindEquivalent; words: readonly GrinderWord[] }) {
   if (found.kind === 'not-measured') {
     return (
       <td colSpan={3} className="py-1.5 pl-3 text-quiet">
@@ -55,9 +55,13 @@ function Equivalent({ found }: { found: GrindEquivalent }) {
     );
   }
   const { setting, lowSetting, highSetting, grindUm } = found;
+  const word = grinderWord(words, setting);
   return (
     <>
-      <td className="reading py-1.5 pl-3 text-right font-bold">{setting}</td>
+      <td className="py-1.5 pl-3 text-right">
+        <span className="reading font-bold">{setting}</span>
+        {word !== null && <span className="block text-tiny text-quiet">{word}</span>}
+      </td>
       <td className="reading py-1.5 pl-3 text-right whitespace-nowrap text-quiet">
         {lowSetting} to {highSetting}
       </td>

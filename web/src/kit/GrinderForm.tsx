@@ -5,10 +5,12 @@ import type { MeasuredPoint } from '@vendu/core';
 import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
 import { QuantityField } from '../ui/QuantityField';
-import { DECIMAL, MICROMETRES } from '../ui/quantities';
+import { DECIMAL, GRAMS, KILOGRAMS, MICROMETRES } from '../ui/quantities';
 import { FiguresForm } from './FiguresForm';
+import { GrinderWords as Words } from './GrinderWords';
 import { ReferenceBrew } from './ReferenceBrew';
 import { useSaveKit } from './useSaveKit';
+import { withoutId } from './withoutId';
 
 /** A grinder with one burr set; the same grinder with other burrs is another calibration. */
 export function GrinderForm({
@@ -26,16 +28,51 @@ export function GrinderForm({
       draftKey={`kit.grinder.${grinder?.id ?? 'new'}`}
       dto={GrinderDto}
       initial={
-        grinder ? pick(grinder) : { name: '', burrSet: '', settingStep: 1, points: [], revision: null }
+        grinder
+          ? withoutId(grinder)
+          : { name: '', burrSet: '', settingStep: 1, points: [], words: [], revision: null }
       }
       fields={[
         { field: 'name', label: 'Grinder', kind: 'text' },
         { field: 'burrSet', label: 'Burr set', kind: 'text', hint: 'other burrs need another calibration' },
         { field: 'settingStep', label: 'Smallest step', kind: 'figure', quantity: DECIMAL },
+        {
+          field: 'finestSetting',
+          label: 'Finest setting',
+          kind: 'figure',
+          quantity: DECIMAL,
+          isOptional: true,
+          hint: 'where its scale begins',
+        },
+        {
+          field: 'coarsestSetting',
+          label: 'Coarsest setting',
+          kind: 'figure',
+          quantity: DECIMAL,
+          isOptional: true,
+          hint: 'where its scale ends',
+        },
+        {
+          field: 'burrsKg',
+          label: 'Ground so far',
+          kind: 'figure',
+          quantity: KILOGRAMS,
+          isOptional: true,
+          hint: 'age of the burrs: fines grow with it',
+        },
+        {
+          field: 'retainedG',
+          label: 'Stays in it',
+          kind: 'figure',
+          quantity: GRAMS,
+          isOptional: true,
+          hint: 'of a dose',
+        },
       ]}
       more={(values, change, errors) => (
         <>
           <Points points={values.points ?? []} onChange={(points) => change({ points })} errors={errors} />
+          <Words words={values.words ?? []} onChange={(words) => change({ words })} errors={errors} />
           <ReferenceBrew kit={kit} onPoints={(points) => change({ points })} />
         </>
       )}
@@ -43,10 +80,6 @@ export function GrinderForm({
       onLeave={onLeave}
     />
   );
-}
-
-function pick({ name, burrSet, settingStep, points, revision }: GrinderView): GrinderDto {
-  return { name, burrSet, settingStep, points, revision };
 }
 
 function Points({

@@ -4,6 +4,7 @@ import { GrinderChart } from './GrinderChart';
 import { GrinderForm } from './GrinderForm';
 import { Empty, Section } from './Section';
 import { SettingMeans } from './SettingMeans';
+import { StatedSettings } from './StatedSettings';
 
 /** Grinders with their curves, one for each burr set. */
 export function Grinders({ kit }: { kit: KitView }) {
@@ -31,6 +32,8 @@ export function Grinders({ kit }: { kit: KitView }) {
                   </h3>
                   <p className="reading text-small text-quiet">
                     {Math.min(...sizes)}–{Math.max(...sizes)} µm, steps of {grinder.settingStep}
+                    {grinder.burrsKg !== null && `, burrs ${grinder.burrsKg} kg`}
+                    {grinder.retainedG !== null && `, keeps ${grinder.retainedG} g`}
                   </p>
                 </div>
                 <EditButton words="Change" title={`Change ${grinder.name}, ${grinder.burrSet}`}>
@@ -43,6 +46,7 @@ export function Grinders({ kit }: { kit: KitView }) {
         })}
       </ul>
       <SettingMeans kit={kit} />
+      <StatedSettings kit={kit} />
     </Section>
   );
 }

@@ -1,9 +1,10 @@
 import { KettleDto, type KitView } from '@vendu/contract';
-import { CELSIUS } from '../ui/quantities';
+import { CELSIUS, FLOW } from '../ui/quantities';
 import { EditButton } from './EditButton';
 import { FiguresForm } from './FiguresForm';
 import { Row, Section } from './Section';
 import { useSaveKit } from './useSaveKit';
+import { withoutId } from './withoutId';
 
 /** Steps are drawn to one scale, so that a coarse kettle is seen as one. */
 const PX_PER_C = 12;
@@ -21,19 +22,36 @@ export function Kettles({ kit }: { kit: KitView }) {
           <FiguresForm
             draftKey={`kit.kettle.${id ?? 'new'}`}
             dto={KettleDto}
-            initial={
-              kettle
-                ? {
-                    name: kettle.name,
-                    stepC: kettle.stepC,
-                    hasScale: kettle.hasScale,
-                    revision: kettle.revision,
-                  }
-                : { name: '', stepC: 1, hasScale: false, revision: null }
-            }
+            initial={kettle ? withoutId(kettle) : { name: '', stepC: 1, hasScale: false, revision: null }}
             fields={[
               { field: 'name', label: 'Name', kind: 'text' },
               { field: 'stepC', label: 'Smallest step', kind: 'figure', quantity: CELSIUS },
+              {
+                field: 'holdsWithinC',
+                label: 'Holds within',
+                kind: 'figure',
+                quantity: CELSIUS,
+                isOptional: true,
+                hint: 'how far it swings either way',
+              },
+              {
+                field: 'mostFlowGps',
+                label: 'Pours at most',
+                kind: 'figure',
+                quantity: FLOW,
+                isOptional: true,
+                hint: 'wide open',
+              },
+              {
+                field: 'lidStaysOpen',
+                label: 'Lid',
+                kind: 'choice',
+                options: [
+                  { value: null, words: 'not looked' },
+                  { value: true, words: 'stays open' },
+                  { value: false, words: 'falls shut' },
+                ],
+              },
               { field: 'hasScale', label: 'Has a built-in scale', kind: 'check' },
             ]}
             onSave={(body) => save({ part: 'kettles', id, body })}
@@ -49,6 +67,17 @@ export function Kettles({ kit }: { kit: KitView }) {
         {kit.kettles.map((kettle) => (
           <Row key={kettle.id} name={kettle.name} action={form(kettle.id)}>
             steps of <span className="reading text-temperature">{kettle.stepC} °C</span>
+            {kettle.holdsWithinC !== null && (
+              <>
+                , held within <span className="reading text-temperature">{kettle.holdsWithinC} °C</span>
+              </>
+            )}
+            {kettle.mostFlowGps !== null && (
+              <>
+                , up to <span className="reading text-flow">{kettle.mostFlowGps} g/s</span>
+              </>
+            )}
+            {kettle.lidStaysOpen !== null && `, lid ${kettle.lidStaysOpen ? 'stays open' : 'falls shut'}`}
             {kettle.hasScale && ', with a scale'}
             <span
               aria-hidden

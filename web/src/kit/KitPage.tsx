@@ -3,15 +3,27 @@ import { useKitQuery } from '../lots/lotsApi';
 import { Loading } from '../ui/Loading';
 import { Unavailable } from '../ui/Unavailable';
 import { Brewers } from './Brewers';
+import { Feeders } from './Feeders';
 import { Grinders } from './Grinders';
 import { Instruments } from './Instruments';
 import { Kettles } from './Kettles';
 import { Lab } from './Lab';
 import { Papers } from './Papers';
 import { anchor } from './Section';
+import { Sieves } from './Sieves';
 import { Waters } from './Waters';
 
-const SECTIONS = ['The lab', 'Brewers', 'Grinders', 'Papers', 'Kettles', 'Waters', 'Instruments'] as const;
+const SECTIONS = [
+  'The lab',
+  'Brewers',
+  'Grinders',
+  'Papers',
+  'Kettles',
+  'Regulators and shower plates',
+  'Sieves',
+  'Waters',
+  'Instruments',
+] as const;
 
 /** Everything the lab brews and measures with. */
 export function KitPage() {
@@ -41,6 +53,8 @@ export function KitPage() {
         <div className="grid grid-cols-1 gap-x-10 gap-y-9 md:grid-cols-2">
           <Papers kit={kit} />
           <Kettles kit={kit} />
+          <Feeders kit={kit} />
+          <Sieves kit={kit} />
         </div>
         <Waters kit={kit} />
         <Instruments kit={kit} />

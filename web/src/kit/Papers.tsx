@@ -1,12 +1,13 @@
 import { PaperDto, type KitView, type PaperView } from '@vendu/contract';
-import { BREWER_CLASSES, brewerGeometry, PAPER_FOLDS, plainWaterDrainS } from '@vendu/core';
-import { GRAMS, RESISTANCE } from '../ui/quantities';
+import { BREWER_CLASSES, brewerGeometry, PAPER_BODIES, PAPER_FOLDS, plainWaterDrainS } from '@vendu/core';
+import { GRAMS, MINUTES, RESISTANCE } from '../ui/quantities';
 import { DrainTest } from './DrainTest';
 import { EditButton } from './EditButton';
 import { FiguresForm } from './FiguresForm';
 import { Explain } from '../ui/Explain';
 import { Row, Section } from './Section';
 import { useSaveKit } from './useSaveKit';
+import { withoutId } from './withoutId';
 
 const FOLD_OPTIONS = [
   { value: null, words: 'not looked' },
@@ -28,14 +29,8 @@ export function Papers({ kit }: { kit: KitView }) {
             dto={PaperDto}
             initial={
               paper
-                ? {
-                    name: paper.name,
-                    resistancePerM: paper.resistancePerM,
-                    rinseG: paper.rinseG,
-                    fold: paper.fold,
-                    revision: paper.revision,
-                  }
-                : { name: '', fold: null, revision: null }
+                ? withoutId(paper)
+                : { name: '', fold: null, body: null, isBleached: null, soakMin: null, revision: null }
             }
             fields={[
               { field: 'name', label: 'Name', kind: 'text' },
@@ -53,7 +48,36 @@ export function Papers({ kit }: { kit: KitView }) {
                 options: FOLD_OPTIONS,
                 hint: 'pleats hold it off the wall',
               },
+              {
+                field: 'body',
+                label: 'Body it lets through',
+                kind: 'choice',
+                options: [
+                  { value: null, words: 'not judged' },
+                  ...PAPER_BODIES.map((value) => ({ value, words: value })),
+                ],
+                hint: 'a tighter mesh keeps it back',
+              },
+              {
+                field: 'isBleached',
+                label: 'Bleached',
+                kind: 'choice',
+                options: [
+                  { value: null, words: 'not known' },
+                  { value: true, words: 'bleached' },
+                  { value: false, words: 'unbleached' },
+                ],
+                hint: 'unbleached wants more rinsing',
+              },
               { field: 'rinseG', label: 'Rinse with', kind: 'figure', quantity: GRAMS },
+              {
+                field: 'soakMin',
+                label: 'Soaked before',
+                kind: 'figure',
+                quantity: MINUTES,
+                isOptional: true,
+                hint: 'minutes; a day is 1440',
+              },
             ]}
             onSave={(body) => save({ part: 'papers', id, body })}
             onLeave={leave}
@@ -80,12 +104,24 @@ export function Papers({ kit }: { kit: KitView }) {
           >
             <PaperDrain paper={paper} kit={kit} />, rinse{' '}
             <span className="reading text-water">{paper.rinseG} g</span>
-            {paper.fold && `, ${paper.fold}`}
+            {paperWords(paper)}
           </Row>
         ))}
       </ul>
     </Section>
   );
+}
+
+/** What somebody looked at of a paper. */
+function paperWords({ fold, body, isBleached, soakMin }: PaperView): string {
+  return [
+    ...(fold === null ? [] : [fold]),
+    ...(body === null ? [] : [`lets ${body} body through`]),
+    ...(isBleached === null ? [] : [isBleached ? 'bleached' : 'unbleached']),
+    ...(soakMin === null ? [] : [`soaked for ${soakMin} min`]),
+  ]
+    .map((words) => `, ${words}`)
+    .join('');
 }
 
 /** Plain water as hot as a slurry, poured at once and nearly gone: what a resistance means at a sink. */

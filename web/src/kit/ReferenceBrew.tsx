@@ -8,9 +8,11 @@ import {
 } from '@vendu/core';
 import type { BrewerView, KitView } from '@vendu/contract';
 import { Button } from '../ui/Button';
+import { Fold } from '../ui/Fold';
 import { Notice } from '../ui/Notice';
 import { QuantityField } from '../ui/QuantityField';
-import { CLOCK, COUNT, MICROMETRES, within } from '../ui/quantities';
+import { DECIMAL, MICROMETRES, within } from '../ui/quantities';
+import { DrainTimed } from './DrainTimed';
 import { brewKitOf } from './brewKitOf';
 import { KitChoice } from './KitChoice';
 import { brewerOptions } from './kitOptions';
@@ -72,60 +74,71 @@ export function ReferenceBrew({
       );
     }
   }
+  const put = (index: number, changed: Partial<Timed>) =>
+    setTimed(timed.map((each, at) => (at === index ? { ...each, ...changed } : each)));
   return (
-    <details>
-      <summary className="text-small underline underline-offset-3">From a reference brew instead</summary>
-      <p className="my-2 text-small text-quiet">
-        Brew the house recipe ({plan.doseG} g, {plan.pours.map(({ amountG }) => `${amountG} g`).join(' + ')}{' '}
-        at {plan.pours.map(({ startS }) => formatDuration(startS)).join(', ')}) with one coffee at each
-        setting and time the drain. One size must be known, from this grinder or another.
-      </p>
-      <div className="grid grid-cols-3 gap-3">
-        <KitChoice label="Brewer" value={brewerId} options={brewerOptions(kit)} onChange={setBrewerId} />
-        <QuantityField
-          label="Known size"
-          quantity={within(MICROMETRES, { label: 'Known size', min: 350, max: 1600 })}
-          value={knownUm}
-          onCommit={setKnownUm}
-        />
-        <QuantityField
-          label="It drained at"
-          quantity={within(CLOCK, { label: 'Drain time', min: 30, max: 900 })}
-          value={knownS}
-          onCommit={setKnownS}
-        />
-      </div>
-      {timed.map((row, index) => (
-        <div key={index} className="mt-2 grid grid-cols-3 gap-3">
-          <QuantityField
-            labelHidden
-            label={`Setting ${index + 1}`}
-            placeholder="setting"
-            quantity={COUNT}
-            value={row.setting}
-            onCommit={(setting) =>
-              setTimed(timed.map((each, at) => (at === index ? { ...each, setting } : each)))
-            }
-          />
-          <QuantityField
-            labelHidden
-            label={`Drain time ${index + 1}`}
-            placeholder="drained at"
-            quantity={CLOCK}
-            value={row.drawdownS}
-            onCommit={(drawdownS) =>
-              setTimed(timed.map((each, at) => (at === index ? { ...each, drawdownS } : each)))
-            }
-          />
-        </div>
-      ))}
-      <div className="mt-3 flex items-center gap-3">
-        <Button onClick={() => setTimed([...timed, { setting: null, drawdownS: null }])}>
-          Another setting
-        </Button>
-        <Button onClick={workOut}>Work out the points</Button>
-      </div>
+    <Fold
+      isWrong={trouble !== null}
+      summary={
+        <>
+          <span className="font-semibold">From a reference brew instead</span>{' '}
+          <span className="text-quiet">three minutes a setting, nothing to measure grains with</span>
+        </>
+      }
+    >
+      <ol className="mt-3 flex list-decimal flex-col gap-4 pl-5">
+        <li>
+          Take one coffee, roasted alike, for all of it. Every time brew {plan.doseG} g with{' '}
+          {plan.pours.map(({ amountG }) => `${amountG} g`).join(' + ')} at{' '}
+          {plan.pours.map(({ startS }) => formatDuration(startS)).join(', ')}, kettle at {plan.kettleC} °C.
+          <div className="mt-2 max-w-72">
+            <KitChoice label="Brewer" value={brewerId} options={brewerOptions(kit)} onChange={setBrewerId} />
+          </div>
+        </li>
+        <li>
+          Brew it once at a size that you know, on any grinder, and time its drain.
+          <div className="mt-2 grid grid-cols-[8rem_1fr] gap-3">
+            <QuantityField
+              labelHidden
+              label="Known size"
+              quantity={within(MICROMETRES, { label: 'Known size', min: 350, max: 1600 })}
+              value={knownUm}
+              onCommit={setKnownUm}
+            />
+            <DrainTimed label="It drained at" value={knownS} onChange={setKnownS} />
+          </div>
+        </li>
+        <li>
+          Brew it on this grinder at two settings or more: the finest that you use, the coarsest, one between.
+          {timed.map((row, index) => (
+            <div key={index} className="mt-2 grid grid-cols-[8rem_1fr] gap-3">
+              <QuantityField
+                labelHidden
+                label={`Setting ${index + 1}`}
+                placeholder="setting"
+                quantity={DECIMAL}
+                value={row.setting}
+                onCommit={(setting) => put(index, { setting })}
+              />
+              <DrainTimed
+                label={`Drain time ${index + 1}`}
+                value={row.drawdownS}
+                onChange={(drawdownS) => put(index, { drawdownS })}
+              />
+            </div>
+          ))}
+          <Button className="mt-2" onClick={() => setTimed([...timed, { setting: null, drawdownS: null }])}>
+            Another setting
+          </Button>
+        </li>
+        <li>
+          <Button onClick={workOut}>Work out the points</Button>{' '}
+          <span className="text-small text-quiet">
+            They come with what a drain time leaves open, and take the place of the points above.
+          </span>
+        </li>
+      </ol>
       {trouble && <Notice tone="alarm">{trouble}</Notice>}
-    </details>
+    </Fold>
   );
 }

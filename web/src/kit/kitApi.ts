@@ -1,5 +1,6 @@
 import type {
   BrewerDto,
+  FeederDto,
   GrinderDto,
   HouseDto,
   InstrumentDto,
@@ -7,6 +8,8 @@ import type {
   KitView,
   PaperDto,
   SchoolsDto,
+  SieveDto,
+  StatedSettingDto,
   WaterDto,
 } from '@vendu/contract';
 import { api } from '../api/api';
@@ -19,6 +22,9 @@ interface KitBodies {
   kettles: KettleDto;
   waters: WaterDto;
   instruments: InstrumentDto;
+  sieves: SieveDto;
+  feeders: FeederDto;
+  'stated-settings': StatedSettingDto;
 }
 type KitPart = keyof KitBodies;
 export type KitChange = { [P in KitPart]: { part: P; id: number | null; body: KitBodies[P] } }[KitPart];
@@ -28,6 +34,7 @@ const SHOWS_KIT = ['Kit', 'Recipe', 'Lot', 'Brew', 'Published'] as const;
 
 export const {
   useSaveKitMutation,
+  useRemoveStatedSettingMutation,
   useAddZeroCheckMutation,
   useChangeHouseMutation,
   useChangeSchoolsMutation,
@@ -39,6 +46,10 @@ export const {
           ? { url: `kit/${part}`, method: 'POST', body }
           : { url: `kit/${part}/${id}`, method: 'PUT', body },
       invalidatesTags: [...SHOWS_KIT],
+    }),
+    removeStatedSetting: build.mutation<KitView, number>({
+      query: (id) => ({ url: `kit/stated-settings/${id}`, method: 'DELETE' }),
+      invalidatesTags: ['Kit'],
     }),
     addZeroCheck: build.mutation<KitView, { instrumentId: number; shown: number }>({
       query: ({ instrumentId, shown }) => ({

@@ -29,7 +29,11 @@ export function grinderOptions({ grinders }: Pick<KitView, 'grinders'>): KitOpti
 }
 
 export function paperOptions({ papers }: Pick<KitView, 'papers'>): KitOption[] {
-  return papers.map(({ id, name, rinseG }) => ({ id, name, detail: `rinsed with ${rinseG} g` }));
+  return papers.map(({ id, name, rinseG, body }) => ({
+    id,
+    name,
+    detail: `rinsed with ${rinseG} g${body === null ? '' : `, lets ${body} body through`}`,
+  }));
 }
 
 export function waterOptions({ waters }: Pick<KitView, 'waters'>): KitOption[] {

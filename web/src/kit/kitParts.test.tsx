@@ -3,6 +3,7 @@ import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
 import { brewerGeometry, classMeasures, PAPER_PER_M, plainWaterDrainS, valueOf } from '@vendu/core';
 import { WaterDto, type KitView, type WaterMix } from '@vendu/contract';
+import { PLAIN_PAPER } from '../testing/fixtures';
 import { problem, renderPart, standInServer } from '../testing/renderPart';
 import { DrainTest } from './DrainTest';
 import { FiguresForm } from './FiguresForm';
@@ -102,7 +103,15 @@ describe('a mixed water', () => {
 
 describe('a drain test', () => {
   it('tells a paper’s resistance from plain water and stores it', async () => {
-    const paper = { id: 3, revision: 2, name: 'White', resistancePerM: 1e8, rinseG: 100, fold: null };
+    const paper = {
+      id: 3,
+      revision: 2,
+      name: 'White',
+      resistancePerM: 1e8,
+      rinseG: 100,
+      fold: null,
+      ...PLAIN_PAPER,
+    };
     const cone = { id: 1, name: 'Cone', paperId: 3, ...classMeasures('cone') };
     // The drain time of a known paper is worked out first, so the test must find that paper again.
     const seconds = plainWaterDrainS({
@@ -123,7 +132,15 @@ describe('a drain test', () => {
   });
 
   it('says which times no paper gives', async () => {
-    const paper = { id: 3, revision: 2, name: 'White', resistancePerM: 1e8, rinseG: 100, fold: null };
+    const paper = {
+      id: 3,
+      revision: 2,
+      name: 'White',
+      resistancePerM: 1e8,
+      rinseG: 100,
+      fold: null,
+      ...PLAIN_PAPER,
+    };
     const kit = {
       brewers: [{ id: 1, name: 'Cone', paperId: 3, ...classMeasures('cone') }],
     } as unknown as KitView;

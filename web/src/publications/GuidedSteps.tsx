@@ -1,7 +1,7 @@
 import { cardWords, formatClock, formatDuration, guidedMoment, type BrewPlan } from '@vendu/core';
 import { brewNowMs } from '../device/brewClock';
 import { useDraft } from '../device/draft';
-import { useNow } from '../bench/useNow';
+import { useNow } from '../device/useNow';
 import { Button } from '../ui/Button';
 import { classes } from '../ui/classes';
 

@@ -1,8 +1,9 @@
 import { grindingOf, type BrewPlan } from '@vendu/core';
-import type { GrinderView } from '@vendu/contract';
+import type { GrinderView, SieveView } from '@vendu/contract';
 import { Fold } from '../ui/Fold';
 import { QuantityField } from '../ui/QuantityField';
 import { MICROMETRES, PERCENT, whole, within } from '../ui/quantities';
+import { FromKit } from './FromKit';
 import { settingWords } from './settingWords';
 import { without } from './without';
 
@@ -11,13 +12,14 @@ interface GrindPartsProps {
   grinder: GrinderView;
   onOffer: (plan: BrewPlan) => string | undefined;
   faults: Record<string, string>;
+  sieves: readonly SieveView[];
 }
 
 /** What a second grind takes where nobody says its share, %. */
 const USUAL_SHARE_PERCENT = 50;
 
 /** A second grind and a sieve: most plans have neither, so it is folded away until one does. */
-export function GrindParts({ plan, grinder, onOffer, faults }: GrindPartsProps) {
+export function GrindParts({ plan, grinder, onOffer, faults, sieves }: GrindPartsProps) {
   const { secondGrind, sieveUm } = plan;
   const isWrong = Object.keys(faults).some((field) => /^(secondGrind|sieveUm)/.test(field));
   const share = secondGrind?.sharePercent ?? USUAL_SHARE_PERCENT;
@@ -61,6 +63,12 @@ export function GrindParts({ plan, grinder, onOffer, faults }: GrindPartsProps) 
           placeholder="none"
           error={faults['sieveUm']}
           hint="its holes; the dose is what stays"
+        />
+        <FromKit
+          label="Sieves of the kit"
+          things={sieves}
+          figureOf={({ holesUm }) => `${holesUm} µm`}
+          onTake={({ holesUm }) => onOffer({ ...plan, sieveUm: holesUm })}
         />
       </div>
       <p className="caption mt-2">

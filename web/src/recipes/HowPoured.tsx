@@ -1,17 +1,23 @@
 import {
+  byTheClock,
   POUR_PATTERNS,
   POUR_TRIGGERS,
+  STREAM_GPS,
+  STREAMS,
+  streamOf,
+  USUAL_LEVEL_MM,
   pouringWords,
   startWords,
   type BrewPlan,
   type Pour,
   type PourPattern,
   type PourTrigger,
+  type Stream,
 } from '@vendu/core';
 import { INPUT } from '../ui/Field';
 import { Fold } from '../ui/Fold';
 import { QuantityField } from '../ui/QuantityField';
-import { CENTIMETRES, within } from '../ui/quantities';
+import { CENTIMETRES, MILLIMETRES, whole, within } from '../ui/quantities';
 import { PATTERN_WORDS, TRIGGER_WORDS } from '../ui/words';
 import { nameOfPour } from './nameOfPour';
 import { without } from './without';
@@ -28,7 +34,7 @@ export function HowPoured({ plan, onOffer, faults }: HowPouredProps) {
     const words = [startWords(pour), pouringWords(pour)].filter((each) => each !== null).join(', ');
     return words === '' ? [] : [`${nameOfPour(pour, index)} ${words}`];
   });
-  const isWrong = Object.keys(faults).some((field) => /\.(pattern|heightCm|startsWhen)$/.test(field));
+  const isWrong = Object.keys(faults).some((field) => /\.(pattern|heightCm|startsWhen|levelMm)$/.test(field));
   function change(index: number, changed: (pour: Pour) => Pour): string | undefined {
     return onOffer({
       ...plan,
@@ -40,7 +46,7 @@ export function HowPoured({ plan, onOffer, faults }: HowPouredProps) {
       isWrong={isWrong}
       summary={
         <>
-          <span className="font-semibold">Start, pattern and height</span>{' '}
+          <span className="font-semibold">Start, stream, pattern and height</span>{' '}
           <span className="text-quiet">
             {told.length === 0
               ? 'by the clock, spirals from about 10 cm, as nothing else is said'
@@ -53,31 +59,60 @@ export function HowPoured({ plan, onOffer, faults }: HowPouredProps) {
         {plan.pours.map((pour, index) => {
           const name = nameOfPour(pour, index);
           return (
-            <div key={index} className="grid grid-cols-[4rem_1fr_1fr_5.5rem] items-start gap-3">
+            <div
+              key={index}
+              className="grid grid-cols-2 items-start gap-3 sm:grid-cols-[4rem_1.4fr_1fr_1fr_5.5rem]"
+            >
               <span className="flex h-9 items-center text-small font-semibold">{name}</span>
               {index === 0 ? (
                 <span className="flex h-9 items-center text-small text-quiet">starts the clock</span>
               ) : (
-                <select
-                  aria-label={`${name}, begins`}
-                  className={INPUT}
-                  value={pour.startsWhen ?? ''}
-                  onChange={({ target }) =>
-                    change(index, (each) =>
-                      target.value === ''
-                        ? without(each, 'startsWhen')
-                        : { ...each, startsWhen: target.value as PourTrigger },
-                    )
-                  }
-                >
-                  <option value="">by the clock</option>
-                  {POUR_TRIGGERS.map((trigger) => (
-                    <option key={trigger} value={trigger}>
-                      {TRIGGER_WORDS[trigger]}
-                    </option>
-                  ))}
-                </select>
+                <div className="flex gap-2">
+                  <select
+                    aria-label={`${name}, begins`}
+                    className={INPUT}
+                    value={pour.startsWhen ?? ''}
+                    onChange={({ target }) =>
+                      change(index, (each) =>
+                        target.value === ''
+                          ? byTheClock(each)
+                          : waitingFor(each, target.value as PourTrigger),
+                      )
+                    }
+                  >
+                    <option value="">by the clock</option>
+                    {POUR_TRIGGERS.map((trigger) => (
+                      <option key={trigger} value={trigger}>
+                        {TRIGGER_WORDS[trigger]}
+                      </option>
+                    ))}
+                  </select>
+                  {pour.startsWhen === 'level' && (
+                    <QuantityField
+                      labelHidden
+                      label={`${name}, water over the bed`}
+                      quantity={whole(within(MILLIMETRES, { label: 'Water over the bed', min: 1, max: 100 }))}
+                      value={pour.levelMm ?? USUAL_LEVEL_MM}
+                      onOffer={(levelMm) => change(index, (each) => ({ ...each, levelMm }))}
+                      error={faults[`pours.${index}.levelMm`]}
+                    />
+                  )}
+                </div>
               )}
+              <select
+                aria-label={`${name}, stream`}
+                className={INPUT}
+                value={streamOf(pour.flowGps)}
+                onChange={({ target }) =>
+                  change(index, (each) => ({ ...each, flowGps: STREAM_GPS[target.value as Stream] }))
+                }
+              >
+                {STREAMS.map((stream) => (
+                  <option key={stream} value={stream}>
+                    {stream} stream
+                  </option>
+                ))}
+              </select>
               <select
                 aria-label={`${name}, pattern`}
                 className={INPUT}
@@ -120,4 +155,9 @@ export function HowPoured({ plan, onOffer, faults }: HowPouredProps) {
       </p>
     </Fold>
   );
+}
+
+/** A pour that waits; a level is a figure, and begins as the usual one. */
+function waitingFor(pour: Pour, startsWhen: PourTrigger): Pour {
+  return { ...byTheClock(pour), startsWhen, ...(startsWhen === 'level' ? { levelMm: USUAL_LEVEL_MM } : {}) };
 }

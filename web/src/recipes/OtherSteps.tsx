@@ -1,16 +1,25 @@
-import { endWords, type BrewPlan } from '@vendu/core';
+import { BEVERAGE_MIXINGS, endWords, type BeverageMixing, type BrewPlan } from '@vendu/core';
+import { Field, INPUT } from '../ui/Field';
+import type { FeederView } from '@vendu/contract';
 import { QuantityField } from '../ui/QuantityField';
 import { CLOCK, FLOW, GRAMS, SECONDS, whole, within } from '../ui/quantities';
+import { Tick } from '../ui/Tick';
+import { FromKit } from './FromKit';
 import { without } from './without';
 
 interface OtherStepsProps {
   plan: BrewPlan;
   onOffer: (plan: BrewPlan) => string | undefined;
   faults: Record<string, string>;
+  feeders: readonly FeederView[];
 }
 
-/** Steps that are no pours: the flow regulator, the chilled ball, the kettle's lid, how the brew ends, water added to the cup. */
-export function OtherSteps({ plan, onOffer, faults }: OtherStepsProps) {
+/** Steps that are no pours: what stands on the brewer, the chilled ball, the kettle's lid, how the brew ends, what is done to the beverage. */
+export function OtherSteps({ plan, onOffer, faults, feeders }: OtherStepsProps) {
+  const regulators = feeders.flatMap(({ flowGps, ...each }) =>
+    flowGps === null ? [] : [{ ...each, flowGps }],
+  );
+  const plates = feeders.filter(({ kind }) => kind === 'shower-plate').map(({ name }) => name);
   return (
     <fieldset className="grid grid-cols-2 items-start gap-x-3 gap-y-3 sm:grid-cols-3">
       <legend className="sr-only">Other steps</legend>
@@ -63,17 +72,66 @@ export function OtherSteps({ plan, onOffer, faults }: OtherStepsProps) {
         placeholder="none"
         hint="water added to the finished beverage"
       />
-      <label className="flex h-9 items-center gap-2 self-center text-small">
-        <input
-          type="checkbox"
-          className="size-4 accent-ink"
-          checked={plan.lifts ?? false}
-          onChange={(event) => {
-            onOffer(event.target.checked ? { ...plan, lifts: true } : without(plan, 'lifts'));
-          }}
-        />
-        Lift the brewer at the end
-      </label>
+      <Field label="Beverage" error={faults['beverageMixed']}>
+        {(control) => (
+          <select
+            {...control}
+            className={INPUT}
+            value={plan.beverageMixed ?? ''}
+            onChange={({ target }) =>
+              onOffer(
+                target.value === ''
+                  ? without(plan, 'beverageMixed')
+                  : { ...plan, beverageMixed: target.value as BeverageMixing },
+              )
+            }
+          >
+            <option value="">left as it is</option>
+            {BEVERAGE_MIXINGS.map((how) => (
+              <option key={how} value={how}>
+                {how} before serving
+              </option>
+            ))}
+          </select>
+        )}
+      </Field>
+      <FromKit
+        label="Regulators of the kit"
+        things={regulators}
+        figureOf={({ flowGps }) => `${flowGps} g/s`}
+        onTake={({ flowGps }) => onOffer({ ...plan, regulatorGps: flowGps })}
+      />
+      <div className="col-span-full grid grid-cols-1 gap-x-3 sm:grid-cols-3">
+        {SWITCHES.map(({ field, words }) => (
+          <Tick
+            key={field}
+            label={field === 'showerPlate' && plates.length > 0 ? `${words}: ${plates.join(' or ')}` : words}
+            checked={plan[field] ?? false}
+            onChange={(isOn) => onOffer(isOn ? { ...plan, [field]: true } : switchedOff(plan, field))}
+            error={faults[field]}
+          />
+        ))}
+      </div>
+      <p className="caption col-span-full">
+        The forecast takes a shower plate as rain on all of the bed. It does not feel needles in a dry bed,
+        nor what is done to the beverage.
+      </p>
     </fieldset>
   );
+}
+
+type Switch = 'showerPlate' | 'needlesDry' | 'lifts' | 'tailApart' | 'decants';
+
+const SWITCHES: readonly { field: Switch; words: string }[] = [
+  { field: 'showerPlate', words: 'Shower plate on top' },
+  { field: 'needlesDry', words: 'Needles through the dry bed' },
+  { field: 'lifts', words: 'Lift the brewer at the end' },
+  { field: 'tailApart', words: 'Tail into its own cup' },
+  { field: 'decants', words: 'Decant the beverage' },
+];
+
+/** Without a lift there is no tail. */
+function switchedOff(plan: BrewPlan, field: Switch): BrewPlan {
+  const off: BrewPlan = without(plan, field);
+  return field === 'lifts' ? without(off, 'tailApart') : off;
 }

@@ -1,6 +1,6 @@
 import { memo } from 'react';
 import { ASSUMED_RETAINED, planWarnings, ratioForAim, type Aim, type BrewPlan, type Lock } from '@vendu/core';
-import type { GrinderView } from '@vendu/contract';
+import type { BrewerView, GrinderView, KitView } from '@vendu/contract';
 import { Notice } from '../ui/Notice';
 import { Compared, type ComparedPlan } from './Compared';
 import { GrindParts } from './GrindParts';
@@ -15,7 +15,9 @@ interface PlanTablesProps {
   plan: BrewPlan;
   grinder: GrinderView;
   aim: Aim;
-  roomC: number;
+  brewer: BrewerView;
+  kettleId: number | null;
+  kit: KitView;
   /** Takes an edit, or answers why it cannot be. */
   onOffer: (plan: BrewPlan) => string | undefined;
   /** Complaints by path in the plan, as `pours.1.startS`. */
@@ -34,7 +36,9 @@ export const PlanTables = memo(function PlanTables({
   plan,
   grinder,
   aim,
-  roomC,
+  brewer,
+  kettleId,
+  kit,
   onOffer,
   faults,
   locks,
@@ -45,6 +49,8 @@ export const PlanTables = memo(function PlanTables({
   compared,
   onCompare,
 }: PlanTablesProps) {
+  const kettle = kit.kettles.find(({ id }) => id === kettleId);
+  const forAim = ratioForAim(aim, ASSUMED_RETAINED.midGPerG);
   return (
     <>
       <PlanFigures
@@ -55,9 +61,9 @@ export const PlanTables = memo(function PlanTables({
         locks={locks}
         onLock={onLock}
       />
-      <GrindParts plan={plan} grinder={grinder} onOffer={onOffer} faults={faults} />
+      <GrindParts plan={plan} grinder={grinder} onOffer={onOffer} faults={faults} sieves={kit.sieves} />
       <PourTable
-        roomC={roomC}
+        roomC={kit.house.roomC}
         plan={plan}
         onOffer={onOffer}
         faults={faults}
@@ -66,10 +72,10 @@ export const PlanTables = memo(function PlanTables({
       />
       <HowPoured plan={plan} onOffer={onOffer} faults={faults} />
       <HowAgitated plan={plan} onOffer={onOffer} faults={faults} />
-      <OtherSteps plan={plan} onOffer={onOffer} faults={faults} />
+      <OtherSteps plan={plan} onOffer={onOffer} faults={faults} feeders={kit.feeders} />
       <Compared plan={plan} options={options} compared={compared} onCompare={onCompare} />
       {faults['pours'] && <Notice tone="alarm">{faults['pours']}</Notice>}
-      {planWarnings(plan, ratioForAim(aim, ASSUMED_RETAINED.midGPerG)).map(({ reason, message, advice }) => (
+      {planWarnings(plan, forAim, { ...brewer, ...kettle }).map(({ reason, message, advice }) => (
         <Notice key={reason}>
           <span className="font-semibold text-ink">{message}</span> {advice}
         </Notice>

@@ -4,7 +4,7 @@ import { Route, Routes } from 'react-router';
 import { describe, expect, it } from 'vitest';
 import { BREWER_CLASSES, classMeasures, PAPER_PER_M, USUAL_SCHOOLS } from '@vendu/core';
 import type { KitView } from '@vendu/contract';
-import { PLAN, recipe, version } from '../testing/fixtures';
+import { PLAIN_BREWER, PLAIN_GRINDER, PLAN, recipe, version } from '../testing/fixtures';
 import { pick } from '../testing/pick';
 import { problem, renderPart, standInServer, type Answer } from '../testing/renderPart';
 import { RecipePage } from './RecipePage';
@@ -28,6 +28,7 @@ const KIT: KitView = {
       ribs: null,
       wallMaterial: null,
       wallMm: null,
+      ...PLAIN_BREWER,
       outlet: 'one hole',
       paperId: 1,
       paper: 'white',
@@ -41,6 +42,9 @@ const KIT: KitView = {
   kettles: [],
   waters: [],
   instruments: [],
+  sieves: [],
+  feeders: [],
+  statedSettings: [],
   grinders: [
     {
       id: 1,
@@ -48,6 +52,7 @@ const KIT: KitView = {
       name: 'Grinder',
       burrSet: 'flat',
       settingStep: 0.1,
+      ...PLAIN_GRINDER,
       points: [
         { setting: 2, grindUm: 500 },
         { setting: 10, grindUm: 1100 },

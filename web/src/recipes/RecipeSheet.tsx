@@ -173,7 +173,9 @@ export function RecipeSheet({ recipe, grinder, brewer, kit }: RecipeSheetProps) 
             plan={shown}
             grinder={grinder}
             aim={aim}
-            roomC={kit.house.roomC}
+            brewer={brewer}
+            kettleId={recipe.kettleId}
+            kit={kit}
             onOffer={offer}
             faults={faults}
             locks={locks}

@@ -31,6 +31,17 @@ export const BREW_KIT: BrewKit = {
   elevationM: 0,
 };
 
+// Of kit at which nobody has looked further.
+export const PLAIN_PAPER = { body: null, isBleached: null, soakMin: null };
+export const PLAIN_BREWER = { hasValve: false, advisedLowC: null, advisedHighC: null, bodyOfId: null };
+export const PLAIN_GRINDER = {
+  finestSetting: null,
+  coarsestSetting: null,
+  burrsKg: null,
+  retainedG: null,
+  words: [],
+};
+
 /** A version on the bench before its clock runs. */
 export const LAID_OUT: LaidOutBrew = {
   key: '4f6b1f0e-7c0b-4b52-9a53-7d9c2f3a1b10',
@@ -43,6 +54,8 @@ export const LAID_OUT: LaidOutBrew = {
   rinseG: 100,
   fold: null,
   wallMaterial: null,
+  soakMin: null,
+  retainedG: null,
   grinderName: 'Grinder',
   grinderSetting: 5.2,
   secondSetting: null,

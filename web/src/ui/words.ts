@@ -9,6 +9,7 @@ import type {
   Intensity,
   LotSign,
   LotStage,
+  FeederKind,
   PourPattern,
   PourTrigger,
   Processing,
@@ -81,6 +82,11 @@ export const SHAPE_WORDS: Record<BrewerShape, string> = {
   carafe: 'carafe',
 };
 
+export const FEEDER_WORDS: Record<FeederKind, string> = {
+  regulator: 'regulator',
+  'shower-plate': 'shower plate',
+};
+
 export const RIBS_WORDS: Record<Ribs, string> = {
   none: 'none',
   'part-way': 'part way',
@@ -91,6 +97,10 @@ export const PATTERN_WORDS: Record<PourPattern, string> = {
   centre: 'in the centre',
   circle: 'circles',
   spiral: 'spirals',
+  'spiral-out': 'spiral outwards',
+  'spiral-in': 'spiral inwards',
+  wall: 'along the wall',
+  pulses: 'in pulses',
 };
 
 export const AGITATION_NAMES: Record<Agitation, string> = {
@@ -110,6 +120,7 @@ export const CONDITION_NAMES: Record<AgitationCondition, string> = {
 export const TRIGGER_WORDS: Record<PourTrigger, string> = {
   through: 'when all is through',
   'bed-shows': 'when the bed shows',
+  level: 'when it has sunk to',
 };
 
 export const INTENSITY_WORDS: Record<Intensity, string> = {

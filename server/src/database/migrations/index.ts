@@ -11,6 +11,7 @@ import { waterActivity } from './0012-water-activity.js';
 import { elevationWord } from './0013-elevation-word.js';
 import { fines } from './0014-fines.js';
 import { greenByEye } from './0016-green-by-eye.js';
+import { kitInFull } from './0017-kit-in-full.js';
 import { howKitIsBuilt } from './0009-how-kit-is-built.js';
 import { outflow } from './0007-outflow.js';
 import { safeGround } from './0006-safe-ground.js';
@@ -34,4 +35,5 @@ export const MIGRATIONS: readonly Migration[] = [
   fines,
   baseProcess,
   greenByEye,
+  kitInFull,
 ];

@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { brewNowMs } from '../device/brewClock';
+import { brewNowMs } from './brewClock';
 
 /**
  * The bench's clock, read again every so often. It is read, never counted, so a sleeping tab loses nothing.
