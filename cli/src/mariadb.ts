@@ -80,7 +80,7 @@ async function moveIn({ folder, home, dataFolder, databaseFolder }: ProfilePaths
   }
 }
 
-async function initialise({ dataFolder }: ProfilePaths): Promise<void> {
+async function initialise({ dataFolder, databaseFolder }: ProfilePaths): Promise<void> {
   if (existsSync(`${dataFolder}/mysql`)) return;
   const made = await execa(
     'mariadb-install-db',
@@ -88,6 +88,8 @@ async function initialise({ dataFolder }: ProfilePaths): Promise<void> {
       '--no-defaults',
       `--user=${databaseUser().name}`,
       `--datadir=${dataFolder}`,
+      // A server that starts clears what another one, being set up just then, has in a folder that both share.
+      `--tmpdir=${temporaryFolder(databaseFolder)}`,
       '--auth-root-authentication-method=normal',
       '--skip-test-db',
       '--skip-name-resolve',

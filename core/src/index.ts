@@ -112,6 +112,7 @@ export {
 } from './plan/plan.js';
 export { keepLocked, LOCKS, type Lock, type LockReason } from './plan/keepLocked.js';
 export { joinWithNext, moveDrawdown, movePourEnd, movePourStart, splitPour } from './plan/movePours.js';
+export { labelNotesIn, labelNotesText } from './lot/labelNotes.js';
 export { isOfProcess, mayHaveBase, processFaults, type Processing } from './lot/process.js';
 export {
   agitationWords,
@@ -267,7 +268,7 @@ export { entryName, lastToUndo, mergedLogs, withEntry, type BrewLog } from './br
 export { ENTRY_KINDS, entryFault, storableEntry } from './brewLog/entryFault.js';
 export { BEFORE_LOGS, logOf, logOfRecord } from './brewLog/logOf.js';
 export { formatSigned } from './quantity/signed.js';
-export { finesTaken, type FinesTaken } from './bench/finesTaken.js';
+export { finesTaken, weighedFinesG, withFinesWeighed } from './bench/finesTaken.js';
 export { addedAgitation, kettleReadsC } from './bench/benchEvents.js';
 export { type AfterBrewClock, type AfterBrewTask } from './bench/afterBrew.js';
 export { isCupDue, type CupRule } from './bench/cupChanges.js';

@@ -14,7 +14,7 @@ test('a recipe of last year’s lot is carried over to this year’s, with what 
     name: 'Slope of last year',
     process: 'washed',
     harvest: '2025',
-    labelNotes: 'apple',
+    labelNotes: ['apple'],
   });
   const lot = await takeIn({ name: 'Slope of this year', process: 'natural', harvest: '2026' });
   await page.request.post(`/api/lots/${before.id}/recipes`, {

@@ -14,7 +14,7 @@ async function takeIn(facts: object): Promise<LotView> {
 }
 
 it('lots from the same hands are told newest first, by what they share, with their recipes', async () => {
-  const first = await takeIn({ name: 'Year before', producer: 'Kasese mill', labelNotes: 'plum' });
+  const first = await takeIn({ name: 'Year before', producer: 'Kasese mill', labelNotes: ['plum'] });
   await takeIn({ name: 'Elsewhere', country: 'RW', producer: 'Kasese mill' });
   const neighbour = await takeIn({ name: 'Same farm', farm: 'Lower slope', process: 'natural' });
   const lot = await takeIn({ name: 'This year', producer: 'KASESE mill', farm: 'Lower slope' });
@@ -26,7 +26,7 @@ it('lots from the same hands are told newest first, by what they share, with the
     { id: neighbour.id, sharedBy: 'farm' },
     { id: first.id, sharedBy: 'producer' },
   ]);
-  expect(kin[1]).toMatchObject({ name: 'Year before', labelNotes: 'plum' });
+  expect(kin[1]).toMatchObject({ name: 'Year before', labelNotes: ['plum'] });
   expect(kin[1]?.recipes).toHaveLength(1);
   expect(kin[0]?.recipes).toEqual([]);
 });

@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { MODEL_VERSION, USUAL_SCHOOLS } from '@vendu/core';
-import type { KitView, RecipeView, StartingPreview, Problem } from '@vendu/contract';
+import type { BrewerView, KitView, RecipeView, StartingPreview, Problem } from '@vendu/contract';
 import { LotModel } from '../src/lots/lot.model.js';
 import { startTestApplication, takeInLot, type TestApplication } from './support/application.js';
 
@@ -22,6 +22,16 @@ const GRINDER = {
     { setting: 8, grindUm: 1000 },
   ],
 };
+
+/** A brewer as its form sends it. */
+const asTyped = ({
+  id: _,
+  outlet: _outlet,
+  paper: _paper,
+  geometry: _geometry,
+  paperResistancePerM: _resistance,
+  ...brewer
+}: BrewerView) => brewer;
 
 describe('the kit', () => {
   it('takes a grinder, and refuses points that make no curve', async () => {
@@ -50,6 +60,85 @@ describe('the kit', () => {
       .send(change)
       .expect(409);
     expect((await kit()).kettles[0]).toMatchObject({ stepC: 0.5, hasScale: true });
+  });
+
+  it('another bottom keeps the body of its brewer, and follows it', async () => {
+    const { brewers } = await kit();
+    const body = brewers.find(({ bodyOfId }) => bodyOfId === null)!;
+    const own = { bottomDiameterMm: 20, outletDiameterMm: 4, outletCount: 3, usualDoseG: 14, capacityG: 200 };
+    const bottom = { ...asTyped(body), ...own, name: 'Three small holes', bodyOfId: body.id, revision: null };
+    const sent = { ...bottom, heightMm: 12, ribs: null, wallMaterial: null, wallMm: null };
+    const added = (await app.barista.post('/api/kit/brewers').send(sent).expect(201)).body as KitView;
+    const stored = added.brewers.at(-1)!;
+    // What is the body's is taken from there, whatever was sent.
+    expect(stored).toMatchObject({ ...own, heightMm: body.heightMm, ribs: body.ribs, bodyOfId: body.id });
+    expect(stored.outlet).toBe('3 holes of 4 mm');
+    const ofBottom = await app.barista
+      .post('/api/kit/brewers')
+      .send({ ...bottom, name: 'Of a bottom', bodyOfId: stored.id })
+      .expect(422);
+    expect(fieldsOf(ofBottom.body)).toEqual(['bodyOfId']);
+    const asBottom = await app.barista
+      .put(`/api/kit/brewers/${body.id}`)
+      .send({ ...asTyped(body), bodyOfId: brewers.find(({ id }) => id !== body.id)!.id })
+      .expect(422);
+    expect(fieldsOf(asBottom.body)).toEqual(['bodyOfId']);
+    const higher = { ...asTyped(body), heightMm: body.heightMm + 5 };
+    const changed = (await app.barista.put(`/api/kit/brewers/${body.id}`).send(higher).expect(200))
+      .body as KitView;
+    expect(changed.brewers.at(-1)).toMatchObject({ heightMm: body.heightMm + 5, bottomDiameterMm: 20 });
+  });
+
+  it('takes sieves, regulators and shower plates, each with what belongs to it', async () => {
+    const sieve = { name: 'Fine mesh', holesUm: 280 };
+    await app.barista.post('/api/kit/sieves').send(sieve).expect(201);
+    const funnel = { kind: 'regulator', name: 'Funnel', holeMm: 2, holdsG: 200, flowGps: 2.2 };
+    const added = (await app.barista.post('/api/kit/feeders').send(funnel).expect(201)).body as KitView;
+    expect(added.sieves.find(({ name }) => name === 'Fine mesh')).toMatchObject(sieve);
+    expect(added.feeders.at(-1)).toMatchObject(funnel);
+    for (const wrong of [
+      { ...funnel, name: 'No flow', flowGps: null },
+      { ...funnel, name: 'Metering plate', kind: 'shower-plate' },
+    ]) {
+      const refused = await app.barista.post('/api/kit/feeders').send(wrong).expect(422);
+      expect(fieldsOf(refused.body)).toEqual(['flowGps']);
+    }
+  });
+
+  it('keeps what others state of two grinders until it is removed', async () => {
+    const [first, second] = (await kit()).grinders;
+    const stated = {
+      grinderId: first?.id,
+      setting: 5,
+      otherGrinderId: second?.id,
+      otherSetting: 19.5,
+      source: 'a neighbour',
+    };
+    const added = (await app.barista.post('/api/kit/stated-settings').send(stated).expect(201))
+      .body as KitView;
+    const { id } = added.statedSettings.find(({ source }) => source === 'a neighbour')!;
+    const same = await app.barista
+      .post('/api/kit/stated-settings')
+      .send({ ...stated, otherGrinderId: first?.id })
+      .expect(422);
+    expect(fieldsOf(same.body)).toEqual(['otherGrinderId']);
+    const left = (await app.barista.delete(`/api/kit/stated-settings/${id}`).expect(200)).body as KitView;
+    expect(left.statedSettings.some((each) => each.id === id)).toBe(false);
+    await app.barista.delete(`/api/kit/stated-settings/${id}`).expect(404);
+  });
+
+  it('refuses the ends of a scale and of a word the wrong way round', async () => {
+    const words = [{ word: 'medium', fromSetting: 6, toSetting: 4 }];
+    for (const [wrong, field] of [
+      [{ finestSetting: 8, coarsestSetting: 2 }, 'coarsestSetting'],
+      [{ words }, 'words.0.toSetting'],
+    ] as const) {
+      const refused = await app.barista
+        .post('/api/kit/grinders')
+        .send({ ...GRINDER, name: 'Wrong way', ...wrong })
+        .expect(422);
+      expect(fieldsOf(refused.body)).toEqual([field]);
+    }
   });
 
   it('works a mixed water out from its mix, whatever was typed beside it', async () => {

@@ -32,7 +32,7 @@ describe('what is published', () => {
   it('is changed by nobody who edits the lot, the grinder or the brewer afterwards', async () => {
     const { lot, slug } = await publishedLot('Kept');
     const before = await cardOf(slug);
-    await editLot(lot, { name: 'Renamed', additions: '', labelNotes: 'plum' });
+    await editLot(lot, { name: 'Renamed', additions: '', labelNotes: ['plum'] });
     const { grinders, papers } = (await app.barista.get('/api/kit').expect(200)).body as KitView;
     const { id, ...grinder } = grinders[0]!;
     const points = grinder.points.map((point) => ({ ...point, setting: point.setting + 3 }));

@@ -82,6 +82,23 @@ export class WeighBrewDto {
   @NumberBetween({ label: 'Beverage', unit: 'g', min: 10, max: 5000 })
   beverageG: number | null = null;
 
+  /** What fell through the sieve; `null` where nobody weighed it, and of a brew without one. */
+  @ValidateIf(isGiven)
+  @NumberBetween({ label: 'Fines', unit: 'g', min: 0, max: 100 })
+  finesG: number | null = null;
+
+  /** What ran out after the brewer was lifted. */
+  @ValidateIf(isGiven)
+  @NumberBetween({ label: 'Tail', unit: 'g', min: 0, max: 2000 })
+  tailG: number | null = null;
+
+  @ValidateIf(isGiven)
+  @NumberBetween({ label: 'Strength of the tail', unit: '%', min: 0, max: 15 })
+  tailTdsPercent: number | null = null;
+
+  @TextUpTo({ label: 'Taste of the tail', max: 300 })
+  tailNote: string = '';
+
   @TextUpTo({ label: 'Notes', max: 2000 })
   note: string = '';
 }
@@ -153,9 +170,12 @@ export interface TastingView {
   intensities: Record<Intensity, number | null>;
 }
 
+export const WEIGHED_FIELDS = ['doseG', 'waterG', 'beverageG', 'finesG', 'tailG', 'tailTdsPercent'] as const;
+export type WeighedField = (typeof WEIGHED_FIELDS)[number];
+
 /** A figure that was altered after it was first written; the first entry is kept. */
 export interface CorrectionView {
-  field: 'doseG' | 'waterG' | 'beverageG' | `step.${number}.atS` | `step.${number}.totalG`;
+  field: WeighedField | `step.${number}.atS` | `step.${number}.totalG`;
   fromValue: number | null;
   toValue: number | null;
   by: string;
@@ -198,12 +218,17 @@ export interface BrewListItem {
 
 export interface BrewView extends BrewListItem {
   revision: number;
-  lot: { id: number; name: string; process: string; additions: string; labelNotes: string };
+  lot: { id: number; name: string; process: string; additions: string; labelNotes: string[] };
   recipeVersionId: number;
   brewerName: string;
   doseBasis: 'as-weighed' | 'as-planned';
   waterBasis: 'as-weighed' | 'as-planned';
   roastedOn: string;
+  /** What was weighed under the sieve; `null` where nobody did. */
+  finesG: number | null;
+  tailG: number | null;
+  tailTdsPercent: number | null;
+  tailNote: string;
   note: string;
   verdictReason: string;
   /** With what it was made; `null` in records older than this. */

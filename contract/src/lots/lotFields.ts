@@ -51,14 +51,17 @@ export const LOT_TEXTS = {
     hint: 'shown wherever the lot is brewed, tasted or published: it can be an allergen',
     alsoCalled: ['Additions', 'Added'],
   },
-  labelNotes: {
-    label: 'Label notes',
-    max: 300,
-    hint: 'what the label promises in the cup',
-    alsoCalled: ['Notes'],
-  },
 } as const satisfies Record<string, TextField>;
 export type LotText = keyof typeof LOT_TEXTS;
+
+/** What the label promises in the cup: a list, typed and read as one line. */
+export const LABEL_NOTES = {
+  label: 'Label notes',
+  mostNotes: 12,
+  longestNote: 60,
+  hint: 'what the label promises in the cup, one after a comma',
+  alsoCalled: ['Notes'],
+};
 
 export const LOT_FIGURES = {
   densityGPerL: {

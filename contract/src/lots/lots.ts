@@ -4,6 +4,7 @@ import {
   ArrayMinSize,
   ArrayUnique,
   IsArray,
+  IsBoolean,
   IsIn,
   IsISO31661Alpha2,
   ValidateIf,
@@ -29,8 +30,15 @@ import {
 import type { BrewListItem } from '../brews/brews.js';
 import type { OutdatedCard } from '../publications/publications.js';
 import type { RecipeListItem } from '../recipes/recipes.js';
-import { CalendarDate, IsPlainObject, NumberBetween, OneOf, TextUpTo } from '../validation/decorators.js';
-import { LOT_FIGURES, LOT_TEXTS, type LotFigure, type LotText } from './lotFields.js';
+import {
+  CalendarDate,
+  IsPlainObject,
+  LabelNote,
+  NumberBetween,
+  OneOf,
+  TextUpTo,
+} from '../validation/decorators.js';
+import { LABEL_NOTES, LOT_FIGURES, LOT_TEXTS, type LotFigure, type LotText } from './lotFields.js';
 
 const isGiven = (_: object, value: unknown) => value !== null && value !== undefined;
 
@@ -70,6 +78,10 @@ export class LotFactsDto implements Record<LotText, string>, Record<LotFigure, n
 
   @TextUpTo(LOT_TEXTS.additions)
   additions: string = '';
+
+  /** Decaffeinated on top of its process. */
+  @IsBoolean({ message: 'Decaffeinated must be yes or no.' })
+  isDecaffeinated: boolean = false;
 
   @ValidateIf(isGiven)
   @NumberBetween({ label: 'Elevation', unit: 'm', min: 0, max: 3000, whole: true })
@@ -111,8 +123,10 @@ export class LotFactsDto implements Record<LotText, string>, Record<LotFigure, n
   @TextUpTo(LOT_TEXTS.drying)
   drying: string = '';
 
-  @TextUpTo(LOT_TEXTS.labelNotes)
-  labelNotes: string = '';
+  @IsArray({ message: 'Label notes must be a list.' })
+  @ArrayMaxSize(LABEL_NOTES.mostNotes, { message: `At most ${LABEL_NOTES.mostNotes} label notes.` })
+  @LabelNote({ each: true })
+  labelNotes: string[] = [];
 
   /** When it goes on sale. */
   @ValidateIf(isGiven)
@@ -141,6 +155,10 @@ export class RoastBatchDto {
   @ValidateIf(isGiven)
   @NumberBetween({ label: 'End temperature', unit: '°C', min: 150, max: 260 })
   endC: number | null = null;
+
+  /** Roasted to look at the lot, not to sell it. */
+  @IsBoolean({ message: 'Sample roast must be yes or no.' })
+  isSample: boolean = false;
 }
 
 export class WeighStockDto {
@@ -225,6 +243,7 @@ export interface RoastBatchView {
   level: RoastLevel | null;
   lossPercent: number | null;
   endC: number | null;
+  isSample: boolean;
   ageDays: number;
 }
 
@@ -236,6 +255,7 @@ export interface LotListItem {
   process: Process;
   baseProcess: BaseProcess | null;
   additions: string;
+  isDecaffeinated: boolean;
   elevationFromM: number | null;
   elevationToM: number | null;
   elevationWord: ElevationWord | null;
@@ -268,7 +288,7 @@ export interface KinLotView extends LotOrigin {
   name: string;
   /** By what they are kin: the producer where both are told, else the farm. */
   sharedBy: 'producer' | 'farm';
-  labelNotes: string;
+  labelNotes: string[];
   stage: LotStage;
   recipes: RecipeListItem[];
 }

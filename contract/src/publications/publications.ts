@@ -44,6 +44,7 @@ export interface PublicRecipeListItem {
   process: Process;
   /** Left out on cards older than this. */
   baseProcess?: BaseProcess | null;
+  isDecaffeinated?: boolean;
   brewerName: string;
   plan: BrewPlan;
   houseName: string;

@@ -1,5 +1,6 @@
 import { ValidateBy, type ValidationOptions } from 'class-validator';
 import { isMatch } from 'date-fns';
+import { LABEL_NOTES } from '../lots/lotFields.js';
 
 // One decorator per kind of field, each with one sentence that names the field and the allowed range.
 // Server and forms show the same sentence.
@@ -148,5 +149,26 @@ export function IsPlainObject(options?: ValidationOptions): PropertyDecorator {
       },
     },
     options,
+  );
+}
+
+/** One note of a label: short, and no list in itself. Constraint name: `labelNote`. */
+export function LabelNote(options?: ValidationOptions): PropertyDecorator {
+  const allowed = `notes of 1 to ${LABEL_NOTES.longestNote} characters`;
+  return ValidateBy(
+    {
+      name: 'labelNote',
+      constraints: [LABEL_NOTES],
+      validator: {
+        validate: (value) =>
+          typeof value === 'string' &&
+          value.trim() !== '' &&
+          value.length <= LABEL_NOTES.longestNote &&
+          !/[,;\n]/.test(value),
+        defaultMessage: () =>
+          `Each label note must be text of 1 to ${LABEL_NOTES.longestNote} characters, without commas.`,
+      },
+    },
+    { ...options, context: { allowed } },
   );
 }

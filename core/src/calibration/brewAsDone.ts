@@ -1,3 +1,5 @@
+import { finesTaken } from '../bench/finesTaken.js';
+import { grindOfPlan } from '../plan/grinding.js';
 import { addedAgitation, kettleReadsC, type BenchEvent } from '../bench/benchEvents.js';
 import type { PreparationTask } from '../bench/preparation.js';
 import { planAgainstActual, type StepDone } from '../bench/planAgainstActual.js';
@@ -59,7 +61,11 @@ export function brewAsDone(
   const prepared = follows('preparation') ? asPrepared(plan, events) : plan;
   const brewed = { ...prepared, doseG: follows('dose') ? doseG : plan.doseG, pours };
   const heated = follows('kettle') ? withKettlesRead(brewed, readsC, kit.ambientC) : brewed;
-  const conditions = conditionsOfPlan({ plan: heated, kit, roastAgeDays });
+  const fines = follows('preparation') ? finesTaken({ plan, events }) : null;
+  const conditions = {
+    ...conditionsOfPlan({ plan: heated, kit, roastAgeDays }),
+    ...(fines?.basis === 'as-weighed' ? { grind: grindOfPlan(heated, fines.finesG) } : {}),
+  };
   const added = follows('agitation') ? addedAgitation(events) : [];
   return {
     ...conditions,

@@ -77,12 +77,16 @@ export interface EarlierLot {
 export function lotPrior({
   process,
   baseProcess = null,
+  additions = '',
+  isDecaffeinated = false,
   elevation = null,
   roastLevel,
   earlierLots = [],
 }: {
   process?: Process;
   baseProcess?: BaseProcess | null;
+  additions?: string;
+  isDecaffeinated?: boolean;
   elevation?: Elevation | null;
   roastLevel?: RoastLevel;
   earlierLots?: readonly EarlierLot[];
@@ -90,6 +94,8 @@ export function lotPrior({
   const shifts = [
     process ? BY_PROCESS[process] : {},
     process && baseProcess && mayHaveBase(process) ? BY_PROCESS[baseProcess] : {},
+    additions.trim() !== '' && process !== 'co-fermented' ? BY_PROCESS['co-fermented'] : {},
+    isDecaffeinated && process !== 'decaffeinated' ? BY_PROCESS.decaffeinated : {},
     roastLevel ? BY_ROAST[roastLevel] : {},
     elevation !== null && isLow(elevation) ? LOW_GROWN : {},
   ];

@@ -1,4 +1,5 @@
 import type { Process } from '../vocabulary.js';
+import { isOfProcess, type Processing } from './process.js';
 
 /** Fermented long enough to give itself up early and to turn boozy when pushed. */
 const LONG_FERMENTED: readonly Process[] = ['anaerobic', 'carbonic-maceration', 'long-fermentation'];
@@ -8,6 +9,6 @@ export function isLongFermented(process: Process): boolean {
 }
 
 /** Fermented long, by itself or with fruit or yeast: a family, though a co-ferment has rules of its own. */
-export function isOfLongFermentation(process: Process): boolean {
-  return isLongFermented(process) || process === 'co-fermented';
+export function isOfLongFermentation(processing: Processing): boolean {
+  return isLongFermented(processing.process) || isOfProcess(processing, 'co-fermented');
 }

@@ -34,7 +34,7 @@ it('long fermentation has three processes, and a co-ferment is of the family', (
     'carbonic-maceration',
     'long-fermentation',
   ]);
-  expect(PROCESSES.filter((each) => isOfLongFermentation(each) && !isLongFermented(each))).toEqual([
-    'co-fermented',
-  ]);
+  expect(
+    PROCESSES.filter((process) => isOfLongFermentation({ process }) && !isLongFermented(process)),
+  ).toEqual(['co-fermented']);
 });

@@ -4,6 +4,8 @@ import { lotDifferences, type LotOrigin } from './lotDifferences.js';
 const LOT: LotOrigin = {
   process: 'washed',
   baseProcess: null,
+  additions: '',
+  isDecaffeinated: false,
   elevationFromM: 1700,
   elevationToM: 1900,
   variety: 'Sarchi',

@@ -1,11 +1,14 @@
 import { elevationOf, type KeptElevation } from '../quantity/elevation.js';
 import { isHigh, isLow } from './grown.js';
+import { isOfProcess } from './process.js';
 import type { BaseProcess, Process } from '../vocabulary.js';
 
 /** What two lots of one producer are told apart by. */
 export interface LotOrigin extends KeptElevation {
   process: Process;
   baseProcess: BaseProcess | null;
+  additions: string;
+  isDecaffeinated: boolean;
   variety: string;
   harvest: string;
   drying: string;
@@ -25,7 +28,9 @@ export function lotDifferences(one: LotOrigin, other: LotOrigin): LotDifference[
 const DIFFERS: Record<LotDifference, (one: LotOrigin, other: LotOrigin) => boolean> = {
   process: (one, other) =>
     (one.process !== other.process && one.process !== 'not-known' && other.process !== 'not-known') ||
-    (one.baseProcess !== other.baseProcess && one.baseProcess !== null && other.baseProcess !== null),
+    (one.baseProcess !== other.baseProcess && one.baseProcess !== null && other.baseProcess !== null) ||
+    isOfProcess(one, 'co-fermented') !== isOfProcess(other, 'co-fermented') ||
+    isOfProcess(one, 'decaffeinated') !== isOfProcess(other, 'decaffeinated'),
   elevation: grewApart,
   variety: (one, other) => saysOtherwise(one.variety, other.variety),
   harvest: (one, other) => saysOtherwise(one.harvest, other.harvest),

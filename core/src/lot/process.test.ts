@@ -6,6 +6,7 @@ import type { StartingFacts } from '../startingRecipe/facts.js';
 import { PLAN } from '../testing/brews.js';
 import type { BaseProcess, Process } from '../vocabulary.js';
 import { lotDifferences } from './lotDifferences.js';
+import { labelNotesIn, labelNotesText } from './labelNotes.js';
 import { isOfProcess, mayHaveBase, processFaults } from './process.js';
 
 const facts = (process: Process, baseProcess: BaseProcess | null, elevationM: number): StartingFacts => ({
@@ -89,6 +90,8 @@ describe('a process on top of another', () => {
     const origin = (baseProcess: BaseProcess | null) => ({
       process: 'anaerobic' as const,
       baseProcess,
+      additions: '',
+      isDecaffeinated: false,
       elevationFromM: null,
       elevationToM: null,
       elevationWord: null,
@@ -98,5 +101,58 @@ describe('a process on top of another', () => {
     });
     expect(lotDifferences(origin('natural'), origin('washed'))).toEqual(['process']);
     expect(lotDifferences(origin('natural'), origin(null))).toEqual([]);
+  });
+
+  it('is what was done besides as well: fruit added, decaffeinated', () => {
+    const all = {
+      process: 'anaerobic',
+      baseProcess: 'natural',
+      additions: 'mango',
+      isDecaffeinated: true,
+    } as const;
+    for (const each of ['anaerobic', 'natural', 'co-fermented', 'decaffeinated'] as const) {
+      expect(isOfProcess(all, each)).toBe(true);
+    }
+    expect(isOfProcess({ ...all, additions: ' ', isDecaffeinated: false }, 'co-fermented')).toBe(false);
+    const steps = (more: Partial<StartingFacts>) =>
+      startingRecipe({ ...facts('anaerobic', 'natural', 1500), ...more }).reasons.figures;
+    const kettle = (more: Partial<StartingFacts>) => steps(more).find(({ figure }) => figure === 'kettleC');
+    // It is cooled once, not twice.
+    expect(kettle({ additions: 'mango' })?.value).toBe(kettle({})?.value);
+    const ids = steps({ additions: 'mango', isDecaffeinated: true }).flatMap(({ steps: taken }) =>
+      taken.map(({ ruleId }) => ruleId),
+    );
+    expect(ids).toEqual(expect.arrayContaining(['co-fermented', 'decaffeinated', 'long-fermentation']));
+    const mean = (more: object) => lotPrior({ process: 'washed', ...more }).lnMean;
+    expect(mean({ isDecaffeinated: true })).not.toEqual(mean({}));
+    expect(mean({ additions: 'yeast' })).not.toEqual(mean({}));
+  });
+
+  it('tells siblings apart by what was done besides', () => {
+    const origin = (more: object) => ({
+      process: 'natural' as const,
+      baseProcess: null,
+      additions: '',
+      isDecaffeinated: false,
+      elevationFromM: null,
+      elevationToM: null,
+      elevationWord: null,
+      variety: '',
+      harvest: '',
+      drying: '',
+      ...more,
+    });
+    expect(lotDifferences(origin({}), origin({ isDecaffeinated: true }))).toEqual(['process']);
+    expect(lotDifferences(origin({ additions: 'mango' }), origin({ additions: 'passion fruit' }))).toEqual(
+      [],
+    );
+  });
+});
+
+describe('the notes of a label', () => {
+  it('are a list, each said once, however they were typed', () => {
+    expect(labelNotesIn(' plum,Cocoa  nib;plum \n red grape,, ')).toEqual(['plum', 'Cocoa nib', 'red grape']);
+    expect(labelNotesIn('')).toEqual([]);
+    expect(labelNotesIn(labelNotesText(['plum', 'red grape']))).toEqual(['plum', 'red grape']);
   });
 });

@@ -5,6 +5,10 @@ export interface Processing {
   process: Process;
   /** As in an anaerobic natural; left out or `null` where nobody says, and of a process that is a base itself. */
   baseProcess?: BaseProcess | null;
+  /** Fruit or yeast that was added, whatever else was done; empty or left out where nothing was. */
+  additions?: string;
+  /** Decaffeinated on top of all that. */
+  isDecaffeinated?: boolean;
 }
 
 /** Whether a process leaves open what it was done on top of. */
@@ -12,9 +16,20 @@ export function mayHaveBase(process: Process): boolean {
   return process !== 'not-known' && !BASE_PROCESSES.some((base) => base === process);
 }
 
-/** A lot is of a process by its name or by its base: an anaerobic natural is a natural too. */
-export function isOfProcess({ process, baseProcess = null }: Processing, wanted: Process): boolean {
-  return process === wanted || (mayHaveBase(process) && baseProcess === wanted);
+/**
+ * A lot is of a process by its name, by its base or by what was done besides: an anaerobic natural with mango, then
+ * decaffeinated, is all four.
+ */
+export function isOfProcess(
+  { process, baseProcess = null, additions = '', isDecaffeinated = false }: Processing,
+  wanted: Process,
+): boolean {
+  return (
+    process === wanted ||
+    (mayHaveBase(process) && baseProcess === wanted) ||
+    (wanted === 'co-fermented' && additions.trim() !== '') ||
+    (wanted === 'decaffeinated' && isDecaffeinated)
+  );
 }
 
 export interface ProcessFault {

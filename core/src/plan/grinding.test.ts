@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest';
-import { finesTaken } from '../bench/finesTaken.js';
+import { finesTaken, withFinesWeighed } from '../bench/finesTaken.js';
 import { preparationOf } from '../bench/preparation.js';
 import { brewAsDone } from '../calibration/brewAsDone.js';
 import { conditionsOfPlan, medianUm } from '../calibration/conditions.js';
+import { modelledBrew } from '../calibration/modelled.js';
 import { MOVES } from '../change/levers.js';
 import { forecastPlan } from '../forecast/forecastPlan.js';
 import { scalePlan } from '../forecast/scalePlan.js';
@@ -105,6 +106,11 @@ describe('grinding at the bench', () => {
     const leftOut = { kind: 'not-prepared', atS: 0, task: 'sieve' } as const;
     expect(finesTaken({ plan: PLAN, events: [] })).toBeNull();
     expect(finesTaken({ plan: SIEVED, events: [leftOut] })).toBeNull();
+    expect(withFinesWeighed(withFinesWeighed([leftOut], 2), 3)).toEqual([
+      { kind: 'fines-weighed', atS: 0, finesG: 3 },
+      leftOut,
+    ]);
+    expect(withFinesWeighed(withFinesWeighed([leftOut], 2), null)).toEqual([leftOut]);
     expect(finesTaken({ plan: SIEVED, events: [] })).toEqual({
       finesG: grindingOf(SIEVED).finesG,
       basis: 'as-expected',
@@ -137,5 +143,37 @@ describe('grinding at the bench', () => {
     expect(planChanges({ from: { ...MIXED, secondGrind: undefined }, to: both })).toEqual([
       { figure: 'grind', from: '700 µm', to: '700 µm and 40 % at 1000 µm, sieved at 300 µm' },
     ]);
+  });
+});
+
+describe('fines that were weighed', () => {
+  const done = (finesG: number | null) =>
+    brewAsDone(
+      {
+        plan: SIEVED,
+        steps: [],
+        events: finesG === null ? [] : [{ kind: 'fines-weighed', atS: 0, finesG }],
+        doseG: 20,
+        roastAgeDays: 10,
+      },
+      CONE_KIT,
+    );
+  const finesLeft = ({ grind }: ReturnType<typeof done>) =>
+    'parts' in grind ? (grind.parts[0]?.grind.finesShare ?? NaN) : NaN;
+
+  it('say how well it was shaken: more in the dish is less in the brew', () => {
+    const expectedG = grindingOf(SIEVED).finesG;
+    expect(finesLeft(done(expectedG))).toBeCloseTo(finesLeft(done(null)), 2);
+    expect(finesLeft(done(expectedG + 0.5))).toBeLessThan(finesLeft(done(null)));
+    expect(finesLeft(done(expectedG - 1))).toBeGreaterThan(finesLeft(done(null)));
+    // Nothing fell: it is the whole grind.
+    const whole = conditionsOfPlan({ plan: { ...SIEVED, sieveUm: 300 }, kit: CONE_KIT });
+    expect(finesLeft(done(0))).toBeGreaterThan(finesLeft(whole as ReturnType<typeof done>));
+  });
+
+  it('drain faster the more of them are out', () => {
+    const drainS = (finesG: number) =>
+      modelledBrew(done(finesG), { solubility: 1, rate: 1, flow: 1, retained: 1, steepness: 1 }).drawdownS;
+    expect(drainS(2.6)).toBeLessThan(drainS(1));
   });
 });

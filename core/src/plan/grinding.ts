@@ -42,10 +42,24 @@ export function grindingOf(plan: Ground): Grinding {
   };
 }
 
-/** The ground coffee as the brew model takes it: what lies in the brewer, sieved and put together. */
-export function grindOfPlan(plan: Ground): Grind | GrindBlend {
+/**
+ * The ground coffee as the brew model takes it: what lies in the brewer, sieved and put together.
+ *
+ * @param weighedFinesG - what was weighed under the sieve, g: how well it was shaken follows from it
+ */
+export function grindOfPlan(plan: Ground, weighedFinesG?: number): Grind | GrindBlend {
   if (plan.secondGrind === undefined && plan.sieveUm === undefined) return { d50Um: plan.grindUm };
-  return { parts: sievedParts(plan).map(({ grind, share, left }) => ({ grind, share: share * left })) };
+  const passing = weighedFinesG === undefined ? undefined : passingOf(plan, weighedFinesG);
+  return {
+    parts: sievedParts(plan, passing).map(({ grind, share, left }) => ({ grind, share: share * left })),
+  };
+}
+
+/** How much of what is smaller than the holes fell through, 0 to 1, so that as much was weighed under the sieve. */
+function passingOf(plan: Ground, finesG: number): number {
+  const smaller = sievedParts(plan, 1).reduce((sum, { share, left }) => sum + share * (1 - left), 0);
+  const fell = finesG / (plan.doseG + finesG);
+  return smaller > 0 ? Math.min(1, fell / smaller) : 1;
 }
 
 /** The plan at another grind; a second one keeps its proportion to it, as both are moved on one grinder. */
@@ -74,7 +88,7 @@ interface SievedPart {
   left: number;
 }
 
-function sievedParts({ grindUm, secondGrind, sieveUm }: Ground): SievedPart[] {
+function sievedParts({ grindUm, secondGrind, sieveUm }: Ground, passing?: number): SievedPart[] {
   const second = (secondGrind?.sharePercent ?? 0) / 100;
   const parts = [
     { grindUm, share: 1 - second },
@@ -83,7 +97,12 @@ function sievedParts({ grindUm, secondGrind, sieveUm }: Ground): SievedPart[] {
   return parts.map((part) => {
     const whole = { ...part, grind: { d50Um: part.grindUm }, left: 1 };
     if (sieveUm === undefined) return whole;
-    const sieved = sieveGrind({ grind: whole.grind, doseG: 100, apertureUm: sieveUm });
+    const sieved = sieveGrind({
+      grind: whole.grind,
+      doseG: 100,
+      apertureUm: sieveUm,
+      ...(passing === undefined ? {} : { passing }),
+    });
     return sieved.ok
       ? { ...part, grind: sieved.value.grind, left: sieved.value.leftG / 100 }
       : { ...whole, left: 0 };

@@ -11,6 +11,9 @@ export interface StartingFacts {
   process: Process;
   /** What that was done on top of; left out or `null` where nobody says. */
   baseProcess?: BaseProcess | null;
+  /** Fruit or yeast that was added, and whether it was decaffeinated besides. */
+  additions?: string;
+  isDecaffeinated?: boolean;
   /** Growing elevation; `null` where the sack does not say. */
   elevation: Elevation | null;
   /** `null` where the roaster did not say. */

@@ -47,8 +47,7 @@ export const STARTING_RULES: readonly StartingRule[] = [
     id: 'high-washed',
     because: 'grown high and washed: dense, extracts slowly, so hotter and finer',
     // Where it was fermented long as well, the fermentation wins: it gives itself up early, however dense.
-    applies: (facts) =>
-      isOfProcess(facts, 'washed') && !isOfLongFermentation(facts.process) && isHighGrown(facts),
+    applies: (facts) => isOfProcess(facts, 'washed') && !isOfLongFermentation(facts) && isHighGrown(facts),
     pushes: [
       { figure: 'kettleC', by: 2 },
       { figure: 'grindUm', by: -30 },
@@ -71,11 +70,11 @@ export const STARTING_RULES: readonly StartingRule[] = [
     id: 'elevation-not-known',
     because:
       'where it grew is not known: lots that were not fermented long are mostly brewed at 95 to 97 °C, so hotter',
-    applies: ({ elevation, process }) =>
-      elevation === null &&
-      !isOfLongFermentation(process) &&
-      process !== 'decaffeinated' &&
-      process !== 'not-known',
+    applies: (facts) =>
+      facts.elevation === null &&
+      !isOfLongFermentation(facts) &&
+      !isOfProcess(facts, 'decaffeinated') &&
+      facts.process !== 'not-known',
     pushes: [{ figure: 'kettleC', by: 2 }],
   },
   {
@@ -86,12 +85,14 @@ export const STARTING_RULES: readonly StartingRule[] = [
       { figure: 'kettleC', by: -3 },
       { figure: 'bloomSwirls', by: -1 },
     ],
+    // Fermented long and with fruit besides: it is cooled once.
+    overrules: [{ ruleId: 'co-fermented', figures: ['kettleC'] }],
   },
   {
     id: 'co-fermented',
     because:
       'co-fermented: much comes out up front, so a long bloom, one long pour, more water and an early end',
-    applies: ({ process }) => process === 'co-fermented',
+    applies: (facts) => isOfProcess(facts, 'co-fermented'),
     pushes: [
       { figure: 'ratio', by: 1 },
       { figure: 'bloomS', by: 20 },
@@ -126,7 +127,7 @@ export const STARTING_RULES: readonly StartingRule[] = [
   {
     id: 'decaffeinated',
     because: 'decaffeinated: thinner in the cup, so tighter and finer',
-    applies: ({ process }) => process === 'decaffeinated',
+    applies: (facts) => isOfProcess(facts, 'decaffeinated'),
     pushes: [
       { figure: 'ratio', by: -0.8 },
       { figure: 'grindUm', by: -30 },

@@ -18,6 +18,8 @@ export interface LotCharacter {
   process: Process;
   /** What that was done on top of; `null` where nobody says. */
   baseProcess: BaseProcess | null;
+  additions?: string;
+  isDecaffeinated?: boolean;
   elevation: Elevation | null;
   roastLevel: RoastLevel | null;
   /** Empty where nobody wrote it down. */
@@ -103,6 +105,12 @@ const NOTHING: Shared = { weight: 0, words: '' };
 function processShared(a: LotCharacter, b: LotCharacter): Shared {
   if (a.process === 'not-known') return NOTHING;
   const family = WEIGHTS.process * SAME_FAMILY;
+  // What one of them was done to besides, the other was not: alike as far as the rest goes.
+  const isBeside = (['co-fermented', 'decaffeinated'] as const).some(
+    (each) => isOfProcess(a, each) !== isOfProcess(b, each),
+  );
+  if (a.process === b.process && isBeside)
+    return { weight: family, words: 'same process, but for what was done besides' };
   if (a.process === b.process) {
     if (a.baseProcess === b.baseProcess) return { weight: WEIGHTS.process, words: 'same process' };
     const isOpen = a.baseProcess === null || b.baseProcess === null;
@@ -110,7 +118,7 @@ function processShared(a: LotCharacter, b: LotCharacter): Shared {
       ? { weight: WEIGHTS.process * BASE_UNTOLD, words: 'same process, as far as it is told' }
       : { weight: family, words: 'same process on another base' };
   }
-  if (isOfLongFermentation(a.process) && isOfLongFermentation(b.process)) {
+  if (isOfLongFermentation(a) && isOfLongFermentation(b)) {
     return { weight: family, words: 'both long fermented' };
   }
   const base = BASE_PROCESSES.find((each) => isOfProcess(a, each) && isOfProcess(b, each));

@@ -33,6 +33,10 @@ export class BrewModel extends Model<InferAttributes<BrewModel>, InferCreationAt
   @DecimalColumn(6, 1) declare finesG: number | null;
   @DecimalColumn(6, 1) declare waterG: number | null;
   @DecimalColumn(6, 1) declare beverageG: number | null;
+  /** What ran out after the brewer was lifted. */
+  @DecimalColumn(6, 1) declare tailG: number | null;
+  @DecimalColumn(4, 2) declare tailTdsPercent: number | null;
+  @Column(DataType.STRING) declare tailNote: CreationOptional<string>;
   @Column(DataType.TEXT) declare note: string;
   @Column(DataType.STRING) declare verdict: Verdict | null;
   @Column(DataType.STRING) declare verdictReason: CreationOptional<string>;

@@ -1,5 +1,15 @@
 import { Injectable } from '@nestjs/common';
-import { beverageFault, pouredWaterG, readingFault, type TastingStage } from '@vendu/core';
+import {
+  beverageFault,
+  finesTaken,
+  labelNotesIn,
+  pouredWaterG,
+  readingFault,
+  weighedFinesG,
+  withFinesWeighed,
+  type TastingStage,
+} from '@vendu/core';
+import { WEIGHED_FIELDS } from '@vendu/contract';
 import type {
   BrewTraces,
   BrewView,
@@ -62,13 +72,17 @@ export class BrewsService {
         name: lot.name,
         process: lot.process,
         additions: lot.additions,
-        labelNotes: lot.labelNotes,
+        labelNotes: labelNotesIn(lot.labelNotes),
       },
       recipeVersionId: row.recipeVersionId,
       brewerName: recipe.brewer.name,
       doseBasis: brewDose(row).basis,
       waterBasis: brewWater(row).basis,
       roastedOn: row.roastBatch.roastedOn,
+      finesG: weighedFinesG(row.events ?? []),
+      tailG: row.tailG,
+      tailTdsPercent: row.tailTdsPercent,
+      tailNote: row.tailNote,
       note: row.note,
       verdictReason: row.verdictReason,
       kit: row.kit,
@@ -95,20 +109,39 @@ export class BrewsService {
   }
 
   async weigh(id: number, weighed: WeighBrewDto, person: PersonModel): Promise<BrewView> {
-    const next = { doseG: weighed.doseG, waterG: weighed.waterG, beverageG: weighed.beverageG };
+    const { finesG, revision, note, tailNote, ...scaled } = weighed;
+    const next = { ...scaled, finesG };
     return this.change(id, async (row) => {
-      refuseStale(row, weighed.revision);
+      refuseStale(row, revision);
+      if (finesG !== null && row.plan.sieveUm === undefined) {
+        throw invalidField({ field: 'finesG', message: 'Nothing was sieved for this brew.' });
+      }
+      if (!row.plan.lifts && (weighed.tailG !== null || weighed.tailTdsPercent !== null)) {
+        throw invalidField({ field: 'tailG', message: 'This brewer was not lifted off: there is no tail.' });
+      }
       const waterG = weighed.waterG ?? pouredWaterG({ plan: row.plan, done: row.steps }).waterG;
       if (next.beverageG !== null) {
         const { bypassG = 0 } = row.plan;
         const fault = beverageFault({ beverageG: next.beverageG, waterG, bypassG });
         if (fault) throw invalidField({ field: 'beverageG', message: fault.message, allowed: fault.allowed });
       }
-      const corrections = (Object.keys(next) as (keyof typeof next)[])
-        .map((field) => ({ field, fromValue: numberOrNull(row[field]), toValue: next[field] }))
+      const before = { ...row.get(), finesG: weighedFinesG(row.events ?? []) };
+      const corrections = WEIGHED_FIELDS.map((field) => ({
+        field,
+        fromValue: numberOrNull(before[field]),
+        toValue: next[field],
+      }))
         // The first time a figure is written down is no correction.
         .filter(({ fromValue, toValue }) => fromValue !== null && fromValue !== toValue);
-      await row.update({ ...next, note: weighed.note });
+      // What the model takes of the sieve, and what is gone of the stock, follow from what was weighed under it.
+      const events = withFinesWeighed(row.events ?? [], finesG);
+      await row.update({
+        ...next,
+        events,
+        finesG: finesTaken({ plan: row.plan, events })?.finesG ?? null,
+        note,
+        tailNote,
+      });
       await CorrectionModel.bulkCreate(
         corrections.map((each) => ({ ...each, brewId: id, correctedBy: person.id })),
       );

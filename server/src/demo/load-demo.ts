@@ -4,6 +4,7 @@ import type { Sequelize } from 'sequelize-typescript';
 import {
   calibrateLot,
   fittedStart,
+  labelNotesText,
   planWaterG,
   roastAgeDays,
   seededRandom,
@@ -89,6 +90,7 @@ async function loadLot(lot: DemoLot, ground: Ground): Promise<void> {
   const row = await LotModel.create({
     ...new NewLotDto(),
     ...lot.facts,
+    labelNotes: labelNotesText(lot.facts.labelNotes ?? []),
     launchOn: lot.launchInDays === null ? null : dateDaysAgo(-lot.launchInDays),
     stockAt: momentDaysAgo(lot.roastedDaysAgo, 7),
     createdBy: creator.id,

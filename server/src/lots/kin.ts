@@ -1,4 +1,5 @@
 import { Op } from 'sequelize';
+import { labelNotesIn } from '@vendu/core';
 import type { KinLotView, RecipeListItem } from '@vendu/contract';
 import { LotModel } from './lot.model.js';
 
@@ -18,7 +19,7 @@ export async function findKin({ id, country, producer, farm }: LotModel): Promis
 
 export function kinView(lot: LotModel, kin: LotModel, recipes: readonly RecipeListItem[]): KinLotView {
   const { id, name, process, baseProcess, elevationFromM, elevationToM, elevationWord } = kin;
-  const { variety, harvest, drying } = kin;
+  const { variety, harvest, drying, additions, isDecaffeinated } = kin;
   // As the database compares them.
   const isProducer =
     lot.producer !== '' && lot.producer.localeCompare(kin.producer, 'en', { sensitivity: 'base' }) === 0;
@@ -27,6 +28,8 @@ export function kinView(lot: LotModel, kin: LotModel, recipes: readonly RecipeLi
     name,
     process,
     baseProcess,
+    additions,
+    isDecaffeinated,
     elevationFromM,
     elevationToM,
     elevationWord,
@@ -34,7 +37,7 @@ export function kinView(lot: LotModel, kin: LotModel, recipes: readonly RecipeLi
     harvest,
     drying,
     sharedBy: isProducer ? 'producer' : 'farm',
-    labelNotes: kin.labelNotes,
+    labelNotes: labelNotesIn(kin.labelNotes),
     stage: kin.stage,
     recipes: recipes.filter(({ lotId }) => lotId === id),
   };

@@ -29,6 +29,8 @@ interface LotRow {
   process: Process;
   baseProcess: BaseProcess | null;
   additions: string;
+  /** As MariaDB gives it. */
+  isDecaffeinated: number;
   elevationFromM: number | null;
   elevationToM: number | null;
   elevationWord: ElevationWord | null;
@@ -49,7 +51,7 @@ interface RecipeRow extends Omit<RecipeListItem, 'accepted' | 'signedOff' | 'pla
   signedOff: number | bigint;
 }
 
-const COLUMNS = `id, name, country, region, process, base_process AS baseProcess, additions, elevation_from_m AS elevationFromM,
+const COLUMNS = `id, name, country, region, process, base_process AS baseProcess, additions, is_decaffeinated AS isDecaffeinated, elevation_from_m AS elevationFromM,
   elevation_to_m AS elevationToM, elevation_word AS elevationWord, stage, brew_count AS brewCount, brewed_g AS brewedG, left_g AS leftG,
   last_brewed_at AS lastBrewedAt, DATE_FORMAT(latest_roasted_on, '%Y-%m-%d') AS latestRoastedOn,
   DATE_FORMAT(launch_on, '%Y-%m-%d') AS launchOn`;
@@ -153,8 +155,18 @@ function conditionsOf({ search, stage, process }: LotsQueryDto): string {
     'TRUE',
     ...(search.trim() === '' ? [] : ['search_text LIKE :search']),
     ...(stage ? ['stage = :stage'] : []),
-    ...(process ? ['(process = :process OR base_process = :process)'] : []),
+    ...(process ? [processCondition(process)] : []),
   ].join(' AND ');
+}
+
+/** As `isOfProcess` has it: by name, by base, or by what was done besides. */
+function processCondition(process: Process): string {
+  const besides: Partial<Record<Process, string>> = {
+    'co-fermented': "additions <> ''",
+    decaffeinated: 'is_decaffeinated',
+  };
+  const or = besides[process];
+  return `(process = :process OR base_process = :process${or ? ` OR ${or}` : ''})`;
 }
 
 /** The recipe worked on last, of each lot that has one. */
@@ -198,6 +210,7 @@ function listItem(
   const daysToLaunch = daysUntil(row.launchOn);
   return {
     ...row,
+    isDecaffeinated: Boolean(row.isDecaffeinated),
     due: lotDue({
       stage: row.stage,
       isRoasted: latestRoastedOn !== null,

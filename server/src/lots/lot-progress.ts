@@ -36,7 +36,8 @@ export async function refreshLotProgress(sequelize: Sequelize, lotIds?: readonly
         SELECT COALESCE(SUM(${TAKEN_G}), 0) FROM brews
         WHERE brews.lot_id = lots.id AND ${REAL} AND brews.created_at >= COALESCE(lots.stock_at, lots.created_at)),
       last_brewed_at = (SELECT MAX(started_at) FROM brews WHERE brews.lot_id = lots.id AND ${COUNTS}),
-      latest_roasted_on = (SELECT MAX(roasted_on) FROM roast_batches WHERE roast_batches.lot_id = lots.id)
+      latest_roasted_on = (SELECT COALESCE(MAX(IF(is_sample, NULL, roasted_on)), MAX(roasted_on))
+        FROM roast_batches WHERE roast_batches.lot_id = lots.id)
     WHERE ${where}`,
     options,
   );

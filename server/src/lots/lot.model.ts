@@ -21,6 +21,7 @@ export class LotModel
   @Column(DataType.STRING) declare baseProcess: BaseProcess | null;
   @Column(DataType.STRING) declare fermentationNote: string;
   @Column(DataType.STRING) declare additions: string;
+  @Column(DataType.BOOLEAN) declare isDecaffeinated: CreationOptional<boolean>;
   @Column(DataType.INTEGER) declare elevationFromM: number | null;
   @Column(DataType.INTEGER) declare elevationToM: number | null;
   @Column(DataType.STRING) declare elevationWord: ElevationWord | null;
@@ -31,6 +32,7 @@ export class LotModel
   @Column(DataType.STRING) declare greenLook: CreationOptional<string>;
   @Column(DataType.STRING) declare harvest: string;
   @Column(DataType.STRING) declare drying: string;
+  /** As one line; see `labelNotesIn`. */
   @Column(DataType.STRING) declare labelNotes: string;
   @DecimalColumn(9, 1) declare stockG: number | null;
   @Column(DataType.STRING) declare supplier: string;

@@ -1,7 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import { Sequelize } from 'sequelize-typescript';
 import { LOT_FIGURE_NAMES, LOT_TEXT_NAMES } from '@vendu/contract';
-import { lotDue, roastAgeDays } from '@vendu/core';
+import { labelNotesIn, labelNotesText, lotDue, roastAgeDays } from '@vendu/core';
 import type {
   EditLotDto,
   ImportLotsDto,
@@ -124,7 +124,7 @@ export class LotsService {
           'This lot was saved by somebody else since you opened it. Your changes are kept here.',
         );
       }
-      await row.update({ ...lot, signs: [...lot.signs] });
+      await row.update(asStored(lot));
     });
     return this.read(id);
   }
@@ -154,8 +154,7 @@ export class LotsService {
 
   private async takeIn({ roastedOn, roastLevel, ...lot }: NewLotDto, person: PersonModel): Promise<number> {
     const row = await LotModel.create({
-      ...lot,
-      signs: [...lot.signs],
+      ...asStored(lot),
       createdBy: person.id,
       stockAt: lot.stockG === null ? null : new Date(),
     });
@@ -172,6 +171,15 @@ function refuse(errors: ReturnType<typeof lotFaults>): void {
   if (errors[0]) throw new ProblemError('invalid-input', errors[0].message, errors);
 }
 
+/** Facts as the table takes them. */
+function asStored<F extends LotFactsDto>(lot: F) {
+  return {
+    ...lot,
+    signs: [...lot.signs],
+    labelNotes: labelNotesText(labelNotesIn(lot.labelNotes.join(','))),
+  };
+}
+
 function facts(row: LotModel): LotFactsDto {
   const { country, process, baseProcess, elevationFromM, elevationToM, elevationWord, launchOn, signs } = row;
   return {
@@ -184,6 +192,8 @@ function facts(row: LotModel): LotFactsDto {
     elevationToM,
     elevationWord,
     launchOn,
+    isDecaffeinated: row.isDecaffeinated,
+    labelNotes: labelNotesIn(row.labelNotes),
     signs: signs ?? [],
   };
 }
@@ -197,12 +207,13 @@ function batchViews(batches: readonly RoastBatchModel[]): RoastBatchView[] {
   const onDate = new Date().toISOString().slice(0, 10);
   return [...batches]
     .sort((a, b) => b.roastedOn.localeCompare(a.roastedOn) || b.id - a.id)
-    .map(({ id, roastedOn, level, lossPercent, endC }) => ({
+    .map(({ id, roastedOn, level, lossPercent, endC, isSample }) => ({
       id,
       roastedOn,
       level,
       lossPercent,
       endC,
+      isSample,
       ageDays: roastAgeDays({ roastedOn, onDate }),
     }));
 }

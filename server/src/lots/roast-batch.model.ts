@@ -14,11 +14,16 @@ export class RoastBatchModel extends Model<
   @Column(DataType.STRING) declare level: RoastLevel | null;
   @DecimalColumn(4, 1) declare lossPercent: number | null;
   @DecimalColumn(4, 1) declare endC: number | null;
+  @Column(DataType.BOOLEAN) declare isSample: CreationOptional<boolean>;
 }
 
-/** The newest of a lot's roast batches; one taken in later wins on the same day. `null` before the first roast. */
+/**
+ * The newest of a lot's roast batches, a sample only where nothing else was roasted; one taken in later wins on the same
+ * day. `null` before the first roast.
+ */
 export function newestBatch(batches: readonly RoastBatchModel[]): RoastBatchModel | null {
-  return batches.reduce<RoastBatchModel | null>(
+  const toSell = batches.filter(({ isSample }) => !isSample);
+  return (toSell.length > 0 ? toSell : batches).reduce<RoastBatchModel | null>(
     (a, b) => (a && (a.roastedOn > b.roastedOn || (a.roastedOn === b.roastedOn && a.id > b.id)) ? a : b),
     null,
   );

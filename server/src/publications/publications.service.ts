@@ -163,13 +163,14 @@ function recipeWithParts(id: number): Promise<RecipeModel> {
 
 function listItem({ slug, card }: LiveRow): PublicRecipeListItem {
   const { lotName, country, process, baseProcess = null, brewerName, plan, ...more } = parsedJson(card);
-  const { houseName, housePlace, region, additions, labelNotes } = more;
+  const { houseName, housePlace, region, additions, labelNotes, isDecaffeinated = false } = more;
   return {
     slug,
     lotName,
     country,
     process,
     baseProcess,
+    isDecaffeinated,
     brewerName,
     plan,
     houseName,

@@ -24,6 +24,8 @@ export function composeCard({
     country: lot.country,
     process: lot.process,
     baseProcess: lot.baseProcess,
+    // Left out where it is not, as on cards older than this.
+    ...(lot.isDecaffeinated ? { isDecaffeinated: true } : {}),
     brewerName: brewer.name,
     plan: version.plan,
     houseName: house.name,
@@ -53,6 +55,7 @@ const FOLLOWS_RECORDS: readonly CardChange['field'][] = [
   'country',
   'process',
   'baseProcess',
+  'isDecaffeinated',
   'brewerName',
   'houseName',
   'housePlace',

@@ -19,6 +19,9 @@ interface FinishedRow {
   name: string;
   process: Process;
   baseProcess: BaseProcess | null;
+  additions: string;
+  /** As MariaDB gives it. */
+  isDecaffeinated: number;
   elevationFromM: number | null;
   elevationToM: number | null;
   elevationWord: ElevationWord | null;
@@ -36,9 +39,10 @@ const LOOKED_THROUGH = 500;
 /** The lab's finished lots but for one: those whose recipe was accepted, newest first. */
 export async function readFinishedLots(sequelize: Sequelize, butLotId: number): Promise<FinishedLot[]> {
   const rows = await sequelize.query<FinishedRow>(
-    `SELECT lots.id AS lotId, lots.name, lots.process, lots.base_process AS baseProcess, lots.elevation_from_m AS elevationFromM,
+    `SELECT lots.id AS lotId, lots.name, lots.process, lots.base_process AS baseProcess, lots.additions,
+      lots.is_decaffeinated AS isDecaffeinated, lots.elevation_from_m AS elevationFromM,
       lots.elevation_to_m AS elevationToM, lots.elevation_word AS elevationWord, lots.variety, IF(lots.evidence_model = :model, lots.evidence, NULL) AS evidence, brewers.shape AS brewerShape,
-      (SELECT level FROM roast_batches WHERE roast_batches.lot_id = lots.id ORDER BY roasted_on DESC, id DESC LIMIT 1) AS roastLevel,
+      (SELECT level FROM roast_batches WHERE roast_batches.lot_id = lots.id ORDER BY is_sample, roasted_on DESC, id DESC LIMIT 1) AS roastLevel,
       first.plan AS startPlan, ended.plan
     FROM recipe_versions AS ended
     JOIN recipes ON recipes.id = ended.recipe_id
@@ -52,8 +56,18 @@ export async function readFinishedLots(sequelize: Sequelize, butLotId: number): 
     { type: QueryTypes.SELECT, replacements: { lotId: butLotId, model: MODEL_VERSION } },
   );
   return rows.map(
-    ({ elevationFromM, elevationToM, elevationWord, startPlan, plan, evidence, ...row }): FinishedLot => ({
+    ({
+      elevationFromM,
+      elevationToM,
+      elevationWord,
+      isDecaffeinated,
+      startPlan,
+      plan,
+      evidence,
+      ...row
+    }): FinishedLot => ({
       ...row,
+      isDecaffeinated: Boolean(isDecaffeinated),
       elevation: elevationOf({ elevationFromM, elevationToM, elevationWord }),
       startGrindUm: parsedJson<BrewPlan>(startPlan).grindUm,
       plan: parsedJson<BrewPlan>(plan),

@@ -170,6 +170,8 @@ export class RecipesService {
     return lotPrior({
       process: lot.process,
       baseProcess: lot.baseProcess,
+      additions: lot.additions,
+      isDecaffeinated: lot.isDecaffeinated,
       elevation: elevationOf(lot),
       ...(roastLevel ? { roastLevel } : {}),
       earlierLots: earlierLots({ brewerShape: brewer.shape }, finished),

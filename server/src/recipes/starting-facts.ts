@@ -48,6 +48,8 @@ export function startingFacts({
   return {
     process: lot.process,
     baseProcess: lot.baseProcess,
+    additions: lot.additions,
+    isDecaffeinated: lot.isDecaffeinated,
     elevation: elevationOf(lot),
     roastLevel: batch?.level ?? null,
     roastAgeDays: batch ? roastAgeDays({ roastedOn: batch.roastedOn, onDate }) : UNROASTED_AGE_DAYS,

@@ -133,6 +133,8 @@ export class StartingRecipesService {
       {
         process: lot.process,
         baseProcess: lot.baseProcess,
+        additions: lot.additions,
+        isDecaffeinated: lot.isDecaffeinated,
         elevation: facts.elevation,
         roastLevel: facts.roastLevel,
         variety: lot.variety,

@@ -1,4 +1,4 @@
-import { VERDICTS, type Verdict } from '@vendu/core';
+import { labelNotesText, VERDICTS, type Verdict } from '@vendu/core';
 import type { BrewView } from '@vendu/contract';
 import { troubleOf } from '../api/problem';
 import { Choice } from '../ui/Choice';
@@ -33,8 +33,8 @@ export function VerdictForm({ brew }: { brew: BrewView }) {
     <div className="flex flex-col gap-3 border-t border-ink pt-4">
       <p className="text-small">
         <span className="font-semibold">Verdict</span>
-        {brew.lot.labelNotes && (
-          <span className="text-quiet">: the label promises {brew.lot.labelNotes}</span>
+        {brew.lot.labelNotes.length > 0 && (
+          <span className="text-quiet">: the label promises {labelNotesText(brew.lot.labelNotes)}</span>
         )}
       </p>
       <div className="flex flex-wrap items-end gap-4">

@@ -1,13 +1,13 @@
 import { useRef } from 'react';
-import { beverageFault, planWaterG } from '@vendu/core';
-import type { BrewView, CorrectionView } from '@vendu/contract';
+import { beverageFault, grindingOf, planWaterG } from '@vendu/core';
+import type { BrewView, CorrectionView, WeighedField } from '@vendu/contract';
 import { byField, troubleOf } from '../api/problem';
 import { Button } from '../ui/Button';
 import { dayAndTimeOf } from '../ui/dates';
 import { Field, INPUT } from '../ui/Field';
 import { Notice, TroubleNotice } from '../ui/Notice';
 import { QuantityField } from '../ui/QuantityField';
-import { GRAMS, within } from '../ui/quantities';
+import { GRAMS, PERCENT_FINE, within } from '../ui/quantities';
 import { SavedMark } from '../saving/SavedMark';
 import { useSaved } from '../saving/useSaved';
 import { ResultNotices } from './ResultNotices';
@@ -19,6 +19,10 @@ interface WeighDraft {
   doseG: number | null;
   waterG: number | null;
   beverageG: number | null;
+  finesG: number | null;
+  tailG: number | null;
+  tailTdsPercent: number | null;
+  tailNote: string;
   note: string;
 }
 
@@ -29,6 +33,10 @@ export function WeighForm({ brew }: { brew: BrewView }) {
     doseG: brew.doseBasis === 'as-weighed' ? brew.doseG : null,
     waterG: brew.waterBasis === 'as-weighed' ? brew.waterG : null,
     beverageG: brew.beverageG,
+    finesG: brew.finesG,
+    tailG: brew.tailG,
+    tailTdsPercent: brew.tailTdsPercent,
+    tailNote: brew.tailNote,
     note: brew.note,
   };
   const [weigh, { reset }] = useWeighBrewMutation();
@@ -91,6 +99,54 @@ export function WeighForm({ brew }: { brew: BrewView }) {
           error={errors['beverageG']}
         />
       </div>
+      {brew.plan.sieveUm !== undefined && (
+        <div className="grid grid-cols-3 gap-3">
+          <QuantityField
+            label="Fines"
+            quantity={within(GRAMS, { label: 'Fines', min: 0, max: 100 })}
+            value={figures.finesG}
+            onCommit={(finesG) => set({ finesG })}
+            onClear={() => set({ finesG: null })}
+            placeholder={`about ${grindingOf(brew.plan).finesG}`}
+            error={errors['finesG']}
+          />
+        </div>
+      )}
+      {brew.plan.lifts && (
+        <div className="grid grid-cols-3 gap-3">
+          <QuantityField
+            label="Tail"
+            quantity={within(GRAMS, { label: 'Tail', min: 0, max: 2000 })}
+            value={figures.tailG}
+            onCommit={(tailG) => set({ tailG })}
+            onClear={() => set({ tailG: null })}
+            placeholder="none"
+            error={errors['tailG']}
+          />
+          <QuantityField
+            label="Its strength"
+            quantity={within(PERCENT_FINE, { label: 'Strength of the tail', min: 0, max: 15 })}
+            value={figures.tailTdsPercent}
+            onCommit={(tailTdsPercent) => set({ tailTdsPercent })}
+            onClear={() => set({ tailTdsPercent: null })}
+            placeholder="not read"
+            error={errors['tailTdsPercent']}
+          />
+          <Field label="Its taste" error={errors['tailNote']}>
+            {(control) => (
+              <input
+                {...control}
+                className={INPUT}
+                autoComplete="off"
+                placeholder="tasted apart"
+                value={figures.tailNote}
+                onChange={(event) => saved.type({ ...figures, tailNote: event.target.value })}
+                onBlur={saved.save}
+              />
+            )}
+          </Field>
+        </div>
+      )}
       <Field label="Notes" error={errors['note']}>
         {(control) => (
           <textarea
@@ -123,14 +179,17 @@ export function WeighForm({ brew }: { brew: BrewView }) {
   );
 }
 
-const FIELD_WORDS = {
-  doseG: 'Dose',
-  waterG: 'Water poured',
-  beverageG: 'Beverage',
-} as const;
+const FIELD_WORDS: Record<WeighedField, { words: string; unit: string }> = {
+  doseG: { words: 'Dose', unit: 'g' },
+  waterG: { words: 'Water poured', unit: 'g' },
+  beverageG: { words: 'Beverage', unit: 'g' },
+  finesG: { words: 'Fines', unit: 'g' },
+  tailG: { words: 'Tail', unit: 'g' },
+  tailTdsPercent: { words: 'Strength of the tail', unit: '%' },
+};
 
 /** Marks that were mended are told where they stand, with the steps. */
-function isWeighed(field: CorrectionView['field']): field is keyof typeof FIELD_WORDS {
+function isWeighed(field: CorrectionView['field']): field is WeighedField {
   return field in FIELD_WORDS;
 }
 
@@ -141,9 +200,15 @@ function Corrections({ corrections }: { corrections: readonly CorrectionView[] }
         ({ field, fromValue, toValue, by, at }) =>
           isWeighed(field) && (
             <li key={`${field}${at}`}>
-              {FIELD_WORDS[field]} first written <span className="reading">{fromValue} g</span>, corrected to{' '}
-              <span className="reading">{toValue === null ? 'not weighed' : `${toValue} g`}</span> by {by},{' '}
-              {dayAndTimeOf(at)}
+              {FIELD_WORDS[field].words} first written{' '}
+              <span className="reading">
+                {fromValue} {FIELD_WORDS[field].unit}
+              </span>
+              , corrected to{' '}
+              <span className="reading">
+                {toValue === null ? 'not weighed' : `${toValue} ${FIELD_WORDS[field].unit}`}
+              </span>{' '}
+              by {by}, {dayAndTimeOf(at)}
             </li>
           ),
       )}

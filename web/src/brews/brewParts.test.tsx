@@ -276,7 +276,7 @@ describe('what was weighed', () => {
     renderPart(<WeighForm brew={brewView()} />);
     await typeBeverage('221.5');
     expect(await screen.findByText(/^saved \d\d:\d\d$/)).toBeTruthy();
-    expect(sent.find(({ method }) => method === 'PATCH')?.body).toEqual({
+    expect(sent.find(({ method }) => method === 'PATCH')?.body).toMatchObject({
       doseG: 16,
       waterG: null,
       beverageG: 221.5,

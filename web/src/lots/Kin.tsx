@@ -1,5 +1,13 @@
 import { Link, useNavigate } from 'react-router';
-import { elevationOf, formatRatio, grindWords, lotDifferences, planRatio, type LotOrigin } from '@vendu/core';
+import {
+  elevationOf,
+  formatRatio,
+  grindWords,
+  labelNotesText,
+  lotDifferences,
+  planRatio,
+  type LotOrigin,
+} from '@vendu/core';
 import type { KinLotView, LotView, RecipeListItem } from '@vendu/contract';
 import { troubleOf } from '../api/problem';
 import { carriedOver } from '../recipes/carriedOver';
@@ -43,7 +51,7 @@ export function Kin({ lot }: { lot: LotView }) {
               {other.name}
             </Link>{' '}
             <span className="text-quiet">same {other.sharedBy}</span>
-            {other.labelNotes !== '' && <p>{other.labelNotes}</p>}
+            {other.labelNotes.length > 0 && <p>{labelNotesText(other.labelNotes)}</p>}
             <p className="text-quiet">
               {lotDifferences(lot, other).length === 0
                 ? 'No difference is known.'

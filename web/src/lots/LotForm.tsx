@@ -2,6 +2,7 @@ import { Fragment, useEffect, type ReactNode } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
 import { BASE_PROCESSES, LOT_SIGNS, mayHaveBase, PROCESSES, ROAST_LEVELS } from '@vendu/core';
 import {
+  LABEL_NOTES,
   LOT_FIGURES,
   LOT_TEXTS,
   type EditLotDto,
@@ -150,6 +151,16 @@ export function LotForm({
               )}
             </Field>
           )}
+          {process !== '' && process !== 'decaffeinated' && (
+            <Field label="Decaffeinated" error={errorOf('isDecaffeinated')}>
+              {(control) => (
+                <select {...control} {...register('isDecaffeinated')} className={INPUT}>
+                  <option value="">No</option>
+                  <option value="yes">Yes, besides its process</option>
+                </select>
+              )}
+            </Field>
+          )}
           {isNew && (
             <Field
               label="Roast date"
@@ -217,7 +228,7 @@ export function LotForm({
   );
 }
 
-type Described = LotText | LotFigure;
+type Described = LotText | LotFigure | 'labelNotes';
 
 /** Where each described fact stands; a fact without a place does not compile. */
 const PLACE = {
@@ -252,7 +263,8 @@ function fieldsAt(place: Place): Described[] {
 }
 
 function descriptionOf(name: Described): TextField | FigureField {
-  return { ...LOT_TEXTS, ...LOT_FIGURES }[name];
+  const labelNotes = { ...LABEL_NOTES, max: LABEL_NOTES.mostNotes * LABEL_NOTES.longestNote };
+  return { ...LOT_TEXTS, ...LOT_FIGURES, labelNotes }[name];
 }
 
 /** Facts of one theme, folded away where nobody needs them at once; open where something in them is wrong. */

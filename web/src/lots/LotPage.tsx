@@ -2,6 +2,7 @@ import { Link, useParams } from 'react-router';
 import { skipToken } from '@reduxjs/toolkit/query';
 import {
   LOT_FIGURE_NAMES,
+  LABEL_NOTES,
   LOT_FIGURES,
   LOT_TEXTS,
   lotFigureWords,
@@ -16,6 +17,7 @@ import {
   grindWords,
   planRatio,
   planAllWaterG,
+  labelNotesText,
 } from '@vendu/core';
 import { troubleOf } from '../api/problem';
 import { BrewTrail } from '../brews/BrewTrail';
@@ -141,6 +143,7 @@ export function LotPage() {
               {lot.roastBatches.map((batch) => (
                 <li key={batch.id} className="flex gap-4 border-b border-rule py-1.5 text-small">
                   <span className="grow">{dayOf(batch.roastedOn)}</span>
+                  {batch.isSample && <span className="font-medium">sample roast</span>}
                   <span className="text-quiet">
                     {batch.level ? ROAST_WORDS[batch.level] : 'level not known'}
                   </span>
@@ -228,18 +231,10 @@ function Facts({ lot }: { lot: LotView }) {
     ],
     ['Elevation', elevation ? elevationWords(elevation) : ''],
     ['Green', greenWords(lot)],
-    ...(
-      [
-        'screenSize',
-        'greenLook',
-        'variety',
-        'producer',
-        'drying',
-        'harvest',
-        'labelNotes',
-        'supplier',
-      ] as const
-    ).map((name): [string, string] => [LOT_TEXTS[name].label, lot[name]]),
+    ...(['screenSize', 'greenLook', 'variety', 'producer', 'drying', 'harvest', 'supplier'] as const).map(
+      (name): [string, string] => [LOT_TEXTS[name].label, lot[name]],
+    ),
+    [LABEL_NOTES.label, labelNotesText(lot.labelNotes)],
     ['Noticed', lot.signs.map((sign) => SIGN_WORDS[sign]).join(', ')],
   ];
   return (

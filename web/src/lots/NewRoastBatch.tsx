@@ -7,6 +7,7 @@ import { firstFault } from '../ui/firstFault';
 import { TroubleNotice } from '../ui/Notice';
 import { QuantityField } from '../ui/QuantityField';
 import { PERCENT, ROAST_CELSIUS, within } from '../ui/quantities';
+import { Tick } from '../ui/Tick';
 import { ROAST_WORDS } from '../ui/words';
 import { useAddRoastBatchMutation } from './lotsApi';
 
@@ -16,6 +17,7 @@ export function NewRoastBatch({ lotId, isFirst }: { lotId: number; isFirst: bool
   const [level, setLevel] = useState<RoastLevel | ''>('');
   const [loss, setLoss] = useState<number | null>(null);
   const [endC, setEndC] = useState<number | null>(null);
+  const [isSample, setIsSample] = useState(false);
   const trouble = troubleOf(error);
   const errors = byField(trouble?.errors ?? []);
   async function send(event: SubmitEvent<HTMLFormElement>) {
@@ -23,12 +25,13 @@ export function NewRoastBatch({ lotId, isFirst }: { lotId: number; isFirst: bool
     if (firstFault(event.currentTarget)) return;
     const { data } = await add({
       id: lotId,
-      batch: { roastedOn, level: level || null, lossPercent: loss, endC },
+      batch: { roastedOn, level: level || null, lossPercent: loss, endC, isSample },
     });
     if (!data) return;
     setRoastedOn('');
     setLoss(null);
     setEndC(null);
+    setIsSample(false);
   }
   return (
     <form onSubmit={(event) => void send(event)} noValidate className="flex flex-col gap-2">
@@ -80,6 +83,7 @@ export function NewRoastBatch({ lotId, isFirst }: { lotId: number; isFirst: bool
           onClear={() => setEndC(null)}
           error={errors['endC']}
         />
+        <Tick label="A sample roast, not for sale" checked={isSample} onChange={setIsSample} />
         <Button type="submit" disabled={isLoading} className="w-fit">
           Add
         </Button>

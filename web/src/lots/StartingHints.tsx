@@ -79,6 +79,8 @@ function factsOf(text: LotFormText, kit: KitView): StartingFacts | null {
   return {
     process: text.process,
     baseProcess: lot.baseProcess,
+    additions: lot.additions,
+    isDecaffeinated: lot.isDecaffeinated,
     elevation: elevationOf(lot),
     roastLevel: text.roastLevel || null,
     roastAgeDays: ageOf(text.roastedOn),

@@ -8,7 +8,7 @@ import {
   ROAST_LEVELS,
   type LotSign,
 } from '@vendu/core';
-import { LOT_FIGURES, LOT_TEXTS, type FieldError, type NewLotDto } from '@vendu/contract';
+import { LABEL_NOTES, LOT_FIGURES, LOT_TEXTS, type FieldError, type NewLotDto } from '@vendu/contract';
 import { COUNTRIES } from '../ui/countries';
 import { PROCESS_WORDS, ROAST_WORDS, SIGN_WORDS } from '../ui/words';
 import { EMPTY_LOT, readLotForm, type LotFormText } from './lotForm';
@@ -25,6 +25,8 @@ export const CSV_COLUMNS = {
   country: ['Country', 'Origin'],
   process: ['Process'],
   baseProcess: ['Base process', 'Base'],
+  isDecaffeinated: ['Decaffeinated', 'Decaf'],
+  labelNotes: [LABEL_NOTES.label, ...LABEL_NOTES.alsoCalled],
   roastedOn: ['Roast date', 'Roasted on', 'Roasted'],
   roastLevel: ['Roast level', 'Roast'],
   elevation: ['Elevation', 'Elevation m', 'Altitude'],
@@ -131,6 +133,7 @@ function inHouseWords(kept: CsvRow): LotFormText {
     ...row,
     country: countryCodeOf(row.country),
     ...processesSaid(row),
+    isDecaffeinated: /^(y|yes|true|x|1|decaf|decaffeinated)$/i.test(row.isDecaffeinated.trim()) ? 'yes' : '',
     roastLevel: named(ROAST_LEVELS, ROAST_WORDS, row.roastLevel),
   };
 }

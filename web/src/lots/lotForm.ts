@@ -3,6 +3,8 @@ import {
   elevationOf,
   formatElevation,
   keptElevation,
+  labelNotesIn,
+  labelNotesText,
   mayHaveBase,
   parseElevation,
   parseNumber,
@@ -32,6 +34,9 @@ import { parseOptionalMass } from '../ui/quantities';
 
 /** The form as typed: all text, so that nothing typed is ever lost to a conversion. */
 export interface LotFormText extends Record<LotText | LotFigure, string> {
+  /** One after a comma. */
+  labelNotes: string;
+  isDecaffeinated: 'yes' | '';
   country: string;
   process: Process | '';
   baseProcess: BaseProcess | '';
@@ -48,6 +53,8 @@ export type LotDraft = LotFormText & { revision: number | null };
 
 export const EMPTY_LOT: LotFormText = {
   ...each([...LOT_TEXT_NAMES, ...LOT_FIGURE_NAMES], () => ''),
+  labelNotes: '',
+  isDecaffeinated: '',
   country: '',
   process: '',
   baseProcess: '',
@@ -66,6 +73,8 @@ export function lotFormText(lot: LotView): LotFormText {
     ...EMPTY_LOT,
     ...each(LOT_TEXT_NAMES, (name) => lot[name]),
     ...each(LOT_FIGURE_NAMES, (name) => String(lot[name] ?? '')),
+    labelNotes: labelNotesText(lot.labelNotes),
+    isDecaffeinated: lot.isDecaffeinated ? 'yes' : '',
     country,
     process,
     baseProcess: baseProcess ?? '',
@@ -103,6 +112,9 @@ export function readLotForm(
     process: text.process as Process,
     // A base typed before its process was changed to one that has none is not sent.
     baseProcess: text.process !== '' && mayHaveBase(text.process) ? text.baseProcess || null : null,
+    // Said by the process itself there.
+    isDecaffeinated: text.isDecaffeinated === 'yes' && text.process !== 'decaffeinated',
+    labelNotes: labelNotesIn(text.labelNotes),
     ...keptElevation(elevation.ok ? elevation.value : null),
     launchOn: text.launchOn || null,
     signs: text.signs,
@@ -138,7 +150,8 @@ export function formFieldOf(field: string): string {
     elevationWord: 'elevation',
     stockG: 'stock',
   };
-  return names[field] ?? field;
+  // A note of the list has no field of its own.
+  return names[field] ?? (field.startsWith('labelNotes.') ? 'labelNotes' : field);
 }
 
 export function lotFormResolver(purpose: Parameters<typeof readLotForm>[1]): Resolver<LotFormText> {

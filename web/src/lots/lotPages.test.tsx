@@ -17,6 +17,7 @@ const LOT: LotListItem = {
   process: 'co-fermented',
   baseProcess: 'honey',
   additions: 'mango pulp',
+  isDecaffeinated: false,
   elevationFromM: 1800,
   elevationWord: null,
   elevationToM: 1950,
@@ -172,6 +173,7 @@ describe('editing the facts of a lot', () => {
     variety: '',
     fermentationNote: '',
     additions: '',
+    isDecaffeinated: false,
     elevationFromM: 1800,
     elevationToM: 1950,
     supplier: '',
@@ -179,7 +181,7 @@ describe('editing the facts of a lot', () => {
     signs: [],
     harvest: '',
     drying: '',
-    labelNotes: '',
+    labelNotes: [],
     stockG: 1000,
   };
 

@@ -10,6 +10,7 @@ const FIELD_WORDS: Record<CardChange['field'], string> = {
   country: 'Country',
   process: 'Process',
   baseProcess: 'Base process',
+  isDecaffeinated: 'Decaffeinated',
   brewerName: 'Brewer',
   houseName: 'Roastery',
   housePlace: 'Place',
@@ -29,6 +30,7 @@ const FIELD_WORDS: Record<CardChange['field'], string> = {
 
 function valueWords(field: CardChange['field'], value: string): string {
   if (value === '') return 'nothing';
+  if (field === 'isDecaffeinated') return 'yes';
   if (field === 'country') return countryName(value);
   if (field === 'process' || field === 'baseProcess')
     return PROCESS_WORDS[value as keyof typeof PROCESS_WORDS];

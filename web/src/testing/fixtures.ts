@@ -145,7 +145,11 @@ export function brewView(changes: Partial<BrewView> = {}): BrewView {
   return {
     ...brewItem(),
     revision: 2,
-    lot: { id: 3, name: 'Ridge', process: 'washed', additions: '', labelNotes: 'currant' },
+    finesG: null,
+    tailG: null,
+    tailTdsPercent: null,
+    tailNote: '',
+    lot: { id: 3, name: 'Ridge', process: 'washed', additions: '', labelNotes: ['currant'] },
     recipeVersionId: 11,
     brewerName: 'Cone',
     doseBasis: 'as-weighed',

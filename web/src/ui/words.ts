@@ -1,4 +1,4 @@
-import { formatElevation } from '@vendu/core';
+import { formatElevation, isOfProcess } from '@vendu/core';
 import type {
   Agitation,
   AgitationCondition,
@@ -35,11 +35,19 @@ export const PROCESS_WORDS: Record<Process, string> = {
 /** Said before its base like an adjective; the other processes say it behind a comma. */
 const ADJECTIVES: readonly Process[] = ['anaerobic', 'co-fermented', 'decaffeinated'];
 
-/** How a lot was processed: `Anaerobic natural`, `Carbonic maceration, washed`. */
-export function processWords({ process, baseProcess = null }: Processing): string {
-  const name = PROCESS_WORDS[process];
-  if (baseProcess === null) return name;
-  return `${name}${ADJECTIVES.includes(process) ? '' : ','} ${PROCESS_WORDS[baseProcess].toLowerCase()}`;
+/** How a lot was processed: `Anaerobic natural`, `Carbonic maceration, washed`, `Honey, co-fermented, decaffeinated`. */
+export function processWords(processing: Processing): string {
+  const { process, baseProcess = null } = processing;
+  const besides = (['co-fermented', 'decaffeinated'] as const).filter(
+    (each) => process !== each && isOfProcess(processing, each),
+  );
+  return [
+    PROCESS_WORDS[process],
+    ...(baseProcess === null
+      ? []
+      : [`${ADJECTIVES.includes(process) ? '' : ','} ${PROCESS_WORDS[baseProcess].toLowerCase()}`]),
+    ...besides.map((each) => `, ${PROCESS_WORDS[each].toLowerCase()}`),
+  ].join('');
 }
 
 /** Where a lot grew, as it stands beside its other facts: `1700–1950 m`, `grown high`. */

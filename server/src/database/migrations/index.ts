@@ -11,6 +11,7 @@ import { waterActivity } from './0012-water-activity.js';
 import { elevationWord } from './0013-elevation-word.js';
 import { fines } from './0014-fines.js';
 import { greenByEye } from './0016-green-by-eye.js';
+import { doneBesides } from './0018-done-besides.js';
 import { kitInFull } from './0017-kit-in-full.js';
 import { howKitIsBuilt } from './0009-how-kit-is-built.js';
 import { outflow } from './0007-outflow.js';
@@ -36,4 +37,5 @@ export const MIGRATIONS: readonly Migration[] = [
   baseProcess,
   greenByEye,
   kitInFull,
+  doneBesides,
 ];
