@@ -50,3 +50,12 @@ export async function publish(page: Page, recipeId: number): Promise<string> {
   const published = (await (await page.request.post('/api/publications', { data })).json()) as RecipeView;
   return `/r/${published.publications[0]?.slug ?? ''}`;
 }
+
+/** Takes one thing of the kit from its list. */
+export async function chooseKit(page: Page, label: string, name: string): Promise<void> {
+  await page.getByLabel(label, { exact: true }).click();
+  await page
+    .getByRole('option', { name: new RegExp(`^${name}`) })
+    .first()
+    .click();
+}

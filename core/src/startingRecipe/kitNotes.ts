@@ -50,7 +50,7 @@ export function adviceNote(
   const isHotter = advisedHighC !== null && kettleC > advisedHighC;
   if (!isCooler && !isHotter) return null;
   return {
-    part: 'brewer',
+    part: 'kettle',
     note: `the maker advises ${spanWords(advisedLowC, advisedHighC)}; ${kettleC} °C is ${isHotter ? 'hotter' : 'cooler'}, for what the lot asks`,
   };
 }
