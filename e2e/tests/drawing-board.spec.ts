@@ -150,7 +150,7 @@ test('a regulator, a pattern and a height go from the board over the bench into 
   await page.keyboard.press('Enter');
   await expect(page.getByText('through the regulator', { exact: true })).toBeVisible();
   await expect(page.getByText(/must not end before/)).toBeHidden();
-  await page.getByText('Start, pattern and height').click();
+  await page.getByText('Start, stream, pattern and height').click();
   await expect(page.getByText('Under the flow regulator neither reaches the bed.')).toBeVisible();
   await page.getByLabel('Pour 2, pattern').selectOption({ label: 'in the centre' });
   await page.getByLabel('Pour 2, height').fill('4');
@@ -173,7 +173,7 @@ test('a pour that waits for something seen is called by no clock, on the bench a
 }) => {
   await signIn(page, 'lead');
   await openBoard(page, 'When through');
-  await page.getByText('Start, pattern and height').click();
+  await page.getByText('Start, stream, pattern and height').click();
   await page.getByLabel('Pour 2, begins').selectOption({ label: 'when all is through' });
   await expect(page.getByText(/The forecast begins a pour that waits when it expects/)).toBeVisible();
   const expected = page.getByText(/^when all of it is through, about \d:\d\d$/);

@@ -52,6 +52,8 @@ export interface BrewerView extends BrewerMeasures, BrewerBuild, Revised {
 export interface GrinderView extends Revised {
   name: string;
   burrSet: string;
+  /** Whose it is, where it is not the lab's: as its owner describes it. */
+  owner: string;
   /** Smallest step of its scale. */
   settingStep: number;
   points: MeasuredPoint[];

@@ -165,6 +165,9 @@ export class GrinderDto extends RevisedDto {
   @TextUpTo({ label: 'Burr set', max: 120, required: true })
   burrSet!: string;
 
+  @TextUpTo({ label: 'Owner', max: 120 })
+  owner: string = '';
+
   @NumberBetween({ label: 'Setting step', unit: '', min: 0.01, max: 100 })
   settingStep!: number;
 

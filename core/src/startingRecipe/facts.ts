@@ -20,6 +20,8 @@ export interface StartingFacts {
   roastLevel: RoastLevel | null;
   /** {@link UNROASTED_AGE_DAYS} where it is not roasted yet. */
   roastAgeDays: number;
+  /** Green only, where it is not. */
+  isRoasted?: boolean;
   brewer: {
     shape: BrewerShape;
     usualDoseG: number;

@@ -52,6 +52,8 @@ export function fittedStart({
   const prior = lotPrior({
     process: facts.process,
     baseProcess: facts.baseProcess ?? null,
+    additions: facts.additions ?? '',
+    isDecaffeinated: facts.isDecaffeinated ?? false,
     elevation: facts.elevation,
     ...(facts.roastLevel ? { roastLevel: facts.roastLevel } : {}),
     earlierLots,

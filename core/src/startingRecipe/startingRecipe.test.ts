@@ -281,6 +281,29 @@ describe('the starting recipe', () => {
     expect(notes(kettleC + 1, kettleC + 3)?.[0]?.note).toContain('is cooler');
   });
 
+  it('says what nobody told, and what is taken instead', () => {
+    const told: StartingFacts = {
+      ...PLAIN,
+      ...high,
+      roastLevel: 'light',
+      paperPerM: PAPER_PER_M.ordinary,
+      brewer: { ...PLAIN.brewer, outletCount: 1, outletDiameterMm: 18 },
+    };
+    const supposed = (more: Partial<StartingFacts>) =>
+      (startingRecipe({ ...told, ...more }).reasons.supposed ?? []).map(({ fact }) => fact);
+    expect(startingRecipe(told).reasons.supposed).toBeUndefined();
+    expect(supposed({ process: 'not-known' })).toEqual(['process']);
+    expect(supposed({ process: 'anaerobic' })).toEqual(['base process']);
+    expect(supposed({ process: 'anaerobic', baseProcess: 'natural' })).toEqual([]);
+    expect(supposed({ elevation: null, roastLevel: null })).toEqual(['elevation', 'roast level']);
+    expect(supposed({ isRoasted: false })).toEqual(['roast age']);
+    expect(supposed({ brewer: PLAIN.brewer })).toEqual(['brewer']);
+    const { paperPerM: _, ...withoutPaper } = told;
+    expect(startingRecipe(withoutPaper).reasons.supposed).toEqual([
+      { fact: 'paper', instead: 'an ordinary one is taken' },
+    ]);
+  });
+
   it('explains every figure: house value and pushes add up, unless a limit is named', () => {
     const { reasons } = startingRecipe({ ...PLAIN, ...high, roastLevel: 'light', roastAgeDays: 3 });
     for (const { houseValue, steps, limitedBy, value } of reasons.figures) {

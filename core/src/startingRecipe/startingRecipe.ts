@@ -8,6 +8,7 @@ import { FIGURE_LIMITS, HOUSE_FIGURES, type Figure, type StartingFigures } from 
 import { TIGHT } from './schoolRules.js';
 import { STARTING_RULES, type StartingRule } from './rules.js';
 import type { GrindFit } from './fitGrind.js';
+import { supposedFacts, type Supposed } from './supposed.js';
 import { adviceNote, overfullNote, waterNote, type KitNote } from './kitNotes.js';
 import { schoolNotes, type SchoolNote } from './schoolNotes.js';
 import type { RatioForAim } from './ratioForAim.js';
@@ -50,6 +51,8 @@ export interface StartingReasons {
   derived: DerivedReason[];
   /** What the house's schools say beyond figures; left out in recipes older than the schools. */
   notes?: SchoolNote[];
+  /** What nobody told of lot and kit, and what is taken instead; left out where all was told, and in older recipes. */
+  supposed?: Supposed[];
   /** What the water says; left out where none was chosen. */
   kitNotes?: KitNote[];
   /** The ratio that the aim asks for, from which the pushes depart; left out where no aim was given. */
@@ -97,6 +100,7 @@ export function startingRecipe(
     figureReasons.map(({ figure, value }) => [figure, value]),
   ) as unknown as StartingFigures;
   const plan = asTheHousePours(planFrom({ figures, doseG: doseOf(facts) }), facts.schools ?? USUAL_SCHOOLS);
+  const supposed = supposedFacts(facts);
   return {
     plan,
     reasons: {
@@ -104,6 +108,7 @@ export function startingRecipe(
       derived: derivedReasons(plan, figures, facts),
       notes: schoolNotes(facts.schools),
       ...(forAim && aimsByRatio ? { ratioForAim: forAim } : {}),
+      ...(supposed.length > 0 ? { supposed } : {}),
       ...kitNotesOf(plan, facts),
     },
   };

@@ -52,6 +52,7 @@ export async function loadKit(people: PersonModel[]): Promise<DemoKit> {
     GRINDERS.map(({ points, ...each }) => ({
       ...each,
       points: [...points],
+      owner: 'owner' in each ? each.owner : '',
       words: 'words' in each ? [...each.words] : [],
     })),
   );

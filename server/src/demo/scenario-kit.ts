@@ -199,4 +199,15 @@ export const GRINDERS = [
       { setting: 32, grindUm: 1095 },
     ],
   },
+  {
+    name: 'Gangway hand grinder',
+    burrSet: 'small conical burrs',
+    owner: 'Lighthouse Street bar',
+    settingStep: 1,
+    points: [
+      { setting: 8, grindUm: 480, sdUm: 45 },
+      { setting: 18, grindUm: 830, sdUm: 60 },
+      { setting: 26, grindUm: 1160, sdUm: 80 },
+    ],
+  },
 ] as const;

@@ -12,6 +12,8 @@ export class GrinderModel extends Model<
   declare id: CreationOptional<number>;
   @Column(DataType.STRING) declare name: string;
   @Column(DataType.STRING) declare burrSet: string;
+  /** Whose it is, where it is not the lab's. */
+  @Column(DataType.STRING) declare owner: CreationOptional<string>;
   @DecimalColumn(5, 2) declare settingStep: number;
   @Column(DataType.JSON) declare points: MeasuredPoint[];
   @DecimalColumn(7, 2) declare finestSetting: number | null;

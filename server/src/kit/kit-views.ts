@@ -64,13 +64,14 @@ export function brewerView(row: BrewerModel): BrewerView {
 }
 
 export function grinderView(row: GrinderModel): GrinderView {
-  const { id, revision, name, burrSet, settingStep, points } = row;
+  const { id, revision, name, burrSet, owner, settingStep, points } = row;
   const { finestSetting, coarsestSetting, burrsKg, retainedG, words } = row;
   return {
     id,
     revision,
     name,
     burrSet,
+    owner,
     settingStep,
     points,
     finestSetting,

@@ -8,6 +8,7 @@ const GRINDER: GrinderView = {
   revision: 0,
   name: 'Grinder',
   burrSet: 'flat',
+  owner: '',
   settingStep: 0.5,
   points: [
     { setting: 2, grindUm: 500 },

@@ -53,6 +53,7 @@ export function startingFacts({
     elevation: elevationOf(lot),
     roastLevel: batch?.level ?? null,
     roastAgeDays: batch ? roastAgeDays({ roastedOn: batch.roastedOn, onDate }) : UNROASTED_AGE_DAYS,
+    isRoasted: batch !== null,
     brewer: {
       shape: brewer.shape,
       usualDoseG: brewer.usualDoseG,

@@ -27,6 +27,7 @@ export function GrindOnGrinders({
           <tr key={grinder.id} className="border-b border-rule align-baseline">
             <th scope="row" className="py-1.5 text-left font-normal">
               {grinder.name}, <span className="text-quiet">{grinder.burrSet}</span>
+              {grinder.owner !== '' && <span className="block text-tiny text-quiet">{grinder.owner}</span>}
             </th>
             <Equivalent found={grindEquivalent({ grinder, grindUm, sdUm })} words={grinder.words} />
           </tr>

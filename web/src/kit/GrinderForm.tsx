@@ -30,11 +30,12 @@ export function GrinderForm({
       initial={
         grinder
           ? withoutId(grinder)
-          : { name: '', burrSet: '', settingStep: 1, points: [], words: [], revision: null }
+          : { name: '', burrSet: '', owner: '', settingStep: 1, points: [], words: [], revision: null }
       }
       fields={[
         { field: 'name', label: 'Grinder', kind: 'text' },
         { field: 'burrSet', label: 'Burr set', kind: 'text', hint: 'other burrs need another calibration' },
+        { field: 'owner', label: 'Whose', kind: 'text', hint: 'empty for the lab; a neighbour, a customer' },
         { field: 'settingStep', label: 'Smallest step', kind: 'figure', quantity: DECIMAL },
         {
           field: 'finestSetting',

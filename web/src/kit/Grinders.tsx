@@ -29,6 +29,11 @@ export function Grinders({ kit }: { kit: KitView }) {
                 <div className="grow">
                   <h3 className="font-semibold">
                     {grinder.name}, <span className="font-normal">{grinder.burrSet}</span>
+                    {grinder.owner !== '' && (
+                      <span className="block text-small font-normal text-quiet">
+                        as described by {grinder.owner}
+                      </span>
+                    )}
                   </h3>
                   <p className="reading text-small text-quiet">
                     {Math.min(...sizes)}–{Math.max(...sizes)} µm, steps of {grinder.settingStep}

@@ -17,6 +17,11 @@ export function brewerOptions({ brewers }: Pick<KitView, 'brewers'>): KitOption[
   }));
 }
 
+/** What the lab itself can grind on: nobody brews here on somebody else's grinder. */
+export function ownGrinderOptions({ grinders }: Pick<KitView, 'grinders'>): KitOption[] {
+  return grinderOptions({ grinders: grinders.filter(({ owner }) => owner === '') });
+}
+
 export function grinderOptions({ grinders }: Pick<KitView, 'grinders'>): KitOption[] {
   return grinders.map(({ id, name, burrSet, points, settingStep }) => {
     const sizes = points.map(({ grindUm }) => grindUm);

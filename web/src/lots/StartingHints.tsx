@@ -84,6 +84,7 @@ function factsOf(text: LotFormText, kit: KitView): StartingFacts | null {
     elevation: elevationOf(lot),
     roastLevel: text.roastLevel || null,
     roastAgeDays: ageOf(text.roastedOn),
+    isRoasted: text.roastedOn !== '',
     brewer,
     signs: text.signs,
     schools: kit.house.schools,

@@ -30,6 +30,14 @@ export function ReasonList({ reasons, onSwitch }: ReasonListProps) {
           <span>{because}</span>
         </li>
       ))}
+      {(reasons.supposed ?? []).map(({ fact, instead }) => (
+        <li key={fact} className="grid grid-cols-[7.5rem_1fr] gap-x-2 border-b border-rule py-1.5">
+          <span className="text-quiet first-letter:uppercase">{fact}</span>
+          <span>
+            <span className="font-medium">not known:</span> {instead}
+          </span>
+        </li>
+      ))}
       {(reasons.kitNotes ?? []).map(({ part, note }) => (
         <li key={part} className="grid grid-cols-[7.5rem_1fr] gap-x-2 border-b border-rule py-1.5">
           <span className="text-quiet first-letter:uppercase">{part}</span>

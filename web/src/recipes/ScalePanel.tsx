@@ -13,7 +13,7 @@ import { useNavigate } from 'react-router';
 import type { KitView, RecipeView } from '@vendu/contract';
 import type { LiveForecast } from '../board/useForecast';
 import { KitChoice } from '../kit/KitChoice';
-import { brewerOptions, grinderOptions } from '../kit/kitOptions';
+import { brewerOptions, ownGrinderOptions } from '../kit/kitOptions';
 import { Button } from '../ui/Button';
 import { Notice, TroubleNotice } from '../ui/Notice';
 import { troubleOf } from '../api/problem';
@@ -100,7 +100,7 @@ export const ScalePanel = memo(function ScalePanel({
         <KitChoice
           label="On the grinder"
           value={toGrinder}
-          options={grinderOptions(kit)}
+          options={ownGrinderOptions(kit)}
           onChange={setToGrinder}
         />
       </div>

@@ -14,7 +14,13 @@ import type { KitView, LotView, NewRecipeDto, SimilarLotView, StartingPreview } 
 import { byField, troubleOf } from '../api/problem';
 import { useDraft } from '../device/draft';
 import { KitChoice } from '../kit/KitChoice';
-import { brewerOptions, grinderOptions, kettleOptions, paperOptions, waterOptions } from '../kit/kitOptions';
+import {
+  brewerOptions,
+  ownGrinderOptions,
+  kettleOptions,
+  paperOptions,
+  waterOptions,
+} from '../kit/kitOptions';
 import { AdditionsNote } from '../lots/AdditionsNote';
 import { useKitQuery, useLotQuery } from '../lots/lotsApi';
 import { Positions } from '../schools/Positions';
@@ -108,7 +114,7 @@ function StartSheet({ lot, kit }: { lot: LotView; kit: KitView }) {
         <KitChoice
           label="Grinder"
           value={asked.grinderId}
-          options={grinderOptions(kit)}
+          options={ownGrinderOptions(kit)}
           onChange={(grinderId) => change({ ...asked, grinderId })}
         />
         <KitChoice<number | null>

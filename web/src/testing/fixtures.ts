@@ -35,6 +35,7 @@ export const BREW_KIT: BrewKit = {
 export const PLAIN_PAPER = { body: null, isBleached: null, soakMin: null };
 export const PLAIN_BREWER = { hasValve: false, advisedLowC: null, advisedHighC: null, bodyOfId: null };
 export const PLAIN_GRINDER = {
+  owner: '',
   finestSetting: null,
   coarsestSetting: null,
   burrsKg: null,

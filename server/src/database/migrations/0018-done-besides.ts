@@ -2,11 +2,12 @@ import type { Migration } from './migration.js';
 
 /**
  * A lot may be decaffeinated whatever else was done to it, a roast may be a sample only, and what ran out after the
- * brewer was lifted is weighed, read and noted apart.
+ * brewer was lifted is weighed, read and noted apart. A grinder may be somebody else's, as its owner describes it.
  */
 export const doneBesides: Migration = {
   name: '0018-done-besides',
   statements: [
+    `ALTER TABLE grinders ADD COLUMN owner VARCHAR(120) NOT NULL DEFAULT '' AFTER burr_set`,
     `ALTER TABLE lots ADD COLUMN is_decaffeinated BOOLEAN NOT NULL DEFAULT FALSE AFTER additions`,
     `ALTER TABLE roast_batches ADD COLUMN is_sample BOOLEAN NOT NULL DEFAULT FALSE`,
     `ALTER TABLE brews
