@@ -152,6 +152,7 @@ export { type GrindFit } from './startingRecipe/fitGrind.js';
 export { UNROASTED_AGE_DAYS } from './startingRecipe/facts.js';
 export { fittedStart, type FittedStart } from './startingRecipe/fittedStart.js';
 export { ratioForAim, type RatioForAim } from './startingRecipe/ratioForAim.js';
+export { OFFERS, type OfferId } from './startingRecipe/offers.js';
 export { type KitNote, type WaterFacts } from './startingRecipe/kitNotes.js';
 export { type SchoolNote } from './startingRecipe/schoolNotes.js';
 export {

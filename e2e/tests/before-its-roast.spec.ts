@@ -30,10 +30,12 @@ test('green is taken in before its roast: looked at, not brewed, until its first
   await expect(page).toHaveURL(lotUrl);
 
   await page.getByLabel('First batch, roasted on').fill('2026-01-15');
+  await page.getByLabel('A sample roast, not for sale').check();
   await page
     .getByRole('button', { name: /Add (the|this) batch|Add/ })
     .last()
     .click();
   await expect(page.getByText('first brew due')).toBeVisible();
+  await expect(page.getByText('sample roast', { exact: true })).toBeVisible();
   await expect(page.getByText('Not roasted yet. Its starting recipe')).toBeHidden();
 });

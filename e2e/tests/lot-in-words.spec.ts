@@ -45,20 +45,29 @@ test('a lot fermented on top of a process: told, found, and started by the rules
   await expect(base).toBeHidden();
   await process.selectOption({ label: 'Anaerobic' });
   await base.selectOption({ label: 'Natural' });
+  await page.getByLabel('Decaffeinated').selectOption({ label: 'Yes, besides its process' });
   const hints = page.getByRole('complementary', { name: 'Starting recipe so far' });
   await expect(hints).toContainText('natural: extracts easily');
   await expect(hints).toContainText('long or closed fermentation');
+  await expect(hints).toContainText('decaffeinated: thinner in the cup');
   await page.getByLabel('Roast date').fill('2026-01-15');
   await page.getByText('The green, as measured and seen').click();
   await page.getByLabel('Screen size').fill('15-18');
   await page.getByLabel('Look and smell').fill('even, fresh, some silverskin');
+  await page.getByText('Label', { exact: true }).click();
+  await page.getByLabel('Label notes').fill('plum, rum ; plum');
   await page.getByRole('button', { name: 'Add the lot' }).click();
   await expect(page.getByRole('heading', { name: 'Sealed cherries' })).toBeVisible();
+  await expect(page.getByText('Label notes', { exact: true }).locator('+ dd')).toHaveText('plum, rum');
   await expect(page.getByText('Screen size', { exact: true }).locator('+ dd')).toHaveText('15-18');
   await expect(page.getByText('even, fresh, some silverskin')).toBeVisible();
-  await expect(page.getByText('Process', { exact: true }).locator('+ dd')).toHaveText('Anaerobic natural');
+  await expect(page.getByText('Process', { exact: true }).locator('+ dd')).toHaveText(
+    'Anaerobic natural, decaffeinated',
+  );
   await page.getByRole('link', { name: 'Lots', exact: true }).click();
   await page.getByLabel('Process').selectOption({ label: 'Natural' });
+  await expect(page.getByRole('link', { name: 'Sealed cherries' })).toBeVisible();
+  await page.getByLabel('Process').selectOption({ label: 'Decaffeinated' });
   await expect(page.getByRole('link', { name: 'Sealed cherries' })).toBeVisible();
   await page.getByLabel('Process').selectOption({ label: 'Washed' });
   await expect(page.getByRole('link', { name: 'Sealed cherries' })).toBeHidden();

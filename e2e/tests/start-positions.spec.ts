@@ -28,3 +28,19 @@ test('a starting recipe takes positions of its own, and its plan does what they 
   await page.getByRole('button', { name: 'Use the house’s positions' }).click();
   await expect(page.getByText('The positions of the house.')).toBeVisible();
 });
+
+test('what others also do with such a lot is offered, taken, and kept with the recipe', async ({ page }) => {
+  await signIn(page, 'barista');
+  // An anaerobic natural.
+  await page.goto('/lots/2/start');
+  const hotFirst = page.getByLabel('The first quarter hot, the rest cool');
+  await expect(hotFirst).not.toBeChecked();
+  await expect(page.getByText('96 °C', { exact: true })).toHaveCount(0);
+  await hotFirst.check();
+  await expect(page.getByText('96 °C', { exact: true }).first()).toBeVisible();
+  await page.reload();
+  await expect(hotFirst).toBeChecked();
+  await page.getByRole('button', { name: 'Keep this recipe' }).click();
+  await expect(page).toHaveURL(/\/recipes\/\d+$/);
+  await expect(page.getByLabel('Pour 2, kettle')).toHaveValue('91');
+});

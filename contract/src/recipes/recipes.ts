@@ -1,9 +1,19 @@
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, ValidateIf, ValidateNested } from 'class-validator';
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  ArrayUnique,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  ValidateIf,
+  ValidateNested,
+} from 'class-validator';
 import {
   AGITATION_CONDITIONS,
   AGITATIONS,
   BEVERAGE_MIXINGS,
+  OFFERS,
   POUR_PATTERNS,
   POUR_TRIGGERS,
   type Agitation,
@@ -11,6 +21,7 @@ import {
   type AgitationHow,
   type Aim,
   type BeverageMixing,
+  type OfferId,
   type BrewPlan,
   type CalibratedForecast,
   type LotPrior,
@@ -228,6 +239,12 @@ export class NewRecipeDto extends RecipeSetupDto {
   @ArrayMaxSize(60, { message: 'At most 60 rules can be switched off.' })
   @TextUpTo({ label: 'Rule', max: 60, required: true }, { each: true })
   switchedOff: string[] = [];
+
+  /** What was taken of that which the starting recipe offers. */
+  @IsArray({ message: 'Offers taken must be a list.' })
+  @ArrayUnique({ message: 'An offer can be taken once.' })
+  @IsIn(OFFERS, { each: true, message: `Offers must be among: ${OFFERS.join(', ')}.` })
+  offersTaken: OfferId[] = [];
 
   /** Stands of this recipe where they are not the house's; `null` for the house's. */
   @ValidateIf((_, value) => value !== null)

@@ -168,7 +168,7 @@ describe('fines that were weighed', () => {
     expect(finesLeft(done(expectedG - 1))).toBeGreaterThan(finesLeft(done(null)));
     // Nothing fell: it is the whole grind.
     const whole = conditionsOfPlan({ plan: { ...SIEVED, sieveUm: 300 }, kit: CONE_KIT });
-    expect(finesLeft(done(0))).toBeGreaterThan(finesLeft(whole as ReturnType<typeof done>));
+    expect(finesLeft(done(0))).toBeGreaterThan(finesLeft(whole));
   });
 
   it('drain faster the more of them are out', () => {

@@ -135,7 +135,7 @@ describe('faults of a plan', () => {
 });
 
 describe('warnings of a plan', () => {
-  // Common practice: 1:14-1:17, 88-98 °C, bloom 1.5-3.3x, 0.9-3.1 g/s over the whole time.
+  // Common practice: 1:14-1:17, 88-98 °C, bloom 1.4-3.8x, 0.9-3.1 g/s over the whole time.
   it('are none inside the usual spans and say what to do outside', () => {
     expect(planWarnings(PLAN)).toEqual([]);
     const odd = {

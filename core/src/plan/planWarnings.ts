@@ -31,7 +31,8 @@ export interface KitLimits {
 export const USUAL = {
   ratio: { low: 14, high: 17 },
   kettleC: { low: 88, high: 98 },
-  bloomMultiple: { low: 1.5, high: 3.3 },
+  /** On record from 1.4 to 3.8, mostly 2.0 to 3.3. */
+  bloomMultiple: { low: 1.4, high: 3.8 },
   /** Water over total time, g/s: slow cones to a single pour. */
   meanFlowGps: { low: 0.9, high: 3.1 },
 } as const;

@@ -4,7 +4,7 @@ import { isHigh, isLow } from '../lot/grown.js';
 import type { Elevation } from '../quantity/elevation.js';
 import { USUAL_SCHOOLS, type SchoolPoint, type Schools } from '../schools/schools.js';
 import type { WaterFacts } from './kitNotes.js';
-import type { BaseProcess, BrewerShape, LotSign, Process, RoastLevel } from '../vocabulary.js';
+import type { BaseProcess, BrewerShape, LotSign, Process, Ribs, RoastLevel } from '../vocabulary.js';
 
 /** What is known before the first brew of a lot, and what it will be brewed with. */
 export interface StartingFacts {
@@ -30,6 +30,7 @@ export interface StartingFacts {
     /** How the water leaves it; as in the brewer's class where nobody measured. */
     outletCount?: number;
     outletDiameterMm?: number;
+    ribs?: Ribs | null;
     /** A valve holds the water back as small holes do. */
     hasValve?: boolean;
     /** What its maker advises, C; `null` where nothing is known. */

@@ -28,7 +28,7 @@ export type Figure = keyof StartingFigures;
 
 /**
  * The house recipe: the fixed point from which every lot's recipe departs. The middle of the spans of
- * common practice (1:14-1:17, 88-98 C, 1.5-3.3x, 20-60 s, 1:15-4:00), of the stream the slower side of it (about 10
+ * common practice (1:14-1:17, 88-98 C, 1.4-3.8x, 20-60 s, 1:15-4:00), of the stream the slower side of it (about 10
  * g/s); the grind is a medium one and the share of time for pouring three fifths, both assumed.
  */
 export const HOUSE_FIGURES: StartingFigures = {
@@ -53,7 +53,7 @@ export const FIGURE_LIMITS: Record<Figure, { low: number; high: number; step: nu
   kettleC: { low: 88, high: 98, step: 1 },
   // Assumed: below 450 um the brew model is not to be trusted, above 1200 um few filter grinders are measured.
   grindUm: { low: 450, high: 1200, step: 10 },
-  bloomMultiple: { low: 1.5, high: 3.3, step: 0.1 },
+  bloomMultiple: { low: 1.5, high: 3.8, step: 0.1 },
   bloomS: { low: 20, high: 60, step: 5 },
   mainPours: { low: 1, high: 4, step: 1 },
   bloomSwirls: { low: 0, high: 1, step: 1 },

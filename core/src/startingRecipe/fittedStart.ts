@@ -14,6 +14,7 @@ import { USUAL_SCHOOLS } from '../schools/schools.js';
 import type { StartingFacts } from './facts.js';
 import { aimOf } from '../aim/aimOf.js';
 import { fitGrind, type GrindFit } from './fitGrind.js';
+import type { OfferId } from './offers.js';
 import { meetingPoint, ratioForAim } from './ratioForAim.js';
 import { startingRecipe, type StartingReasons, type StartingRecipe } from './startingRecipe.js';
 
@@ -35,6 +36,7 @@ export interface FittedStart extends StartingRecipe {
 export function fittedStart({
   facts,
   switchedOff,
+  offersTaken = [],
   kit,
   houseWindow,
   aim,
@@ -43,6 +45,7 @@ export function fittedStart({
 }: {
   facts: StartingFacts;
   switchedOff: readonly string[];
+  offersTaken?: readonly OfferId[];
   kit: BrewKit;
   houseWindow: ExtractionWindow;
   aim: Aim | null;
@@ -63,9 +66,10 @@ export function fittedStart({
   const aimed = aimOf(houseWindow, facts.schools, aim);
   const retained = (plan: BrewPlan) => retainedOf({ plan, kit, calibration, roastAgeDays });
   // Water that a lifted brewer still holds is no reason to pour more of it.
-  const { lifts: _, ...drained } = startingRecipe(facts, { switchedOff }).plan;
+  const { lifts: _, ...drained } = startingRecipe(facts, { switchedOff, offersTaken }).plan;
   const { plan: byRules, reasons } = startingRecipe(facts, {
     switchedOff,
+    offersTaken,
     forAim: ratioForAim(aimed, retained(drained)),
   });
   const met = meetingPoint(aimed, { ratio: planRatio(byRules), retainedGPerG: retained(byRules) });

@@ -166,16 +166,21 @@ export const STARTING_RULES: readonly StartingRule[] = [
   },
   {
     id: 'no-bloom-rise',
-    because: 'the bloom does not rise: little gas, so a short one does',
+    because: 'the bloom does not rise: little gas, so a short, small one does',
     applies: (facts) => hasSign(facts, 'no-bloom-rise'),
-    pushes: [{ figure: 'bloomS', by: -15 }],
+    pushes: [
+      { figure: 'bloomS', by: -15 },
+      { figure: 'bloomMultiple', by: -0.5 },
+    ],
   },
   {
     id: 'light-roast',
-    because: 'light roast: acidity and aroma, so hotter, and done before the fourth minute dulls it',
+    because:
+      'light roast: acidity and aroma, so hotter, more bloom to wet it through, and done before the fourth minute dulls it',
     applies: ({ roastLevel }) => roastLevel === 'light',
     pushes: [
       { figure: 'kettleC', by: 1 },
+      { figure: 'bloomMultiple', by: 0.3 },
       { figure: 'drawdownS', by: -10 },
     ],
   },
@@ -190,9 +195,12 @@ export const STARTING_RULES: readonly StartingRule[] = [
   },
   {
     id: 'fresh-roast',
-    because: 'roasted within the week: gassy, so a longer bloom',
+    because: 'roasted within the week: gassy, so a longer bloom with more water in it',
     applies: ({ roastAgeDays }) => roastAgeDays <= 7,
-    pushes: [{ figure: 'bloomS', by: 10 }],
+    pushes: [
+      { figure: 'bloomS', by: 10 },
+      { figure: 'bloomMultiple', by: 0.8 },
+    ],
   },
   {
     id: 'aged-roast',
@@ -200,7 +208,7 @@ export const STARTING_RULES: readonly StartingRule[] = [
     applies: ({ roastAgeDays }) => roastAgeDays >= 14,
     pushes: [
       { figure: 'bloomS', by: -10 },
-      { figure: 'bloomMultiple', by: -0.3 },
+      { figure: 'bloomMultiple', by: -0.5 },
     ],
   },
   {
@@ -214,6 +222,16 @@ export const STARTING_RULES: readonly StartingRule[] = [
     because: 'small holes or a valve: the brewer holds back the flow, so coarser',
     applies: isHeldBackBelow,
     pushes: [{ figure: 'grindUm', by: 30 }],
+  },
+  {
+    id: 'ribless-cone',
+    because: 'a cone without ribs: slower and made for body, so hotter, coarser and swirled',
+    applies: ({ brewer }) => brewer.shape === 'cone' && brewer.ribs === 'none',
+    pushes: [
+      { figure: 'kettleC', by: 2 },
+      { figure: 'grindUm', by: 20 },
+      { figure: 'bloomSwirls', by: 1 },
+    ],
   },
   {
     id: 'thick-paper',

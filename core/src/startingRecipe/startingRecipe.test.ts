@@ -65,6 +65,10 @@ describe('the starting recipe', () => {
     ['light roast: shorter', { roastLevel: 'light' }, {}, 'drawdownS', -1],
     ['developed roast: cooler', { roastLevel: 'medium-dark' }, {}, 'kettleC', -1],
     ['fresh roast: longer bloom', { roastAgeDays: 3 }, {}, 'bloomS', 1],
+    ['fresh roast: larger bloom', { roastAgeDays: 3 }, {}, 'bloomMultiple', 1],
+    ['light roast: larger bloom', { roastLevel: 'light' }, {}, 'bloomMultiple', 1],
+    ['aged roast: smaller bloom', { roastAgeDays: 20 }, {}, 'bloomMultiple', -1],
+    ['no bloom rise: a small bloom', { signs: ['no-bloom-rise'] }, {}, 'bloomMultiple', -1],
     ['aged roast: shorter bloom', { roastAgeDays: 20 }, {}, 'bloomS', -1],
     ['cone finer than flat bottom', {}, { brewer: { shape: 'flat-bottom', usualDoseG: 16 } }, 'grindUm', -1],
     [
@@ -81,6 +85,8 @@ describe('the starting recipe', () => {
       'grindUm',
       -1,
     ],
+    ['no ribs: hotter', { brewer: { shape: 'cone', usualDoseG: 16, ribs: 'none' } }, {}, 'kettleC', 1],
+    ['no ribs: coarser', { brewer: { shape: 'cone', usualDoseG: 16, ribs: 'none' } }, {}, 'grindUm', 1],
     ['a valve: coarser', { brewer: { shape: 'cone', usualDoseG: 16, hasValve: true } }, {}, 'grindUm', 1],
     ['thick paper: coarser', { paperPerM: PAPER_PER_M.thick }, {}, 'grindUm', 1],
     ['thick paper: cooler', { paperPerM: PAPER_PER_M.thick }, {}, 'kettleC', -1],
@@ -281,6 +287,13 @@ describe('the starting recipe', () => {
     expect(notes(kettleC + 1, kettleC + 3)?.[0]?.note).toContain('is cooler');
   });
 
+  it('blooms by kind: from 1.5 times the dose to 3.6', () => {
+    const multiple = (more: Partial<StartingFacts>) => valueOf(more, 'bloomMultiple');
+    expect(multiple({ roastAgeDays: 20, signs: ['no-bloom-rise'] })).toBe(1.5);
+    expect(multiple({})).toBe(2.5);
+    expect(multiple({ roastAgeDays: 3, roastLevel: 'light' })).toBe(3.6);
+  });
+
   it('says what nobody told, and what is taken instead', () => {
     const told: StartingFacts = {
       ...PLAIN,
@@ -369,6 +382,7 @@ describe('the starting recipe', () => {
       ...Object.values(PAPER_PER_M).map((paperPerM) => ({ paperPerM })),
       { elevation: null },
       { brewer: { shape: 'carafe' as const, usualDoseG: 45 } },
+      { brewer: { shape: 'cone' as const, usualDoseG: 16, ribs: 'none' as const } },
     ])
       for (const rule of STARTING_RULES) if (rule.applies({ ...PLAIN, ...facts })) reached.add(rule.id);
     for (const { schools } of ONE_STAND_APART)

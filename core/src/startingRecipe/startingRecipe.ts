@@ -9,6 +9,7 @@ import { TIGHT } from './schoolRules.js';
 import { STARTING_RULES, type StartingRule } from './rules.js';
 import type { GrindFit } from './fitGrind.js';
 import { supposedFacts, type Supposed } from './supposed.js';
+import { withOffers, type Offer, type OfferId } from './offers.js';
 import { adviceNote, overfullNote, waterNote, type KitNote } from './kitNotes.js';
 import { schoolNotes, type SchoolNote } from './schoolNotes.js';
 import type { RatioForAim } from './ratioForAim.js';
@@ -51,6 +52,8 @@ export interface StartingReasons {
   derived: DerivedReason[];
   /** What the house's schools say beyond figures; left out in recipes older than the schools. */
   notes?: SchoolNote[];
+  /** What some do with such a lot; left out where nothing is offered, and in older recipes. */
+  offers?: Offer[];
   /** What nobody told of lot and kit, and what is taken instead; left out where all was told, and in older recipes. */
   supposed?: Supposed[];
   /** What the water says; left out where none was chosen. */
@@ -75,12 +78,17 @@ const SHORTEST_PAUSE_S = 5;
  * The first recipe for a lot on one brewer, each figure with its reasons. A table of pushes, no
  * forecast: until the lot was brewed and measured it is a place to start from.
  *
+ * @param offersTaken - what somebody took of what is offered beside the recipe
  * @param forAim - the ratio that the aim asks for: pushes depart from it, within its strength; without it they depart
  *   from the house recipe's
  */
 export function startingRecipe(
   facts: StartingFacts,
-  { switchedOff = [], forAim }: { switchedOff?: readonly string[]; forAim?: RatioForAim } = {},
+  {
+    switchedOff = [],
+    offersTaken = [],
+    forAim,
+  }: { switchedOff?: readonly string[]; offersTaken?: readonly OfferId[]; forAim?: RatioForAim } = {},
 ): StartingRecipe {
   const speaking = STARTING_RULES.filter((rule) => rule.applies(facts));
   // A house that brews tight says its ratio itself; its aim is met by the grind, in strength.
@@ -99,7 +107,8 @@ export function startingRecipe(
   const figures = Object.fromEntries(
     figureReasons.map(({ figure, value }) => [figure, value]),
   ) as unknown as StartingFigures;
-  const plan = asTheHousePours(planFrom({ figures, doseG: doseOf(facts) }), facts.schools ?? USUAL_SCHOOLS);
+  const poured = asTheHousePours(planFrom({ figures, doseG: doseOf(facts) }), facts.schools ?? USUAL_SCHOOLS);
+  const { plan, offers } = withOffers(poured, facts, { taken: offersTaken, boilingC });
   const supposed = supposedFacts(facts);
   return {
     plan,
@@ -108,6 +117,7 @@ export function startingRecipe(
       derived: derivedReasons(plan, figures, facts),
       notes: schoolNotes(facts.schools),
       ...(forAim && aimsByRatio ? { ratioForAim: forAim } : {}),
+      ...(offers.length > 0 ? { offers } : {}),
       ...(supposed.length > 0 ? { supposed } : {}),
       ...kitNotesOf(plan, facts),
     },

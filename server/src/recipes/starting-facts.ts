@@ -35,6 +35,7 @@ export function startingFacts({
     | 'outletCount'
     | 'outletDiameterMm'
     | 'hasValve'
+    | 'ribs'
     | 'advisedLowC'
     | 'advisedHighC'
   >;
@@ -60,6 +61,7 @@ export function startingFacts({
       outletCount: brewer.outletCount,
       outletDiameterMm: brewer.outletDiameterMm,
       hasValve: brewer.hasValve,
+      ribs: brewer.ribs,
       capacityG: brewer.capacityG,
       advisedLowC: brewer.advisedLowC,
       advisedHighC: brewer.advisedHighC,

@@ -109,7 +109,7 @@ export class StartingRecipesService {
   }
 
   private async compose(lotId: number, asked: NewRecipeDto) {
-    const { switchedOff, schools, aim, doseG } = asked;
+    const { switchedOff, offersTaken, schools, aim, doseG } = asked;
     const lot = await LotModel.findByPk(lotId, { include: [RoastBatchModel] });
     if (!lot) throw notFound('lot');
     const [house, { brewer, grinder, paper, water, kettle }] = await Promise.all([
@@ -147,6 +147,7 @@ export class StartingRecipesService {
     const started = await this.computation.run('fittedStart', {
       facts,
       switchedOff,
+      offersTaken,
       kit: await this.kit.brewKit(brewer, paper),
       houseWindow: house.window,
       aim: aim && { ...aim },

@@ -30,6 +30,16 @@ export function ReasonList({ reasons, onSwitch }: ReasonListProps) {
           <span>{because}</span>
         </li>
       ))}
+      {(reasons.offers ?? [])
+        .filter(({ isTaken }) => isTaken)
+        .map(({ id, what, because }) => (
+          <li key={id} className="grid grid-cols-[7.5rem_1fr] gap-x-2 border-b border-rule py-1.5">
+            <span className="text-quiet">Taken besides</span>
+            <span>
+              <span className="font-medium">{what}:</span> {because}
+            </span>
+          </li>
+        ))}
       {(reasons.supposed ?? []).map(({ fact, instead }) => (
         <li key={fact} className="grid grid-cols-[7.5rem_1fr] gap-x-2 border-b border-rule py-1.5">
           <span className="text-quiet first-letter:uppercase">{fact}</span>

@@ -9,6 +9,7 @@ import {
   planRatio,
   planAllWaterG,
   type Aim,
+  type OfferId,
 } from '@vendu/core';
 import type { KitView, LotView, NewRecipeDto, SimilarLotView, StartingPreview } from '@vendu/contract';
 import { byField, troubleOf } from '../api/problem';
@@ -30,6 +31,7 @@ import { Loading } from '../ui/Loading';
 import { Notice, TroubleNotice } from '../ui/Notice';
 import { GRAMS } from '../ui/quantities';
 import { QuantityField } from '../ui/QuantityField';
+import { Tick } from '../ui/Tick';
 import { Unavailable } from '../ui/Unavailable';
 import { processWords } from '../ui/words';
 import { AimChoice } from './AimChoice';
@@ -72,6 +74,13 @@ function StartSheet({ lot, kit }: { lot: LotView; kit: KitView }) {
       switchedOff: asked.switchedOff.includes(ruleId)
         ? asked.switchedOff.filter((each) => each !== ruleId)
         : [...asked.switchedOff, ruleId],
+    });
+  const onTake = (offer: OfferId) =>
+    change({
+      ...asked,
+      offersTaken: asked.offersTaken.includes(offer)
+        ? asked.offersTaken.filter((each) => each !== offer)
+        : [...asked.offersTaken, offer],
     });
   return (
     <>
@@ -156,7 +165,11 @@ function StartSheet({ lot, kit }: { lot: LotView; kit: KitView }) {
         />
       </section>
       <TroubleNotice trouble={doseError === undefined ? (trouble ?? troubleOf(startError)) : null} />
-      {preview ? <PreviewSheet {...{ preview, lot, aim, onSwitch }} /> : !error && <Loading />}
+      {preview ? (
+        <PreviewSheet {...{ preview, lot, aim, onSwitch, taken: asked.offersTaken, onTake }} />
+      ) : (
+        !error && <Loading />
+      )}
     </>
   );
 }
@@ -172,6 +185,7 @@ function houseStart({ brewers, grinders, waters, kettles }: KitView): NewRecipeD
     kettleId: kettles[0]?.id ?? null,
     aim: null,
     switchedOff: [],
+    offersTaken: [],
     schools: null,
     plan: null,
     note: '',
@@ -183,11 +197,16 @@ function PreviewSheet({
   lot,
   aim,
   onSwitch,
+  taken,
+  onTake,
 }: {
   preview: StartingPreview;
   lot: LotView;
   aim: Aim;
   onSwitch: (ruleId: string) => void;
+  /** As asked: the answer to it may still be on its way. */
+  taken: readonly OfferId[];
+  onTake: (offer: OfferId) => void;
 }) {
   const { plan, reasons, forecast, similar } = preview;
   const [shown, setShown] = useState<number | null>(null);
@@ -215,6 +234,19 @@ function PreviewSheet({
           </span>
           <span className="text-time">{formatDuration(plan.drawdownS)}</span>
         </p>
+        {reasons.offers && (
+          <section>
+            <h2 className="heading mb-1">Others also do</h2>
+            <ul className="text-small">
+              {reasons.offers.map(({ id, what, because }) => (
+                <li key={id} className="border-b border-rule py-1">
+                  <Tick label={what} checked={taken.includes(id)} onChange={() => onTake(id)} />
+                  <p className="pb-1 pl-6 text-quiet">{because}</p>
+                </li>
+              ))}
+            </ul>
+          </section>
+        )}
         {lot.roastBatches.length === 0 && (
           <Notice>Not roasted yet: nothing is said of its gas, and the forecast takes a rested roast.</Notice>
         )}

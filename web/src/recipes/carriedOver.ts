@@ -19,6 +19,7 @@ export function carriedOver(
     aim: recipe.aim,
     schools: recipe.hasOwnSchools ? recipe.schools : null,
     switchedOff: [],
+    offersTaken: [],
     plan,
     note: note.slice(0, LONGEST_NOTE),
   };
