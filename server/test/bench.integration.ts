@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import request from 'supertest';
-import { DEMO_ACCOUNTS } from '../src/demo/accounts.js';
+import { DEMO_ACCOUNTS } from '../src/people/demo-accounts.js';
 import { setTimeout as sleep } from 'node:timers/promises';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { subDays } from 'date-fns';

@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Problem, SessionView } from '@vendu/contract';
-import { DEMO_ACCOUNTS } from '../src/demo/accounts.js';
+import { DEMO_ACCOUNTS } from '../src/people/demo-accounts.js';
 import { SessionModel } from '../src/session/session.model.js';
 import { startRecipe, startTestApplication, takeInLot, type TestApplication } from './support/application.js';
 

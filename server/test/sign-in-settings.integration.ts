@@ -1,6 +1,6 @@
 import { afterEach, describe, expect, it } from 'vitest';
 import type { SessionView } from '@vendu/contract';
-import { DEMO_ACCOUNTS } from '../src/demo/accounts.js';
+import { DEMO_ACCOUNTS } from '../src/people/demo-accounts.js';
 import { cookieOf, startTestApplication, type TestApplication } from './support/application.js';
 
 // One application after the other: models are bound to the newest connection of the process.

@@ -37,7 +37,7 @@ import { RecipeModel } from '../recipes/recipe.model.js';
 import { evidenceOf, keepEvidence } from '../recipes/lot-evidence.js';
 import { inTransaction } from '../writing/transactions.js';
 import { startingFacts } from '../recipes/starting-facts.js';
-import { DEMO_ACCOUNTS } from './accounts.js';
+import { DEMO_ACCOUNTS } from '../people/demo-accounts.js';
 import { at, dateDaysAgo, momentDaysAgo } from './demo-dates.js';
 import { inventBrew } from './invent-brew.js';
 import { inventRecord } from './invent-record.js';

@@ -1,7 +1,7 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { Configuration } from '../configuration.js';
 import { CONFIGURATION } from '../configuration.token.js';
-import { DEMO_ACCOUNTS } from '../demo/accounts.js';
+import { DEMO_ACCOUNTS } from './demo-accounts.js';
 import { PersonModel } from './person.model.js';
 
 /**

@@ -75,3 +75,32 @@ export async function readFinishedLots(sequelize: Sequelize, butLotId: number): 
     }),
   );
 }
+
+interface TaughtRow {
+  lotId: number;
+  brewerShape: BrewerShape;
+  evidence: LotEvidence | string;
+}
+
+/**
+ * What the lab's finished lots but for one have taught, newest first: their plans are left where they are, since a recipe
+ * is read again after each of its brews is changed.
+ */
+export async function readTaught(
+  sequelize: Sequelize,
+  butLotId: number,
+): Promise<Pick<FinishedLot, 'lotId' | 'brewerShape' | 'evidence'>[]> {
+  const rows = await sequelize.query<TaughtRow>(
+    `SELECT lots.id AS lotId, brewers.shape AS brewerShape, lots.evidence
+    FROM lots
+    JOIN recipes ON recipes.lot_id = lots.id
+    JOIN brewers ON brewers.id = recipes.brewer_id
+    JOIN recipe_versions AS ended ON ended.recipe_id = recipes.id
+    WHERE lots.evidence_model = :model AND lots.evidence IS NOT NULL AND lots.id <> :lotId
+    GROUP BY recipes.id
+    HAVING MAX(ended.accepted_at) IS NOT NULL
+    ORDER BY MAX(ended.accepted_at) DESC LIMIT ${LOOKED_THROUGH}`,
+    { type: QueryTypes.SELECT, replacements: { lotId: butLotId, model: MODEL_VERSION } },
+  );
+  return rows.map(({ evidence, ...row }) => ({ ...row, evidence: parsedJson<LotEvidence>(evidence) }));
+}

@@ -31,7 +31,7 @@ import { RecipeModel } from './recipe.model.js';
 import { keepEvidence } from './lot-evidence.js';
 import { LotEvidenceService } from './lot-evidence.service.js';
 import { publicationView, recipeListItem, versionView } from './recipe-views.js';
-import { readFinishedLots } from './finished-lots.js';
+import { readTaught } from './finished-lots.js';
 import { refuseUnknownKit } from './unknown-kit.js';
 import { refuseMove } from './version-life.js';
 
@@ -166,7 +166,7 @@ export class RecipesService {
 
   /** What is believed of a recipe's lot before its own brews. */
   private async priorOf({ lot, brewer }: RecipeModel, roastLevel: RoastLevel | null): Promise<LotPrior> {
-    const finished = await readFinishedLots(this.sequelize, lot.id);
+    const taught = await readTaught(this.sequelize, lot.id);
     return lotPrior({
       process: lot.process,
       baseProcess: lot.baseProcess,
@@ -174,7 +174,7 @@ export class RecipesService {
       isDecaffeinated: lot.isDecaffeinated,
       elevation: elevationOf(lot),
       ...(roastLevel ? { roastLevel } : {}),
-      earlierLots: earlierLots({ brewerShape: brewer.shape }, finished),
+      earlierLots: earlierLots({ brewerShape: brewer.shape }, taught),
     });
   }
 

@@ -5,7 +5,7 @@ import { promisify } from 'node:util';
 import { SignInDto, type PersonView, type SessionView } from '@vendu/contract';
 import type { Configuration } from '../configuration.js';
 import { CONFIGURATION } from '../configuration.token.js';
-import { DEMO_ACCOUNTS } from '../demo/accounts.js';
+import { DEMO_ACCOUNTS } from '../people/demo-accounts.js';
 import { PeopleService } from '../people/people.service.js';
 import type { PersonModel } from '../people/person.model.js';
 import { LiveStreams } from './live-streams.js';

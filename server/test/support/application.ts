@@ -8,7 +8,7 @@ import { logOfRecord, type BenchEvent, type BrewEntry, type StepDone } from '@ve
 import type { BrewView, LotView, RecipeView } from '@vendu/contract';
 import { createApplication } from '../../src/application.js';
 import { readConfiguration, type Configuration } from '../../src/configuration.js';
-import { DEMO_ACCOUNTS } from '../../src/demo/accounts.js';
+import { DEMO_ACCOUNTS } from '../../src/people/demo-accounts.js';
 import { administer, readIn } from './database.js';
 import type {} from './demo-copy.js';
 

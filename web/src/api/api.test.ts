@@ -1,5 +1,5 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest';
-import '../lots/lotsApi';
+import './lotsApi';
 import '../session/sessionApi';
 import { createStore } from '../app/store';
 import { api } from './api';

@@ -1,5 +1,5 @@
 import { createListenerMiddleware } from '@reduxjs/toolkit';
-import { brewsApi } from '../brews/brewsApi';
+import { brewsApi } from '../api/brewsApi';
 import { afterDone } from '../bench/benchSlice';
 
 /** What a brew still wanted is met by the record itself: a reading, a warm or a cool tasting. */

@@ -3,7 +3,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { PutBrewDto } from '@vendu/contract';
 import { brewSoFar } from '@vendu/core';
 import { useAppSelector } from '../state/hooks';
-import { LAID_OUT, PLAN } from '../testing/fixtures';
+import { brewView, LAID_OUT, PLAN } from '../testing/fixtures';
 import { problem, renderPart, standInServer } from '../testing/renderPart';
 import { standInSound } from '../testing/standInSound';
 import { Bench } from './Bench';
@@ -361,7 +361,7 @@ describe('the bench when it is drained', () => {
 
   it('sends what was done, with the totals that were read and no others', async () => {
     const sent = standInServer({
-      [`PUT brews/by-key/${key}`]: { body: { id: 21 } },
+      [`PUT brews/by-key/${key}`]: { body: brewView({ id: 21 }) },
       [`PUT running-brews/${key}`]: { body: { seq: 1 } },
     });
     const { store } = drain(() => {

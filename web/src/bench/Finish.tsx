@@ -2,7 +2,7 @@ import { useNavigate } from 'react-router';
 import { afterBrew, cutTo, RECORD, storableTrace, type Trace, USUAL_ROOM_C } from '@vendu/core';
 import { troubleOf } from '../api/problem';
 import { useAppDispatch } from '../state/hooks';
-import { usePutBrewMutation } from '../brews/brewsApi';
+import { usePutBrewMutation } from '../api/brewsApi';
 import { Button } from '../ui/Button';
 import { TroubleNotice } from '../ui/Notice';
 import { Closing } from './Closing';

@@ -8,7 +8,7 @@ import {
   type PreparationTask,
 } from '@vendu/core';
 import { useAppDispatch } from '../state/hooks';
-import { AdditionsNote } from '../lots/AdditionsNote';
+import { AdditionsNote } from '../ui/AdditionsNote';
 import { classes } from '../ui/classes';
 import { QuantityField } from '../ui/QuantityField';
 import { GRAMS, within } from '../ui/quantities';

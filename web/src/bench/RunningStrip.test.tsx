@@ -1,8 +1,8 @@
 import { act, fireEvent, screen } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { LAID_OUT } from '../testing/fixtures';
+import { brewView, LAID_OUT } from '../testing/fixtures';
 import { renderPart, standInServer } from '../testing/renderPart';
-import { brewsApi } from '../brews/brewsApi';
+import { brewsApi } from '../api/brewsApi';
 import { afterDone, brewLaidOut, brewStored, selectAfter, stepMarked } from './benchSlice';
 import { RunningStrip } from './RunningStrip';
 
@@ -95,7 +95,7 @@ describe('the running strip', () => {
 
   it('ends by itself once the reading is in', async () => {
     const { store } = afterBrew();
-    standInServer({ 'POST brews/21/readings': { body: { id: 21 } } });
+    standInServer({ 'POST brews/21/readings': { body: brewView({ id: 21 }) } });
     const reading = { tdsPercent: 1.3, sampleC: null, source: 'typed' as const };
     await act(async () => {
       await store.dispatch(brewsApi.endpoints.addReading.initiate({ id: 21, reading }));

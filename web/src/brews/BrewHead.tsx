@@ -1,11 +1,11 @@
 import { Link } from 'react-router';
 import type { BrewView } from '@vendu/contract';
-import { AdditionsNote } from '../lots/AdditionsNote';
+import { AdditionsNote } from '../ui/AdditionsNote';
 import { Button, ButtonLink } from '../ui/Button';
 import { dayAndTimeOf, dayOf } from '../ui/dates';
 import { Notice } from '../ui/Notice';
 import { offerUndoOf } from '../ui/offerUndo';
-import { useSetAsideMutation } from './brewsApi';
+import { useSetAsideMutation } from '../api/brewsApi';
 
 /** Which brew this is, whether it counts, and the way to its recipe. */
 export function BrewHead({ brew }: { brew: BrewView }) {

@@ -4,11 +4,11 @@ import { Loading } from '../ui/Loading';
 import { Unavailable } from '../ui/Unavailable';
 import { BrewHead } from './BrewHead';
 import { BrewParts } from './BrewParts';
-import { useBrewQuery } from './brewsApi';
+import { useBrewQuery } from '../api/brewsApi';
 
 export function BrewPage() {
   const id = Number(useParams()['brewId']);
-  const { data: brew, error, isLoading, refetch } = useBrewQuery(id);
+  const { data: brew, error, isLoading, refetch } = useBrewQuery(id, { refetchOnMountOrArgChange: true });
   if (isLoading) return <Loading />;
   if (!brew) return <Unavailable trouble={troubleOf(error)} onRetry={() => void refetch()} />;
   return (

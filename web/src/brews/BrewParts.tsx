@@ -1,8 +1,8 @@
 import { Tabs } from 'radix-ui';
 import { aimOf, aimSourceOf, targetsOf } from '@vendu/core';
 import type { BrewView } from '@vendu/contract';
-import { useKitQuery } from '../lots/lotsApi';
-import { useRecipeQuery } from '../recipes/recipesApi';
+import { useKitQuery } from '../api/kitApi';
+import { useRecipeQuery } from '../api/recipesApi';
 import { KeyHint } from '../ui/Button';
 import { BrewRecord } from './BrewRecord';
 import { partsOf, partWords, type BrewPart } from './brewPart';

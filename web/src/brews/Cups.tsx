@@ -7,7 +7,7 @@ import { QuantityField } from '../ui/QuantityField';
 import { CLOCK, GRAMS, PERCENT_FINE, within } from '../ui/quantities';
 import { SavedMark } from '../saving/SavedMark';
 import { useSaved } from '../saving/useSaved';
-import { usePutFractionsMutation } from './brewsApi';
+import { usePutFractionsMutation } from '../api/brewsApi';
 import { CupsTogether } from './CupsTogether';
 import { WideTable } from '../ui/WideTable';
 

@@ -6,7 +6,7 @@ import { stepWords } from '../bench/stepWords';
 import { TroubleNotice } from '../ui/Notice';
 import { QuantityField } from '../ui/QuantityField';
 import { CLOCK, GRAMS, within } from '../ui/quantities';
-import { useMendStepMutation } from './brewsApi';
+import { useMendStepMutation } from '../api/brewsApi';
 import { WideTable } from '../ui/WideTable';
 
 const HEAD = 'border-b border-ink pb-1 pr-3 text-left text-tiny font-medium text-quiet';

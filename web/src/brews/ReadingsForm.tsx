@@ -5,7 +5,7 @@ import { parseWithUnit, readingFault } from '@vendu/core';
 import type { BrewView } from '@vendu/contract';
 import { troubleOf } from '../api/problem';
 import { useDraft } from '../device/draft';
-import { useKitQuery } from '../lots/lotsApi';
+import { useKitQuery } from '../api/kitApi';
 import { Button } from '../ui/Button';
 import { QuantityField } from '../ui/QuantityField';
 import { CELSIUS, within } from '../ui/quantities';
@@ -14,7 +14,7 @@ import { RefractometerReader } from './RefractometerReader';
 import { ZeroCheck } from './ZeroCheck';
 import { Field, INPUT } from '../ui/Field';
 import { offerUndoOf } from '../ui/offerUndo';
-import { useAddReadingMutation, useSetReadingRemovedMutation } from './brewsApi';
+import { useAddReadingMutation, useSetReadingRemovedMutation } from '../api/brewsApi';
 
 /** Readings one after the other: type, Enter, type, Enter. */
 export function ReadingsForm({

@@ -10,10 +10,10 @@ import {
   type RefractometerChoice,
 } from '../instruments/refractometerChoices';
 import type { RefractometerReading, RefractometerSource } from '../instruments/sources';
-import { useKitQuery } from '../lots/lotsApi';
+import { useKitQuery } from '../api/kitApi';
 import { Button } from '../ui/Button';
 import { Notice, TroubleNotice } from '../ui/Notice';
-import { useAddReadingMutation } from './brewsApi';
+import { useAddReadingMutation } from '../api/brewsApi';
 
 /** An instrument that posts its lines keeps its address: the device has one feed for all brews. */
 const FEED = 'refractometer';

@@ -7,7 +7,7 @@ import { TroubleNotice } from '../ui/Notice';
 import { SavedMark } from '../saving/SavedMark';
 import { useSaved } from '../saving/useSaved';
 import { INTENSITY_WORDS } from '../ui/words';
-import { usePutTastingMutation } from './brewsApi';
+import { usePutTastingMutation } from '../api/brewsApi';
 import { IntensitySlider } from './IntensitySlider';
 
 const STAGE_WORDS: Record<TastingStage, { name: string; hint: string }> = {

@@ -7,7 +7,7 @@ import { TroubleNotice } from '../ui/Notice';
 import { SavedMark } from '../saving/SavedMark';
 import { useSaved } from '../saving/useSaved';
 import { VERDICT_WORDS } from '../ui/words';
-import { useGiveVerdictMutation } from './brewsApi';
+import { useGiveVerdictMutation } from '../api/brewsApi';
 
 interface VerdictDraft {
   verdict: Verdict | null;

@@ -11,7 +11,7 @@ import { GRAMS, PERCENT_FINE, within } from '../ui/quantities';
 import { SavedMark } from '../saving/SavedMark';
 import { useSaved } from '../saving/useSaved';
 import { ResultNotices } from './ResultNotices';
-import { useWeighBrewMutation, useBrewQuery } from './brewsApi';
+import { useWeighBrewMutation, useBrewQuery } from '../api/brewsApi';
 
 interface WeighDraft {
   /** The brew’s revision when the first figure was typed: whoever saves in between is not overwritten unseen. */

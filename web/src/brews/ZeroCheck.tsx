@@ -1,5 +1,5 @@
-import { useAddZeroCheckMutation } from '../kit/kitApi';
-import { useKitQuery } from '../lots/lotsApi';
+import { useAddZeroCheckMutation } from '../api/kitApi';
+import { useKitQuery } from '../api/kitApi';
 import { Button } from '../ui/Button';
 import { dayAndTimeOf } from '../ui/dates';
 

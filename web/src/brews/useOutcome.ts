@@ -3,7 +3,7 @@ import { DRAIN_BY_EYE_SD_S, planAgainstActual, type BrewOutcome, type Measured }
 import { brewRecordOf, brewRecordsOf, type BrewView, type KitView } from '@vendu/contract';
 import { useForecaster } from '../board/useForecaster';
 import { recipeKitOf } from '../kit/brewKitOf';
-import { useRecipeQuery } from '../recipes/recipesApi';
+import { useRecipeQuery } from '../api/recipesApi';
 
 /** A brew beside the forecast that the brews before it gave; `null` until the model has answered, or where it cannot. */
 export function useOutcome(brew: BrewView, kit: KitView | undefined): BrewOutcome | null {

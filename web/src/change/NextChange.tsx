@@ -14,9 +14,9 @@ import {
 import { brewRecordsOf, type KitView, type RecipeView } from '@vendu/contract';
 import { useDraft } from '../device/draft';
 import { useForecaster } from '../board/useForecaster';
-import { useBrewQuery } from '../brews/brewsApi';
+import { useBrewQuery } from '../api/brewsApi';
 import { recipeKitOf } from '../kit/brewKitOf';
-import { useRecipeQuery } from '../recipes/recipesApi';
+import { useRecipeQuery } from '../api/recipesApi';
 import { putOnBoard } from '../recipes/usePlanDraft';
 import { Button } from '../ui/Button';
 import { classes } from '../ui/classes';

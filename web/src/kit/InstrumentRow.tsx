@@ -7,7 +7,7 @@ import { firstFault } from '../ui/firstFault';
 import { TroubleNotice } from '../ui/Notice';
 import { QuantityField } from '../ui/QuantityField';
 import { CELSIUS, GRAMS, PERCENT_FINE, within, type Quantity } from '../ui/quantities';
-import { useAddZeroCheckMutation } from './kitApi';
+import { useAddZeroCheckMutation } from '../api/kitApi';
 import { ZeroAge } from './ZeroAge';
 
 const SHOWS: Record<InstrumentKind, Quantity> = {

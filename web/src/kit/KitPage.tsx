@@ -1,5 +1,5 @@
 import { troubleOf } from '../api/problem';
-import { useKitQuery } from '../lots/lotsApi';
+import { useKitQuery } from '../api/kitApi';
 import { Loading } from '../ui/Loading';
 import { Unavailable } from '../ui/Unavailable';
 import { Brewers } from './Brewers';

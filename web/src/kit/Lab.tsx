@@ -5,7 +5,7 @@ import { useSessionQuery } from '../session/sessionApi';
 import { CELSIUS, METRES, PERCENT, PERCENT_FINE } from '../ui/quantities';
 import { EditButton } from './EditButton';
 import { FiguresForm } from './FiguresForm';
-import { useChangeHouseMutation } from './kitApi';
+import { useChangeHouseMutation } from '../api/kitApi';
 import { Section } from './Section';
 
 /** The lab itself: its elevation sets the boiling point, its window the aims. Leads change it. */

@@ -8,7 +8,7 @@ import { WideTable } from '../ui/WideTable';
 import { EditButton } from './EditButton';
 import { FiguresForm } from './FiguresForm';
 import { grinderOptions } from './kitOptions';
-import { useRemoveStatedSettingMutation } from './kitApi';
+import { useRemoveStatedSettingMutation } from '../api/kitApi';
 import { useSaveKit } from './useSaveKit';
 import { withoutId } from './withoutId';
 

@@ -1,5 +1,5 @@
 import { troubleOf, type Trouble } from '../api/problem';
-import { useSaveKitMutation, type KitChange } from './kitApi';
+import { useSaveKitMutation, type KitChange } from '../api/kitApi';
 
 /** Stores a part of the kit; answers what stands against it. */
 export function useSaveKit(): (change: KitChange) => Promise<Trouble | null> {

@@ -9,7 +9,7 @@ import { Notice } from '../ui/Notice';
 import { Unavailable } from '../ui/Unavailable';
 import { lotFormText, type LotDraft } from './lotForm';
 import { LotForm } from './LotForm';
-import { useEditLotMutation, useLotQuery } from './lotsApi';
+import { useEditLotMutation, useLotQuery } from '../api/lotsApi';
 
 export function EditLotPage() {
   const id = Number(useParams()['lotId']);

@@ -19,7 +19,7 @@ import {
   type CsvFile,
   type CsvRow,
 } from './csvLots';
-import { useImportLotsMutation } from './lotsApi';
+import { useImportLotsMutation } from '../api/lotsApi';
 
 /** Columns shown and mended in the preview, in the order of the form; the rest are taken as they are. */
 const SHOWN = [

@@ -11,11 +11,11 @@ import {
 import type { KinLotView, LotView, RecipeListItem } from '@vendu/contract';
 import { troubleOf } from '../api/problem';
 import { carriedOver } from '../recipes/carriedOver';
-import { useLazyRecipeQuery, useStartRecipeMutation } from '../recipes/recipesApi';
+import { useLazyRecipeQuery, useStartRecipeMutation } from '../api/recipesApi';
 import { Button } from '../ui/Button';
 import { TroubleNotice } from '../ui/Notice';
 import { elevationWords, processWords } from '../ui/words';
-import { useKinQuery } from './lotsApi';
+import { useKinQuery } from '../api/lotsApi';
 
 /** Other lots of the producer: what they tasted of, in what they differ, and their recipes to begin with. */
 export function Kin({ lot }: { lot: LotView }) {

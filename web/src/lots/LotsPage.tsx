@@ -11,7 +11,7 @@ import { LotFilters } from './LotFilters';
 import { LotTable } from './LotTable';
 import { addressOf, lotsQueryOf } from './lotsQuery';
 import { NoLots } from './NoLots';
-import { useLotsQuery } from './lotsApi';
+import { useLotsQuery } from '../api/lotsApi';
 
 export function LotsPage() {
   const [address, setAddress] = useSearchParams();

@@ -4,7 +4,8 @@ import { troubleOf } from '../api/problem';
 import { dropDraft } from '../device/draft';
 import { EMPTY_LOT } from './lotForm';
 import { LotForm } from './LotForm';
-import { useKitQuery, useTakeInLotMutation } from './lotsApi';
+import { useKitQuery } from '../api/kitApi';
+import { useTakeInLotMutation } from '../api/lotsApi';
 import { StartingHints } from './StartingHints';
 
 const DRAFT_KEY = 'lot.new';

@@ -9,7 +9,7 @@ import { QuantityField } from '../ui/QuantityField';
 import { PERCENT, ROAST_CELSIUS, within } from '../ui/quantities';
 import { Tick } from '../ui/Tick';
 import { ROAST_WORDS } from '../ui/words';
-import { useAddRoastBatchMutation } from './lotsApi';
+import { useAddRoastBatchMutation } from '../api/lotsApi';
 
 export function NewRoastBatch({ lotId, isFirst }: { lotId: number; isFirst: boolean }) {
   const [add, { error, isLoading }] = useAddRoastBatchMutation();

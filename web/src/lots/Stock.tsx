@@ -7,7 +7,7 @@ import { firstFault } from '../ui/firstFault';
 import { TroubleNotice } from '../ui/Notice';
 import { QuantityField } from '../ui/QuantityField';
 import { GRAMS, within } from '../ui/quantities';
-import { useWeighStockMutation } from './lotsApi';
+import { useWeighStockMutation } from '../api/lotsApi';
 
 /** What is left of a lot: as weighed last, less the doses brewed since. */
 export function Stock({ lot }: { lot: LotView }) {

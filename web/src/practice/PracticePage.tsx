@@ -11,7 +11,7 @@ import {
 import { troubleOf } from '../api/problem';
 import { traceLine } from '../bench/traceLine';
 import { BrewerSection, brewerWords } from '../brewerSection/BrewerSection';
-import { useLotsQuery } from '../lots/lotsApi';
+import { useLotsQuery } from '../api/lotsApi';
 import { FittedStaircase } from '../staircase/FittedStaircase';
 import { Button } from '../ui/Button';
 import { INPUT } from '../ui/Field';

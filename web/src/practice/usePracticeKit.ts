@@ -1,8 +1,8 @@
 import { useMemo } from 'react';
 import type { BrewKit } from '@vendu/core';
 import { brewKitOf, recipeKitOf } from '../kit/brewKitOf';
-import { useKitQuery } from '../lots/lotsApi';
-import { useRecipeQuery } from '../recipes/recipesApi';
+import { useKitQuery } from '../api/kitApi';
+import { useRecipeQuery } from '../api/recipesApi';
 
 /** The kit of a recipe that is followed, or the lab's first brewer; `null` until it is known. */
 export function usePracticeKit(recipeId: number | null): BrewKit | null {

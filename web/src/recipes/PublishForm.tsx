@@ -4,7 +4,7 @@ import { useDraft } from '../device/draft';
 import { Button } from '../ui/Button';
 import { Field, INPUT } from '../ui/Field';
 import { TroubleNotice } from '../ui/Notice';
-import { usePublishMutation } from './recipesApi';
+import { usePublishMutation } from '../api/recipesApi';
 
 /** Note to the customer, and the button that makes a signed-off version public. */
 export function PublishForm({

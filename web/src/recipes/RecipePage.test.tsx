@@ -183,7 +183,9 @@ describe('what a recipe is brewed with and aims at', () => {
     const { sent } = open({
       'GET kit': { body: { ...KIT, waters: [water] } },
       'GET recipes/7': { body: recipe({ versions: [version({ plan: COOL_PLAN })], aim: own }) },
-      'PUT recipes/7/setup': { body: VIEW },
+      'PUT recipes/7/setup': {
+        body: recipe({ versions: [version({ plan: COOL_PLAN })], waterId: 5, aim: own }),
+      },
     });
     await pick('Which water', /^Tap/);
     await userEvent.click(screen.getByRole('button', { name: 'Use the house’s aim' }));
@@ -191,7 +193,7 @@ describe('what a recipe is brewed with and aims at', () => {
       .poll(() => sent.filter(({ method }) => method === 'PUT').map(({ body }) => body))
       .toEqual([
         { waterId: 5, kettleId: null, aim: own },
-        { waterId: null, kettleId: null, aim: null },
+        { waterId: 5, kettleId: null, aim: null },
       ]);
   });
 

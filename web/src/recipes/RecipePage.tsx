@@ -1,11 +1,11 @@
 import { useParams } from 'react-router';
 import { troubleOf } from '../api/problem';
-import { useKitQuery } from '../lots/lotsApi';
+import { useKitQuery } from '../api/kitApi';
 import { Loading } from '../ui/Loading';
 import { Unavailable } from '../ui/Unavailable';
 import { useScrollToHash } from '../ui/useScrollToHash';
 import { RecipeSheet } from './RecipeSheet';
-import { useRecipeQuery } from './recipesApi';
+import { useRecipeQuery } from '../api/recipesApi';
 
 export function RecipePage() {
   const id = Number(useParams()['recipeId']);

@@ -1,8 +1,8 @@
 import type { RecipeView } from '@vendu/contract';
 import { troubleOf } from '../api/problem';
-import { useKitQuery } from '../lots/lotsApi';
+import { useKitQuery } from '../api/kitApi';
 import { Positions } from '../schools/Positions';
-import { useSetRecipeSchoolsMutation } from './recipesApi';
+import { useSetRecipeSchoolsMutation } from '../api/recipesApi';
 
 /** The positions that hold for a recipe that is kept. */
 export function RecipeSchools({ recipe }: { recipe: RecipeView }) {

@@ -5,7 +5,7 @@ import { KitChoice } from '../kit/KitChoice';
 import { kettleOptions, waterOptions } from '../kit/kitOptions';
 import { TroubleNotice } from '../ui/Notice';
 import { AimChoice } from './AimChoice';
-import { useSetUpRecipeMutation } from './recipesApi';
+import { useSetUpRecipeMutation } from '../api/recipesApi';
 
 /** Water, kettle and aim of a recipe: they may change under it. Another paper or brewer makes another recipe. */
 export function RecipeSetup({ recipe, kit }: { recipe: RecipeView; kit: KitView }) {

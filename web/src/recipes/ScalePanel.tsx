@@ -21,7 +21,7 @@ import { QuantityField } from '../ui/QuantityField';
 import { GRAMS, within } from '../ui/quantities';
 import { carriedOver } from './carriedOver';
 import { settingWords } from './settingWords';
-import { useStartRecipeMutation } from './recipesApi';
+import { useStartRecipeMutation } from '../api/recipesApi';
 
 interface ScalePanelProps {
   plan: BrewPlan;

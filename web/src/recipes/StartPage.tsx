@@ -22,8 +22,9 @@ import {
   paperOptions,
   waterOptions,
 } from '../kit/kitOptions';
-import { AdditionsNote } from '../lots/AdditionsNote';
-import { useKitQuery, useLotQuery } from '../lots/lotsApi';
+import { AdditionsNote } from '../ui/AdditionsNote';
+import { useKitQuery } from '../api/kitApi';
+import { useLotQuery } from '../api/lotsApi';
 import { Positions } from '../schools/Positions';
 import { FittedStaircase } from '../staircase/FittedStaircase';
 import { Button } from '../ui/Button';
@@ -36,7 +37,7 @@ import { Unavailable } from '../ui/Unavailable';
 import { processWords } from '../ui/words';
 import { AimChoice } from './AimChoice';
 import { ReasonList } from './ReasonList';
-import { useStartingRecipeQuery, useStartRecipeMutation } from './recipesApi';
+import { useStartingRecipeQuery, useStartRecipeMutation } from '../api/recipesApi';
 import { RoughForecast } from './RoughForecast';
 
 /** The starting recipe of a lot, looked at from every side before it is kept. */

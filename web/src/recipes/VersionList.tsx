@@ -9,7 +9,7 @@ import { offerUndoOf } from '../ui/offerUndo';
 import { CardChanges } from '../publications/CardChanges';
 import { PublishForm } from './PublishForm';
 import { versionStateOf } from './versionStateOf';
-import { useSetAcceptedMutation, useSetSignedOffMutation, useSetWithdrawnMutation } from './recipesApi';
+import { useSetAcceptedMutation, useSetSignedOffMutation, useSetWithdrawnMutation } from '../api/recipesApi';
 
 interface VersionListProps {
   recipe: RecipeView;

@@ -1,6 +1,6 @@
 import { troubleOf } from '../api/problem';
-import { useChangeSchoolsMutation } from '../kit/kitApi';
-import { useKitQuery } from '../lots/lotsApi';
+import { useChangeSchoolsMutation } from '../api/kitApi';
+import { useKitQuery } from '../api/kitApi';
 import { useSessionQuery } from '../session/sessionApi';
 import { Loading } from '../ui/Loading';
 import { TroubleNotice } from '../ui/Notice';

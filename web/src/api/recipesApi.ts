@@ -7,9 +7,84 @@ import type {
   StandsDto,
   StartingPreview,
 } from '@vendu/contract';
-import { api } from '../api/api';
+import { api } from './api';
+import { showing } from './showing';
+import { LIST, lotTags, recipeTags, touchedByRecipe } from './tags';
 
-const ALL = ['Recipe', 'Lot', 'Published'] as const;
+const recipeQueries = api.injectEndpoints({
+  endpoints: (build) => ({
+    recipe: build.query<RecipeView, number>({
+      query: (id) => `recipes/${id}`,
+      providesTags: (recipe) => (recipe ? recipeTags(recipe) : []),
+    }),
+  }),
+});
+
+const showAnswer = showing<RecipeView>((recipe) =>
+  recipeQueries.util.updateQueryData('recipe', recipe.id, () => recipe),
+);
+
+/** After a refusal all is read again: the newer version can be looked at beside the draft. */
+const changed = (recipe: RecipeView | undefined) =>
+  recipe ? touchedByRecipe(recipe) : (['Recipe', 'Lot', 'Published'] as const);
+
+export const recipesApi = recipeQueries.injectEndpoints({
+  endpoints: (build) => ({
+    startingRecipe: build.query<StartingPreview, { lotId: number; recipe: NewRecipeDto }>({
+      query: ({ lotId, recipe }) => ({ url: `lots/${lotId}/starting-recipe`, method: 'POST', body: recipe }),
+      providesTags: (_, __, { lotId }) => [...lotTags(lotId), { type: 'Recipe', id: LIST }, 'Kit'],
+    }),
+    setUpRecipe: build.mutation<RecipeView, { id: number; setup: RecipeSetupDto }>({
+      query: ({ id, setup }) => ({ url: `recipes/${id}/setup`, method: 'PUT', body: setup }),
+      onQueryStarted: showAnswer,
+      invalidatesTags: (recipe) => (recipe ? touchedByRecipe(recipe) : []),
+    }),
+    setRecipeSchools: build.mutation<RecipeView, { id: number; schools: StandsDto | null }>({
+      query: ({ id, schools }) => ({ url: `recipes/${id}/schools`, method: 'PUT', body: { schools } }),
+      onQueryStarted: showAnswer,
+      invalidatesTags: (recipe) => (recipe ? touchedByRecipe(recipe) : []),
+    }),
+    startRecipe: build.mutation<RecipeView, { lotId: number; recipe: NewRecipeDto }>({
+      query: ({ lotId, recipe }) => ({ url: `lots/${lotId}/recipes`, method: 'POST', body: recipe }),
+      onQueryStarted: showAnswer,
+      invalidatesTags: changed,
+    }),
+    addVersion: build.mutation<RecipeView, { id: number; version: NewVersionDto }>({
+      query: ({ id, version }) => ({ url: `recipes/${id}/versions`, method: 'POST', body: version }),
+      onQueryStarted: showAnswer,
+      invalidatesTags: changed,
+    }),
+    setAccepted: build.mutation<RecipeView, { versionId: number; accepted: boolean }>({
+      query: ({ versionId, accepted }) => ({
+        url: `recipe-versions/${versionId}/acceptance`,
+        method: accepted ? 'PUT' : 'DELETE',
+      }),
+      onQueryStarted: showAnswer,
+      invalidatesTags: changed,
+    }),
+    setSignedOff: build.mutation<RecipeView, { versionId: number; signedOff: boolean }>({
+      query: ({ versionId, signedOff }) => ({
+        url: `recipe-versions/${versionId}/sign-off`,
+        method: signedOff ? 'PUT' : 'DELETE',
+      }),
+      onQueryStarted: showAnswer,
+      invalidatesTags: changed,
+    }),
+    publish: build.mutation<RecipeView, PublishDto>({
+      query: (body) => ({ url: 'publications', method: 'POST', body }),
+      onQueryStarted: showAnswer,
+      invalidatesTags: changed,
+    }),
+    setWithdrawn: build.mutation<RecipeView, { publicationId: number; withdrawn: boolean }>({
+      query: ({ publicationId, withdrawn }) => ({
+        url: withdrawn ? `publications/${publicationId}` : `publications/${publicationId}/restore`,
+        method: withdrawn ? 'DELETE' : 'POST',
+      }),
+      onQueryStarted: showAnswer,
+      invalidatesTags: changed,
+    }),
+  }),
+});
 
 export const {
   useLazyRecipeQuery,
@@ -23,54 +98,4 @@ export const {
   useSetSignedOffMutation,
   usePublishMutation,
   useSetWithdrawnMutation,
-} = api.injectEndpoints({
-  endpoints: (build) => ({
-    recipe: build.query<RecipeView, number>({ query: (id) => `recipes/${id}`, providesTags: ['Recipe'] }),
-    startingRecipe: build.query<StartingPreview, { lotId: number; recipe: NewRecipeDto }>({
-      query: ({ lotId, recipe }) => ({ url: `lots/${lotId}/starting-recipe`, method: 'POST', body: recipe }),
-      providesTags: ['Lot', 'Kit'],
-    }),
-    setUpRecipe: build.mutation<RecipeView, { id: number; setup: RecipeSetupDto }>({
-      query: ({ id, setup }) => ({ url: `recipes/${id}/setup`, method: 'PUT', body: setup }),
-      invalidatesTags: (_, error) => (error ? [] : ['Recipe']),
-    }),
-    setRecipeSchools: build.mutation<RecipeView, { id: number; schools: StandsDto | null }>({
-      query: ({ id, schools }) => ({ url: `recipes/${id}/schools`, method: 'PUT', body: { schools } }),
-      invalidatesTags: (_, error) => (error ? [] : ['Recipe']),
-    }),
-    startRecipe: build.mutation<RecipeView, { lotId: number; recipe: NewRecipeDto }>({
-      query: ({ lotId, recipe }) => ({ url: `lots/${lotId}/recipes`, method: 'POST', body: recipe }),
-      invalidatesTags: [...ALL],
-    }),
-    addVersion: build.mutation<RecipeView, { id: number; version: NewVersionDto }>({
-      query: ({ id, version }) => ({ url: `recipes/${id}/versions`, method: 'POST', body: version }),
-      // After a stale save the newer version is fetched too, so that it can be looked at beside the draft.
-      invalidatesTags: [...ALL],
-    }),
-    setAccepted: build.mutation<RecipeView, { versionId: number; accepted: boolean }>({
-      query: ({ versionId, accepted }) => ({
-        url: `recipe-versions/${versionId}/acceptance`,
-        method: accepted ? 'PUT' : 'DELETE',
-      }),
-      invalidatesTags: [...ALL],
-    }),
-    setSignedOff: build.mutation<RecipeView, { versionId: number; signedOff: boolean }>({
-      query: ({ versionId, signedOff }) => ({
-        url: `recipe-versions/${versionId}/sign-off`,
-        method: signedOff ? 'PUT' : 'DELETE',
-      }),
-      invalidatesTags: [...ALL],
-    }),
-    publish: build.mutation<RecipeView, PublishDto>({
-      query: (body) => ({ url: 'publications', method: 'POST', body }),
-      invalidatesTags: [...ALL],
-    }),
-    setWithdrawn: build.mutation<RecipeView, { publicationId: number; withdrawn: boolean }>({
-      query: ({ publicationId, withdrawn }) => ({
-        url: withdrawn ? `publications/${publicationId}` : `publications/${publicationId}/restore`,
-        method: withdrawn ? 'DELETE' : 'POST',
-      }),
-      invalidatesTags: [...ALL],
-    }),
-  }),
-});
+} = recipesApi;

@@ -12,7 +12,7 @@ import type {
   StatedSettingDto,
   WaterDto,
 } from '@vendu/contract';
-import { api } from '../api/api';
+import { api } from './api';
 
 /** What can be added to the kit or changed in it, by its place in the address. */
 interface KitBodies {
@@ -33,6 +33,7 @@ export type KitChange = { [P in KitPart]: { part: P; id: number | null; body: Ki
 const SHOWS_KIT = ['Kit', 'Recipe', 'Lot', 'Brew', 'Published'] as const;
 
 export const {
+  useKitQuery,
   useSaveKitMutation,
   useRemoveStatedSettingMutation,
   useAddZeroCheckMutation,
@@ -40,6 +41,7 @@ export const {
   useChangeSchoolsMutation,
 } = api.injectEndpoints({
   endpoints: (build) => ({
+    kit: build.query<KitView, void>({ query: () => 'kit', providesTags: ['Kit'] }),
     saveKit: build.mutation<KitView, KitChange>({
       query: ({ part, id, body }) =>
         id === null

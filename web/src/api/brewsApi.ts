@@ -9,34 +9,26 @@ import type {
   VerdictDto,
   WeighBrewDto,
 } from '@vendu/contract';
-import type { TypedMutationOnQueryStarted } from '@reduxjs/toolkit/query/react';
 import type { TastingStage } from '@vendu/core';
-import { api, type askInOrder } from '../api/api';
-
-const ALL = ['Brew', 'Lot', 'Recipe'] as const;
+import { api } from './api';
+import { showing } from './showing';
+import { brewTags, touchedByBrew } from './tags';
 
 const brewQueries = api.injectEndpoints({
   endpoints: (build) => ({
-    brew: build.query<BrewView, number>({ query: (id) => `brews/${id}`, providesTags: ['Brew'] }),
+    brew: build.query<BrewView, number>({
+      query: (id) => `brews/${id}`,
+      providesTags: (brew) => (brew ? brewTags(brew) : []),
+    }),
     trace: build.query<BrewTraces, number>({ query: (id) => `brews/${id}/trace` }),
   }),
 });
 
-/**
- * What a change is answered is the brew as it is now, and shown at once: until it was read again, what is typed on the
- * heels of a change would be built on the brew of before.
- */
-const showAnswer: TypedMutationOnQueryStarted<BrewView, unknown, typeof askInOrder, 'api'> = async (
-  _,
-  { dispatch, queryFulfilled },
-) => {
-  try {
-    const { data } = await queryFulfilled;
-    dispatch(brewQueries.util.updateQueryData('brew', data.id, () => data));
-  } catch {
-    // A refusal is told where the change was asked for.
-  }
-};
+const showAnswer = showing<BrewView>((brew) => brewQueries.util.updateQueryData('brew', brew.id, () => brew));
+
+/** After a refusal all is read again: somebody else may have changed it. */
+const changed = (brew: BrewView | undefined) =>
+  brew ? touchedByBrew(brew) : (['Brew', 'Lot', 'Recipe'] as const);
 
 export const brewsApi = brewQueries.injectEndpoints({
   endpoints: (build) => ({
@@ -47,27 +39,27 @@ export const brewsApi = brewQueries.injectEndpoints({
         body: mended,
       }),
       onQueryStarted: showAnswer,
-      invalidatesTags: [...ALL],
+      invalidatesTags: changed,
     }),
     putFractions: build.mutation<BrewView, { id: number; fractions: FractionDto[] }>({
       query: ({ id, fractions }) => ({ url: `brews/${id}/fractions`, method: 'PUT', body: { fractions } }),
       onQueryStarted: showAnswer,
-      invalidatesTags: (_, error) => (error ? [] : [...ALL]),
+      invalidatesTags: (brew) => (brew ? touchedByBrew(brew) : []),
     }),
     putBrew: build.mutation<BrewView, { key: string; brew: PutBrewDto }>({
       query: ({ key, brew }) => ({ url: `brews/by-key/${key}`, method: 'PUT', body: brew }),
       onQueryStarted: showAnswer,
-      invalidatesTags: [...ALL],
+      invalidatesTags: changed,
     }),
     weighBrew: build.mutation<BrewView, { id: number; weighed: WeighBrewDto }>({
       query: ({ id, weighed }) => ({ url: `brews/${id}`, method: 'PATCH', body: weighed }),
       onQueryStarted: showAnswer,
-      invalidatesTags: (_, error) => (error ? [] : [...ALL]),
+      invalidatesTags: (brew) => (brew ? touchedByBrew(brew) : []),
     }),
     addReading: build.mutation<BrewView, { id: number; reading: NewReadingDto }>({
       query: ({ id, reading }) => ({ url: `brews/${id}/readings`, method: 'POST', body: reading }),
       onQueryStarted: showAnswer,
-      invalidatesTags: [...ALL],
+      invalidatesTags: changed,
     }),
     setReadingRemoved: build.mutation<BrewView, { id: number; readingId: number; removed: boolean }>({
       query: ({ id, readingId, removed }) => ({
@@ -75,7 +67,7 @@ export const brewsApi = brewQueries.injectEndpoints({
         method: removed ? 'DELETE' : 'POST',
       }),
       onQueryStarted: showAnswer,
-      invalidatesTags: [...ALL],
+      invalidatesTags: changed,
     }),
     putTasting: build.mutation<BrewView, { id: number; stage: TastingStage; tasting: TastingDto }>({
       query: ({ id, stage, tasting }) => ({
@@ -84,17 +76,17 @@ export const brewsApi = brewQueries.injectEndpoints({
         body: tasting,
       }),
       onQueryStarted: showAnswer,
-      invalidatesTags: [...ALL],
+      invalidatesTags: changed,
     }),
     giveVerdict: build.mutation<BrewView, { id: number; verdict: VerdictDto }>({
       query: ({ id, verdict }) => ({ url: `brews/${id}/verdict`, method: 'PUT', body: verdict }),
       onQueryStarted: showAnswer,
-      invalidatesTags: [...ALL],
+      invalidatesTags: changed,
     }),
     setAside: build.mutation<BrewView, { id: number; aside: boolean }>({
       query: ({ id, aside }) => ({ url: `brews/${id}/set-aside`, method: aside ? 'POST' : 'DELETE' }),
       onQueryStarted: showAnswer,
-      invalidatesTags: [...ALL],
+      invalidatesTags: changed,
     }),
   }),
 });
