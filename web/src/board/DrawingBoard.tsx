@@ -200,7 +200,11 @@ export function DrawingBoard(props: DrawingBoardProps) {
             </text>
             {pour.startsWhen !== undefined && (
               // Beside the handle of its start, under the water.
-              <text x={x(pour.startS) + 8} y={floor - 18} className="halo fill-time text-[11px]">
+              <text
+                {...waitPlace(x(pour.startS), width)}
+                y={floor - 18}
+                className="halo fill-time text-[11px]"
+              >
                 {startWords(pour)}
                 {startsS?.[index] !== undefined && `, about ${formatDuration(startsS[index])}`}
               </text>
@@ -270,12 +274,21 @@ export function DrawingBoard(props: DrawingBoardProps) {
 
 /** Closer to the axis than this a label before its corner would run into the scale, px. */
 const LABEL_ROOM_PX = 60;
+/** Length of the longest sentence of what a pour waits for. */
+const SENTENCE_PX = 290;
 
 /** A total stands before its corner, clear of the rising line; beside the axis it stands after it. */
 function labelPlace(endX: number): { x: number; textAnchor: 'start' | 'end' } {
   return endX < BOARD_MARGIN.left + LABEL_ROOM_PX
     ? { x: endX + 8, textAnchor: 'start' }
     : { x: endX - 6, textAnchor: 'end' };
+}
+
+/** What a pour waits for is a sentence: it stands after its start where there is room, else it ends at the edge. */
+function waitPlace(startX: number, width: number): { x: number; textAnchor: 'start' | 'end' } {
+  return startX + SENTENCE_PX < width
+    ? { x: startX + 8, textAnchor: 'start' }
+    : { x: width - 4, textAnchor: 'end' };
 }
 
 /** Where a handle stands. */

@@ -67,7 +67,7 @@ export function HowPoured({ plan, onOffer, faults }: HowPouredProps) {
               {index === 0 ? (
                 <span className="flex h-9 items-center text-small text-quiet">starts the clock</span>
               ) : (
-                <div className="flex gap-2">
+                <div className="flex flex-wrap gap-2 *:min-w-24 *:flex-1">
                   <select
                     aria-label={`${name}, begins`}
                     className={INPUT}
