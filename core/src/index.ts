@@ -235,6 +235,7 @@ export { type CurvePoint, type GrinderCurve, type MeasuredPoint } from './grind/
 export { type SievedGrind } from './grind/sieveGrind.js';
 export { grindEquivalent, type GrindEquivalent, type MeasuredGrinder } from './grind/grindEquivalent.js';
 export { brewerFaults, type BrewerFault } from './kit/brewerFaults.js';
+export { grinderFaults } from './kit/grinderFaults.js';
 export {
   brewerGeometry,
   brimfulG,

@@ -83,6 +83,10 @@ describe('the kit', () => {
       .send({ ...asTyped(body), bodyOfId: brewers.find(({ id }) => id !== body.id)!.id })
       .expect(422);
     expect(fieldsOf(asBottom.body)).toEqual(['bodyOfId']);
+    // The bottom is filled with 200 g of water; a body that holds less would not fit it.
+    const low = { ...asTyped(body), heightMm: 20, capacityG: 50 };
+    const misfit = await app.barista.put(`/api/kit/brewers/${body.id}`).send(low).expect(422);
+    expect((misfit.body as Problem).detail).toMatch(/^Three small holes would not fit: /);
     const higher = { ...asTyped(body), heightMm: body.heightMm + 5 };
     const changed = (await app.barista.put(`/api/kit/brewers/${body.id}`).send(higher).expect(200))
       .body as KitView;

@@ -38,7 +38,7 @@ describe('what is published', () => {
     const points = grinder.points.map((point) => ({ ...point, setting: point.setting + 3 }));
     await app.barista
       .put(`/api/kit/grinders/${id}`)
-      .send({ ...grinder, name: 'Other', points })
+      .send({ ...grinder, coarsestSetting: null, name: 'Other', points })
       .expect(200);
     const { id: paperId, ...paper } = papers[0]!;
     await app.barista

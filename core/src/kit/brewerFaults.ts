@@ -2,7 +2,7 @@ import { brimfulG, type BrewerBuild, type BrewerMeasures } from './brewerGeometr
 
 /** What of a brewer's figures cannot be together, and what would be taken. */
 export interface BrewerFault {
-  field: 'topDiameterMm' | 'outletDiameterMm' | 'wallMaterial' | 'capacityG';
+  field: 'topDiameterMm' | 'outletDiameterMm' | 'wallMaterial' | 'advisedHighC' | 'capacityG';
   message: string;
   allowed: string;
 }
@@ -16,8 +16,15 @@ export function brewerFaults({
   capacityG,
   wallMaterial = null,
   wallMm = null,
+  advisedLowC = null,
+  advisedHighC = null,
   ...measures
-}: BrewerMeasures & Partial<BrewerBuild> & { capacityG: number }): BrewerFault[] {
+}: BrewerMeasures &
+  Partial<BrewerBuild> & {
+    capacityG: number;
+    advisedLowC?: number | null;
+    advisedHighC?: number | null;
+  }): BrewerFault[] {
   const { topDiameterMm, bottomDiameterMm, outletDiameterMm, outletCount } = measures;
   const faults: BrewerFault[] = [];
   if (topDiameterMm < bottomDiameterMm) {
@@ -41,6 +48,13 @@ export function brewerFaults({
       field: 'wallMaterial',
       message: `Choose what the wall of ${wallMm} mm is made of, or leave its thickness open.`,
       allowed: 'a material, or no thickness',
+    });
+  }
+  if (advisedLowC !== null && advisedHighC !== null && advisedHighC < advisedLowC) {
+    faults.push({
+      field: 'advisedHighC',
+      message: `The maker's advice must end at ${advisedLowC} °C or hotter.`,
+      allowed: `${advisedLowC} °C or more`,
     });
   }
   const brimG = brimfulG(measures);

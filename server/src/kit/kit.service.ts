@@ -1,6 +1,13 @@
 import { Injectable } from '@nestjs/common';
 import { UniqueConstraintError, type Model, type ModelStatic } from 'sequelize';
-import { brewerFaults, brewerGeometry, grinderCurve, type BrewKit, type FeederKind } from '@vendu/core';
+import {
+  brewerFaults,
+  brewerGeometry,
+  grinderCurve,
+  grinderFaults,
+  type BrewKit,
+  type FeederKind,
+} from '@vendu/core';
 import type {
   BrewerDto,
   BrewerView,
@@ -148,6 +155,7 @@ export class KitService {
     const whole = body ? { ...brewer, ...body } : brewer;
     const [fault] = brewerFaults(whole);
     if (fault) throw invalidField(fault);
+    if (id !== null && brewer.bodyOfId === null) await this.refuseMisfit(id, bodyPart(brewer));
     if (!(await PaperModel.findByPk(brewer.paperId))) {
       throw invalidField({ field: 'paperId', message: 'There is no such paper.' });
     }
@@ -157,6 +165,15 @@ export class KitService {
         await BrewerModel.update(bodyPart(brewer), { where: { bodyOfId: saved } });
     });
     return this.kit();
+  }
+
+  /** A body that one of its bottoms would no longer fit. */
+  private async refuseMisfit(id: number, body: BrewerBody): Promise<void> {
+    for (const bottom of await BrewerModel.findAll({ where: { bodyOfId: id } })) {
+      const [fault] = brewerFaults({ ...bottom.get(), ...body });
+      if (!fault) continue;
+      throw invalidField({ ...fault, message: `${bottom.name} would not fit: ${fault.message}` });
+    }
   }
 
   /** What another bottom takes over from its brewer; `null` of a brewer of its own. */
@@ -234,7 +251,8 @@ export class KitService {
   ): Promise<KitView> {
     const curve = grinderCurve({ points: grinder.points });
     if (!curve.ok) throw invalidField({ field: 'points', message: curve.message });
-    refuseReversed(grinder);
+    const [fault] = grinderFaults(grinder);
+    if (fault) throw invalidField(fault);
     const points = grinder.points.map((point) => ({ ...point }));
     const words = grinder.words.map((each) => ({ ...each }));
     await this.save(request, GrinderModel, id, 'grinder', grinder.revision, { ...grinder, points, words });
@@ -359,25 +377,6 @@ function bodyPart({ shape, topDiameterMm, heightMm, ribs, wallMaterial, wallMm }
 
 function feederWords(kind: FeederKind): string {
   return kind === 'regulator' ? 'regulator' : 'shower plate';
-}
-
-/** Ends of a scale, and of what a word means on it, that are the wrong way round. */
-function refuseReversed({ finestSetting, coarsestSetting, words }: GrinderDto): void {
-  if (finestSetting !== null && coarsestSetting !== null && finestSetting >= coarsestSetting) {
-    throw invalidField({
-      field: 'coarsestSetting',
-      message: `The coarsest setting must lie above the finest, ${finestSetting}.`,
-      allowed: `above ${finestSetting}`,
-    });
-  }
-  words.forEach(({ word, fromSetting, toSetting }, index) => {
-    if (fromSetting <= toSetting) return;
-    throw invalidField({
-      field: `words.${index}.toSetting`,
-      message: `“${word}” must end at ${fromSetting} or coarser.`,
-      allowed: `${fromSetting} or more`,
-    });
-  });
 }
 
 /** As much as a water by analysis may have: no recipe for coffee comes near it, a slipped decimal point does. */
