@@ -37,6 +37,6 @@ test('a recipe says its grind on every grinder of the lab', async ({ page }) => 
   await signIn(page, 'barista');
   await page.goto('/recipes/1');
   const section = page.getByRole('heading', { name: /^Its grind on every grinder/ }).locator('..');
-  await expect(section.getByRole('row').filter({ hasText: 'Halyard' })).toContainText('3.5');
-  await expect(section.getByRole('row').filter({ hasText: 'Sextant' })).toContainText(/16.*15 to 17/);
+  await expect(section.getByRole('row').filter({ hasText: 'Halyard' })).toContainText('3.3');
+  await expect(section.getByRole('row').filter({ hasText: 'Sextant' })).toContainText(/16.*14 to 17/);
 });

@@ -5,7 +5,7 @@ import { startingRecipe } from '../startingRecipe/startingRecipe.js';
 import type { StartingFacts } from '../startingRecipe/facts.js';
 import { PLAN } from '../testing/brews.js';
 import type { BaseProcess, Process } from '../vocabulary.js';
-import { lotDifferences } from './lotDifferences.js';
+import { lotDifferences, type LotOrigin } from './lotDifferences.js';
 import { labelNotesIn, labelNotesText } from './labelNotes.js';
 import { isOfProcess, mayHaveBase, processFaults } from './process.js';
 
@@ -18,6 +18,18 @@ const facts = (process: Process, baseProcess: BaseProcess | null, elevationM: nu
   brewer: { shape: 'cone', usualDoseG: 16 },
   labElevationM: 0,
 });
+const ORIGIN: LotOrigin = {
+  process: 'natural',
+  baseProcess: null,
+  additions: '',
+  isDecaffeinated: false,
+  elevationFromM: null,
+  elevationToM: null,
+  elevationWord: null,
+  variety: '',
+  harvest: '',
+  drying: '',
+};
 const rulesOf = (process: Process, baseProcess: BaseProcess | null, elevationM = 1500) =>
   startingRecipe(facts(process, baseProcess, elevationM)).reasons.figures.flatMap(({ steps }) =>
     steps.map(({ ruleId }) => ruleId),
@@ -88,16 +100,9 @@ describe('a process on top of another', () => {
 
   it('tells siblings apart where both bases are known', () => {
     const origin = (baseProcess: BaseProcess | null) => ({
+      ...ORIGIN,
       process: 'anaerobic' as const,
       baseProcess,
-      additions: '',
-      isDecaffeinated: false,
-      elevationFromM: null,
-      elevationToM: null,
-      elevationWord: null,
-      variety: '',
-      harvest: '',
-      drying: '',
     });
     expect(lotDifferences(origin('natural'), origin('washed'))).toEqual(['process']);
     expect(lotDifferences(origin('natural'), origin(null))).toEqual([]);
@@ -129,19 +134,7 @@ describe('a process on top of another', () => {
   });
 
   it('tells siblings apart by what was done besides', () => {
-    const origin = (more: object) => ({
-      process: 'natural' as const,
-      baseProcess: null,
-      additions: '',
-      isDecaffeinated: false,
-      elevationFromM: null,
-      elevationToM: null,
-      elevationWord: null,
-      variety: '',
-      harvest: '',
-      drying: '',
-      ...more,
-    });
+    const origin = (more: object) => ({ ...ORIGIN, ...more });
     expect(lotDifferences(origin({}), origin({ isDecaffeinated: true }))).toEqual(['process']);
     expect(lotDifferences(origin({ additions: 'mango' }), origin({ additions: 'passion fruit' }))).toEqual(
       [],
