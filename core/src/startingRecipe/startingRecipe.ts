@@ -71,8 +71,8 @@ export interface StartingRecipe {
 
 /** Time a bed has to drain after the last pour, at the least, s (assumed). */
 const SHORTEST_DRAIN_S = 30;
-/** Shortest pause between two pours, s (assumed: time to put the kettle down and read the scale). */
-const SHORTEST_PAUSE_S = 5;
+/** Shortest pause between two pours, s (assumed: time to put the kettle down, read the scale and look at the bed). */
+const SHORTEST_PAUSE_S = 15;
 
 /**
  * The first recipe for a lot on one brewer, each figure with its reasons. A table of pushes, no
