@@ -126,7 +126,7 @@ export { asItWaits } from './forecast/asItWaits.js';
 export { guidedMoment, type GuidedMoment } from './card/guidedSteps.js';
 export { pouredAtC, USUAL_ROOM_C } from './plan/openLid.js';
 export { grindingOf, grindWords, type GrindPart, type Grinding } from './plan/grinding.js';
-export { planChanges, type PlanChange } from './plan/planChanges.js';
+export { kettleWords, planChanges, type PlanChange } from './plan/planChanges.js';
 export { amountsFromTotalsG } from './plan/amountsFromTotals.js';
 export { pouringWords, startWords, USUAL_LEVEL_MM } from './plan/pouringWords.js';
 export { STREAM_GPS, STREAMS, streamOf, type Stream } from './plan/stream.js';

@@ -189,6 +189,11 @@ describe('what to have ready', () => {
   it('follows paper and plan', () => {
     expect(tasks({}, 300)).toEqual(['water', 'rinse', 'discard', 'weigh', 'grind', 'level', 'tare']);
     expect(tasks({ ballUntilS: 40 }, 0)).toEqual(['water', 'weigh', 'grind', 'level', 'chill-ball', 'tare']);
+    const hotFirst = {
+      ...plan,
+      pours: plan.pours.map((pour, at) => (at === 0 ? { ...pour, kettleC: 98 } : pour)),
+    };
+    expect(preparationOf({ plan: hotFirst, rinseG: 0 })[0]).toEqual({ task: 'water', figure: 98 });
     const built = preparationOf({ plan, rinseG: 300, fold: 'pleated', wallMaterial: 'ceramic' });
     expect(built.map(({ task }) => task).slice(0, 3)).toEqual(['water', 'fold', 'rinse']);
     // Half as much again warms a thick wall through (assumed).

@@ -1,5 +1,5 @@
 import { grindingOf } from '../plan/grinding.js';
-import type { BrewPlan } from '../plan/plan.js';
+import { pourKettlesC, type BrewPlan } from '../plan/plan.js';
 import type { PaperFold, WallMaterial } from '../vocabulary.js';
 
 export const PREPARATION_TASKS = [
@@ -60,7 +60,7 @@ export function preparationOf({
         ]
       : [];
   return [
-    { task: 'water', figure: plan.kettleC },
+    { task: 'water', figure: pourKettlesC(plan)[0] ?? plan.kettleC },
     ...(soakMin ? [{ task: 'soak', figure: soakMin } as const] : []),
     ...(fold === null ? [] : [{ task: 'fold', figure: null } as const]),
     ...rinsing,

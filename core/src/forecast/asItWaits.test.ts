@@ -133,6 +133,22 @@ describe('what else is told of a plan whose pours wait', () => {
         PLAIN,
       ).pours[1]?.startS ?? 0;
     expect(going([])).toBe(asWaited.pours[1]?.startS);
+    // Marked just now, whatever the model had expected.
+    const marked = brewAsGoing(
+      {
+        plan: waiting,
+        steps: [0, 1].map((stepIndex) => ({
+          stepIndex,
+          atS: stepIndex * 47.3,
+          skipped: false,
+          totalG: null,
+        })),
+        events: [],
+      },
+      CONE_KIT,
+      PLAIN,
+    );
+    expect(marked.pours[1]?.startS).toBe(47.3);
     // Nothing has gone on by then: it begins at once, not in the past.
     expect(going([{ kind: 'first-drip', atS: 200 }])).toBe(200);
   });

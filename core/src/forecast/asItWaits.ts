@@ -16,8 +16,8 @@ interface Waiting {
   kit: BrewKit;
   factors: LearnedFactors;
   roastAgeDays?: number | undefined;
-  /** A brew under way, s on its clock: what began before it is done, and what has not cannot begin before it. */
-  knownS?: number;
+  /** A brew under way: pours that have begun keep their time, and what has not cannot begin before what is known, s. */
+  going?: { begunPours: number; knownS: number };
 }
 
 /**
@@ -27,13 +27,18 @@ interface Waiting {
  *
  * @returns the same plan where no pour waits
  */
-export function asItWaits({ plan, kit, factors, roastAgeDays, knownS = 0 }: Waiting): BrewPlan {
+export function asItWaits({
+  plan,
+  kit,
+  factors,
+  roastAgeDays,
+  going: { begunPours, knownS } = { begunPours: 0, knownS: 0 },
+}: Waiting): BrewPlan {
   if (plan.pours.every(({ startsWhen }) => startsWhen === undefined)) return plan;
   const pours: Pour[] = [];
   for (const pour of plan.pours) {
     const before = pours.at(-1);
-    // A mark tells a moment to the fraction of a second; what was done keeps it.
-    if (knownS > 0 && pour.startS < knownS) {
+    if (pours.length < begunPours) {
       pours.push(pour);
       continue;
     }

@@ -1,4 +1,5 @@
 import { addedAgitation } from '../bench/benchEvents.js';
+import { benchSteps } from '../bench/benchSteps.js';
 import { planAsGoing } from '../bench/liveBrew.js';
 import type { BrewDone } from '../calibration/brewAsDone.js';
 import {
@@ -22,7 +23,17 @@ export function brewAsGoing(
   const going = planAsGoing({ plan, done: steps, events, ambientC: kit.ambientC });
   // What is not marked by then had not begun.
   const knownS = Math.max(0, ...[...steps, ...events].map(({ atS }) => atS));
-  const timed = factors ? asItWaits({ plan: going, kit, factors, roastAgeDays, knownS }) : going;
+  const planned = benchSteps(plan);
+  const begunPours = Math.max(
+    0,
+    ...steps.map(({ stepIndex }) => {
+      const step = planned[stepIndex];
+      return step?.kind === 'pour' ? step.pourNumber : 0;
+    }),
+  );
+  const timed = factors
+    ? asItWaits({ plan: going, kit, factors, roastAgeDays, going: { begunPours, knownS } })
+    : going;
   const conditions = conditionsOfPlan({
     plan: timed,
     kit,

@@ -45,7 +45,7 @@ export function planChanges({ from, to }: { from: BrewPlan; to: BrewPlan }): Pla
 
 const FIGURES: { figure: PlanChange['figure']; print: (plan: BrewPlan) => string }[] = [
   { figure: 'grind', print: grindWords },
-  { figure: 'kettle', print: printKettle },
+  { figure: 'kettle', print: kettleWords },
   { figure: 'dose', print: (plan) => `${roundToTenth(plan.doseG)} g` },
   { figure: 'water', print: (plan) => `${planWaterG(plan)} g` },
   { figure: 'ratio', print: (plan) => formatRatio(planRatio(plan)) },
@@ -76,7 +76,8 @@ const FIGURES: { figure: PlanChange['figure']; print: (plan: BrewPlan) => string
   { figure: 'serving', print: printServing },
 ];
 
-function printKettle(plan: BrewPlan): string {
+/** What the kettle is set to, first and where a pour sets it anew: `96 °C, 91 °C from pour 2`. */
+export function kettleWords(plan: BrewPlan): string {
   const changes = pourKettlesC(plan).flatMap((kettleC, index, all) =>
     index > 0 && kettleC !== all[index - 1] ? [`${kettleC} °C from pour ${index + 1}`] : [],
   );

@@ -6,6 +6,7 @@ import {
   formatDuration,
   formatRatio,
   grindWords,
+  kettleWords,
   planRatio,
   planAllWaterG,
   type Aim,
@@ -228,7 +229,7 @@ function PreviewSheet({
           <span className="text-water">
             {planAllWaterG(plan)} g, {formatRatio(planRatio(plan))}
           </span>
-          <span className="text-temperature">{plan.kettleC} °C</span>
+          <span className="text-temperature">{kettleWords(plan)}</span>
           <span>
             {grindWords(plan)}
             {preview.grinderSetting !== null && ` (setting ${preview.grinderSetting})`}
