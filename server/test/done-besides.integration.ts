@@ -32,6 +32,10 @@ it('a lot is found by everything that was done to it, and starts by all of it', 
   const { lots } = (await app.barista.get('/api/lots?search=All%20of%20it').expect(200)).body as LotsPageView;
   const read = (await app.barista.get(`/api/lots/${lots[0]?.id ?? 0}`).expect(200)).body as LotView;
   expect(read).toMatchObject({ isDecaffeinated: true, labelNotes: ['mango', 'Rum'] });
+  // As many and as long as are taken.
+  const longest = Array.from({ length: 12 }, (_, index) => `${index}`.padEnd(60, 'x'));
+  const full = await takeInLot(app.barista, { name: 'Every note', labelNotes: longest });
+  expect(full.labelNotes).toEqual(longest);
   const { labelNotes: _, ...facts } = lot;
   const refused = await app.barista
     .patch(`/api/lots/${lot.id}`)

@@ -8,7 +8,9 @@ export const doneBesides: Migration = {
   name: '0018-done-besides',
   statements: [
     `ALTER TABLE grinders ADD COLUMN owner VARCHAR(120) NOT NULL DEFAULT '' AFTER burr_set`,
-    `ALTER TABLE lots ADD COLUMN is_decaffeinated BOOLEAN NOT NULL DEFAULT FALSE AFTER additions`,
+    `ALTER TABLE lots
+      MODIFY label_notes VARCHAR(800) NOT NULL,
+      ADD COLUMN is_decaffeinated BOOLEAN NOT NULL DEFAULT FALSE AFTER additions`,
     `ALTER TABLE roast_batches ADD COLUMN is_sample BOOLEAN NOT NULL DEFAULT FALSE`,
     `ALTER TABLE brews
       ADD COLUMN tail_g DECIMAL(6,1) NULL AFTER beverage_g,

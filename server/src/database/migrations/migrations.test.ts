@@ -21,7 +21,7 @@ const LANDED = {
   '0015-base-process': '4104ed3a470f0ad9',
   '0016-green-by-eye': '9c2d6719374cb670',
   '0017-kit-in-full': '804dac853df15084',
-  '0018-done-besides': '90ed97d5fa08a525',
+  '0018-done-besides': '5e99b75f55b08479',
 };
 
 describe('the steps of the schema', () => {
