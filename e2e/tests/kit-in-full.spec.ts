@@ -16,7 +16,7 @@ test('another bottom of a brewer is added, follows its body, and starts a recipe
     ['Hole', '4'],
     ['Holes', '3'],
     ['Maker advises from', '98'],
-    ['to', '99'],
+    ['Maker advises to', '99'],
   ] as const) {
     await form.getByLabel(label, { exact: true }).fill(text);
   }

@@ -55,7 +55,13 @@ const BREWER_FIELDS = (papers: KitView['papers']): FigureField<BrewerDto>[] => [
     quantity: CELSIUS,
     isOptional: true,
   },
-  { field: 'advisedHighC', label: 'to', kind: 'figure', quantity: CELSIUS, isOptional: true },
+  {
+    field: 'advisedHighC',
+    label: 'Maker advises to',
+    kind: 'figure',
+    quantity: CELSIUS,
+    isOptional: true,
+  },
   { field: 'usualDoseG', label: 'Usual dose', kind: 'figure', quantity: GRAMS },
   { field: 'capacityG', label: 'Most water in a brew', kind: 'figure', quantity: GRAMS },
 ];

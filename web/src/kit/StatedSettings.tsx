@@ -58,7 +58,7 @@ export function StatedSettings({ kit }: { kit: KitView }) {
               <tr className="border-b border-rule text-left text-quiet">
                 <th className="py-1 font-normal">Statement</th>
                 <th className="py-1 pl-3 font-normal">Who says so</th>
-                <th className="py-1 pl-3 font-normal">Against it</th>
+                <th className="py-1 pl-3 font-normal">Beside it</th>
                 <th>
                   <span className="sr-only">Remove</span>
                 </th>
