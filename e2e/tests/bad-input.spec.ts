@@ -102,12 +102,12 @@ test('a version edited by two people: the second keeps his edits and puts them o
   await page.getByRole('button', { name: 'Save as version 2' }).click();
   await expect(page.getByRole('heading', { name: /version 2/ })).toBeVisible();
 
-  await type(other.page.getByLabel('Grind', { exact: true }), '640');
+  await type(other.page.getByLabel('Grind', { exact: true }), '515');
   await other.page.getByRole('button', { name: 'Save as version 2' }).click();
   await expect(
     other.page.getByText('Version 2 was saved since you opened version 1', { exact: false }),
   ).toBeVisible();
-  await expect(other.page.getByLabel('Grind', { exact: true })).toHaveValue('640');
+  await expect(other.page.getByLabel('Grind', { exact: true })).toHaveValue('515');
   await other.page.getByRole('button', { name: 'Put mine on top of version 2' }).click();
   await other.page.getByRole('button', { name: 'Save as version 3' }).click();
   await expect(other.page.getByRole('heading', { name: /version 3/ })).toBeVisible();
