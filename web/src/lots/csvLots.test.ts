@@ -42,6 +42,16 @@ describe('lots from a file', () => {
     expect(faultsOf(said('washed natural')).map(({ field }) => field)).toContain('process');
   });
 
+  it('takes what was done besides and the notes of the label, and names what is neither yes nor no', () => {
+    const said = (decaf: string, notes = '') =>
+      readCsv(`Name,Country,Process,Decaf,Notes\nA,RW,anaerobic,${decaf},"${notes}"`).rows[0]!;
+    for (const yes of ['yes', 'X', 'decaf', '1']) expect(lotOf(said(yes)).isDecaffeinated).toBe(true);
+    for (const no of ['', 'no', '-']) expect(lotOf(said(no)).isDecaffeinated).toBe(false);
+    expect(faultsOf(said('half')).map(({ field }) => field)).toEqual(['isDecaffeinated']);
+    expect(lotOf(said('', 'plum, cocoa nib; plum')).labelNotes).toEqual(['plum', 'cocoa nib']);
+    expect(faultsOf(said('', 'x'.repeat(61))).map(({ field }) => field)).toEqual(['labelNotes']);
+  });
+
   it('names every fault of a row by its field, and keeps what was typed', () => {
     const { rows } = readCsv('Name,Country,Process,Roasted on,Elevation\n,Atlantis,boiled,2026-13-40,lofty');
     const fields = faultsOf(rows[0]!).map(({ field }) => field);

@@ -118,7 +118,28 @@ export function faultsOf(row: CsvRow): FieldError[] {
   const { process, baseProcess } = text;
   // The form hides a base that cannot be; a file may still say one, and nothing of it is dropped unseen.
   const base = process && baseProcess ? processFaults({ process, baseProcess }) : [];
-  return [...readLotForm(text, { kind: 'new' }).errors, ...base];
+  return [
+    ...readLotForm(text, { kind: 'new' }).errors,
+    ...base,
+    ...decaffeinatedFaults(text.isDecaffeinated),
+  ];
+}
+
+const YES = /^(y|yes|true|x|1|decaf|decaffeinated)$/i;
+const NO = /^(|n|no|false|0|-|none)$/i;
+
+/** As it is said; what is neither yes nor no stays as typed, and is named. */
+function decaffeinatedSaid(typed: LotFormText['isDecaffeinated']): LotFormText['isDecaffeinated'] {
+  const said = typed.trim();
+  if (YES.test(said)) return 'yes';
+  return NO.test(said) ? '' : typed;
+}
+
+/** What the form knows as a choice may be any word in a file. */
+function decaffeinatedFaults(said: string): FieldError[] {
+  return said === '' || said === 'yes'
+    ? []
+    : [{ field: 'isDecaffeinated', message: 'Decaffeinated must be yes or no.' }];
 }
 
 export function lotOf(row: CsvRow): NewLotDto {
@@ -133,7 +154,7 @@ function inHouseWords(kept: CsvRow): LotFormText {
     ...row,
     country: countryCodeOf(row.country),
     ...processesSaid(row),
-    isDecaffeinated: /^(y|yes|true|x|1|decaf|decaffeinated)$/i.test(row.isDecaffeinated.trim()) ? 'yes' : '',
+    isDecaffeinated: decaffeinatedSaid(row.isDecaffeinated),
     roastLevel: named(ROAST_LEVELS, ROAST_WORDS, row.roastLevel),
   };
 }
