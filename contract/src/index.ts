@@ -7,6 +7,7 @@ export type { Choice, NumberRange, TextLength } from './validation/decorators.js
 export * from './validation/fieldError.js';
 export * from './session/session.js';
 export * from './kit/kit.js';
+export * from './kit/houseDtos.js';
 export * from './kit/kitDtos.js';
 export * from './lots/lotFields.js';
 export * from './lots/lots.js';

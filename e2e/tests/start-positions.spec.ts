@@ -33,7 +33,7 @@ test('what others also do with such a lot is offered, taken, and kept with the r
   await signIn(page, 'barista');
   // An anaerobic natural.
   await page.goto('/lots/2/start');
-  const hotFirst = page.getByLabel('The first quarter hot, the rest cool');
+  const hotFirst = page.getByLabel('The first pour hot, the rest cool');
   await expect(hotFirst).not.toBeChecked();
   await expect(page.getByText('91 °C', { exact: true }).first()).toBeVisible();
   await hotFirst.check();

@@ -34,7 +34,7 @@ import {
 } from '@vendu/core';
 import type { BrewListItem } from '../brews/brews.js';
 import type { PublicationView } from '../publications/publications.js';
-import { AimDto, StandsDto } from '../kit/kitDtos.js';
+import { AimDto, StandsDto } from '../kit/houseDtos.js';
 import { IsPlainObject, NumberBetween, OneOf, TextUpTo } from '../validation/decorators.js';
 
 const MOST_POURS = 12;

@@ -31,7 +31,13 @@ describe('what is offered beside a starting recipe', () => {
     ]);
   });
 
-  it('a hot first quarter is poured hotter, and the rest as cool as without', () => {
+  it('a hot first pour is on a step of the thermostat', () => {
+    const { plan } = startingRecipe({ ...LOT, kettleStepC: 2 }, { offersTaken: ['hot-first'] });
+    expect(plan.kettleC % 2).toBe(0);
+    expect(plan.kettleC).toBeGreaterThan(pourKettlesC(plan)[1] ?? 99);
+  });
+
+  it('a hot first pour is poured hotter, and the rest as cool as without', () => {
     const cool = startingRecipe(LOT).plan;
     const { plan, reasons } = startingRecipe(LOT, { offersTaken: ['hot-first'] });
     const [first, ...rest] = pourKettlesC(plan);

@@ -22,10 +22,10 @@ interface OfferRule {
   what: string;
   because: string;
   applies: (facts: StartingFacts, plan: BrewPlan) => boolean;
-  made: (plan: BrewPlan, boilingC: number) => BrewPlan;
+  made: (plan: BrewPlan, kettle: { boilingC: number; stepC: number }) => BrewPlan;
 }
 
-/** A hot first quarter lies this much above the rest, C (common practice: near boiling before 90 to 92). */
+/** A hot beginning lies this much above the rest, C (common practice: near boiling before 90 to 92). */
 const HOTTER_C = 5;
 /** More of the water over a chilled ball cools the cup and flattens it (common practice: 20 to 30 % at most). */
 const CHILLED_SHARE = 0.25;
@@ -33,11 +33,12 @@ const CHILLED_SHARE = 0.25;
 const OFFER_RULES: readonly OfferRule[] = [
   {
     id: 'hot-first',
-    what: 'The first quarter hot, the rest cool',
+    what: 'The first pour hot, the rest cool',
     because: 'long or closed fermentation: what is wanted comes out early, what is not needs heat late',
     applies: (facts, { pours }) => isLongFermented(facts.process) && pours.length > 1,
-    made: (plan, boilingC) => {
-      const firstC = Math.min(plan.kettleC + HOTTER_C, FIGURE_LIMITS.kettleC.high, Math.floor(boilingC));
+    made: (plan, { boilingC, stepC }) => {
+      const hottestC = Math.min(plan.kettleC + HOTTER_C, FIGURE_LIMITS.kettleC.high, Math.floor(boilingC));
+      const firstC = Math.floor(hottestC / stepC) * stepC;
       return {
         ...plan,
         kettleC: firstC,
@@ -75,7 +76,7 @@ export function withOffers(
   return {
     plan: made
       .filter(({ id }) => taken.includes(id))
-      .reduce((so, { made: change }) => change(so, boilingC), plan),
+      .reduce((so, { made: change }) => change(so, { boilingC, stepC: facts.kettleStepC ?? 1 }), plan),
     offers: made.map(({ id, what, because }) => ({ id, what, because, isTaken: taken.includes(id) })),
   };
 }

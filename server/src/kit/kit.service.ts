@@ -51,6 +51,8 @@ import {
   statedSettingView,
   waterView,
 } from './kit-views.js';
+import { bodyOf, bodyPart, refuseMisfit } from './brewer-bottoms.js';
+import { reachedBy, refuseOverdosed } from './mixed-water.js';
 import { refuseReversedWindow } from './reversed-window.js';
 import { PaperModel } from './paper.model.js';
 import { SieveModel } from './sieve.model.js';
@@ -151,11 +153,11 @@ export class KitService {
     brewer: BrewerDto,
     request: RequestKeyOf | null = null,
   ): Promise<KitView> {
-    const body = await this.bodyOf(brewer, id);
+    const body = await bodyOf(brewer, id);
     const whole = body ? { ...brewer, ...body } : brewer;
     const [fault] = brewerFaults(whole);
     if (fault) throw invalidField(fault);
-    if (id !== null && brewer.bodyOfId === null) await this.refuseMisfit(id, bodyPart(brewer));
+    if (id !== null && brewer.bodyOfId === null) await refuseMisfit(id, bodyPart(brewer));
     if (!(await PaperModel.findByPk(brewer.paperId))) {
       throw invalidField({ field: 'paperId', message: 'There is no such paper.' });
     }
@@ -165,32 +167,6 @@ export class KitService {
         await BrewerModel.update(bodyPart(brewer), { where: { bodyOfId: saved } });
     });
     return this.kit();
-  }
-
-  /** A body that one of its bottoms would no longer fit. */
-  private async refuseMisfit(id: number, body: BrewerBody): Promise<void> {
-    for (const bottom of await BrewerModel.findAll({ where: { bodyOfId: id } })) {
-      const [fault] = brewerFaults({ ...bottom.get(), ...body });
-      if (!fault) continue;
-      throw invalidField({ ...fault, message: `${bottom.name} would not fit: ${fault.message}` });
-    }
-  }
-
-  /** What another bottom takes over from its brewer; `null` of a brewer of its own. */
-  private async bodyOf({ bodyOfId }: BrewerDto, id: number | null): Promise<BrewerBody | null> {
-    if (bodyOfId === null) return null;
-    const body = await BrewerModel.findByPk(bodyOfId);
-    if (!body) throw invalidField({ field: 'bodyOfId', message: 'There is no such brewer.' });
-    if (body.bodyOfId !== null || body.id === id) {
-      throw invalidField({
-        field: 'bodyOfId',
-        message: 'A bottom belongs to a brewer, not to another bottom.',
-      });
-    }
-    if (id !== null && (await BrewerModel.count({ where: { bodyOfId: id } })) > 0) {
-      throw invalidField({ field: 'bodyOfId', message: 'This brewer has bottoms of its own.' });
-    }
-    return bodyPart(body);
   }
 
   async saveSieve(id: number | null, sieve: SieveDto, request: RequestKeyOf | null = null): Promise<KitView> {
@@ -365,42 +341,6 @@ export class KitService {
   }
 }
 
-/** What a brewer keeps whichever bottom is in it. */
-type BrewerBody = Pick<
-  BrewerDto,
-  'shape' | 'topDiameterMm' | 'heightMm' | 'ribs' | 'wallMaterial' | 'wallMm'
->;
-
-function bodyPart({ shape, topDiameterMm, heightMm, ribs, wallMaterial, wallMm }: BrewerBody): BrewerBody {
-  return { shape, topDiameterMm, heightMm, ribs, wallMaterial, wallMm };
-}
-
 function feederWords(kind: FeederKind): string {
   return kind === 'regulator' ? 'regulator' : 'shower plate';
-}
-
-/** As much as a water by analysis may have: no recipe for coffee comes near it, a slipped decimal point does. */
-const MOST_MG_PER_L = 1000;
-
-function refuseOverdosed(reached: { hardnessMgPerL: number; alkalinityMgPerL: number }): void {
-  for (const [what, mgPerL] of [
-    ['hardness', reached.hardnessMgPerL],
-    ['alkalinity', reached.alkalinityMgPerL],
-  ] as const) {
-    if (mgPerL <= MOST_MG_PER_L) continue;
-    throw invalidField({
-      field: 'mix.concentrates',
-      message: `This mix comes to a ${what} of ${mgPerL} mg/L; check the grams per litre.`,
-      allowed: `up to ${MOST_MG_PER_L} mg/L`,
-    });
-  }
-}
-
-function reachedBy(
-  base: number,
-  concentrates: readonly { hardnessPerG: number; alkalinityPerG: number; gPerL: number }[],
-  field: 'hardnessPerG' | 'alkalinityPerG',
-): number {
-  const reached = concentrates.reduce((sum, each) => sum + each.gPerL * each[field], base);
-  return Math.round(reached * 10) / 10;
 }
