@@ -44,6 +44,10 @@ export type WallMaterial = (typeof WALL_MATERIALS)[number];
 export const PAPER_FOLDS = ['smooth', 'pleated'] as const;
 export type PaperFold = (typeof PAPER_FOLDS)[number];
 
+/** What keeps a paper where it belongs: open channels behind it, and no water past it. */
+export const PAPER_SEATINGS = ['spoon', 'tool'] as const;
+export type PaperSeating = (typeof PAPER_SEATINGS)[number];
+
 /** How much body a paper lets into the cup: papers are judged by it as much as by their flow. */
 export const PAPER_BODIES = ['little', 'some', 'much'] as const;
 export type PaperBody = (typeof PAPER_BODIES)[number];

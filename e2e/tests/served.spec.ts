@@ -47,12 +47,19 @@ test('needles, a shower plate, a level to wait for, a tail of its own and a deca
   }
   const serving = page.getByRole('list', { name: 'With the beverage' }).getByRole('listitem');
   await expect(serving).toHaveText([
-    'Stand the brewer on its own cup: the tail is weighed and tasted apart.',
-    'Stir the beverage.',
-    'Decant it into another vessel.',
+    /^Stand the brewer on its own cup: the tail is weighed and tasted apart\./,
+    /^Stir the beverage\./,
+    /^Decant it into another vessel\./,
   ]);
+  await page.getByRole('button', { name: 'Left out: decanting' }).click();
+  await page.getByRole('button', { name: 'Left out: mixing' }).click();
+  await page.getByRole('button', { name: 'Left out: mixing' }).click();
   await page.getByRole('button', { name: 'Save the brew and weigh it' }).click();
   await expect(page.getByRole('heading', { name: /^Brew \d/ })).toBeVisible();
+  await page.getByRole('tab', { name: /^Record/ }).click();
+  await expect(page.getByText('not decanted')).toBeVisible();
+  await expect(page.getByText('beverage not mixed')).toBeHidden();
+  await page.getByRole('tab', { name: /^Measure/ }).click();
   await page.getByLabel('Tail', { exact: true }).fill('18.5');
   await page.keyboard.press('Enter');
   await page.getByLabel('Its taste').fill('thin, drying');

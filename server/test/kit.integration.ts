@@ -93,6 +93,24 @@ describe('the kit', () => {
     expect(changed.brewers.at(-1)).toMatchObject({ heightMm: body.heightMm + 5, bottomDiameterMm: 20 });
   });
 
+  it('a body and a bottom saved at one moment fit each other, whoever came first', async () => {
+    const { brewers } = await kit();
+    const plain = asTyped(brewers.find(({ bodyOfId }) => bodyOfId === null)!);
+    const small = { outletDiameterMm: 4, outletCount: 3, usualDoseG: 14, capacityG: 200 };
+    for (let pair = 1; pair <= 12; pair += 1) {
+      const body = { ...plain, name: `Body ${pair}`, revision: null };
+      const made = (await app.barista.post('/api/kit/brewers').send(body).expect(201)).body as KitView;
+      const { id, revision } = made.brewers.at(-1)!;
+      const bottom = { ...body, ...small, name: `Bottom ${pair}`, bodyOfId: id };
+      const [lower, added] = await Promise.all([
+        app.barista.put(`/api/kit/brewers/${id}`).send({ ...body, revision, heightMm: 20, capacityG: 50 }),
+        app.secondBarista.post('/api/kit/brewers').send(bottom),
+      ]);
+      // One of the two found the other there.
+      expect([lower.status, added.status], `pair ${pair}`).not.toEqual([200, 201]);
+    }
+  });
+
   it('takes sieves, regulators and shower plates, each with what belongs to it', async () => {
     const sieve = { name: 'Fine mesh', holesUm: 280 };
     await app.barista.post('/api/kit/sieves').send(sieve).expect(201);
@@ -100,6 +118,14 @@ describe('the kit', () => {
     const added = (await app.barista.post('/api/kit/feeders').send(funnel).expect(201)).body as KitView;
     expect(added.sieves.find(({ name }) => name === 'Fine mesh')).toMatchObject(sieve);
     expect(added.feeders.at(-1)).toMatchObject(funnel);
+    for (const [part, { id }] of [
+      ['feeders', added.feeders.at(-1)!],
+      ['sieves', added.sieves.find(({ name }) => name === 'Fine mesh')!],
+    ] as const) {
+      const left = (await app.barista.delete(`/api/kit/${part}/${id}`).expect(200)).body as KitView;
+      expect(left[part].map((each) => each.id)).not.toContain(id);
+      await app.barista.delete(`/api/kit/${part}/${id}`).expect(404);
+    }
     for (const wrong of [
       { ...funnel, name: 'No flow', flowGps: null },
       { ...funnel, name: 'Metering plate', kind: 'shower-plate' },

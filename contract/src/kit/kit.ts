@@ -8,6 +8,7 @@ import type {
   GrinderWord,
   MeasuredPoint,
   PaperBody,
+  PaperSeating,
   PaperBuild,
   Schools,
   StatedPair,
@@ -19,6 +20,8 @@ export interface PaperView extends PaperBuild, Revised {
   resistancePerM: number;
   /** Water to rinse it with, g. */
   rinseG: number;
+  /** What keeps it in place; `null` where a hand does. */
+  seating: PaperSeating | null;
   /** How much body it lets through; `null` where nobody judged it. */
   body: PaperBody | null;
   isBleached: boolean | null;

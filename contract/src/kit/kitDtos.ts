@@ -5,6 +5,7 @@ import {
   FEEDER_KINDS,
   PAPER_BODIES,
   PAPER_FOLDS,
+  PAPER_SEATINGS,
   RIBS,
   WALL_MATERIALS,
   type BrewerShape,
@@ -12,6 +13,7 @@ import {
   type GrinderWord,
   type PaperBody,
   type PaperFold,
+  type PaperSeating,
   type Ribs,
   type StatedPair,
   type WallMaterial,
@@ -49,6 +51,11 @@ export class PaperDto extends RevisedDto {
   @ValidateIf(isGiven)
   @OneOf({ label: 'Fold', values: PAPER_FOLDS })
   fold: PaperFold | null = null;
+
+  /** `null` where a hand does. */
+  @ValidateIf(isGiven)
+  @OneOf({ label: 'Kept in place', values: PAPER_SEATINGS })
+  seating: PaperSeating | null = null;
 
   @ValidateIf(isGiven)
   @OneOf({ label: 'Body', values: PAPER_BODIES })

@@ -1,4 +1,5 @@
 import type { PreparationTask } from './preparation.js';
+import type { ServingTask } from './serving.js';
 
 /** What may happen around a brew beside its steps, on its clock; what was left out before it stands at its start. */
 export type BenchEvent = { atS: number } & (
@@ -14,6 +15,8 @@ export type BenchEvent = { atS: number } & (
   | { kind: 'bed-shows' }
   | { kind: 'water-stands' }
   | { kind: 'totals-moved'; fromPour: number; byG: number }
+  /** What the plan does with the finished beverage was left out. */
+  | { kind: 'not-served'; serving: ServingTask }
   | { kind: 'scale-lost'; scale: string }
   | { kind: 'scale-back'; scale: string }
   /** The device's clock was off, and said this moment at the start. */

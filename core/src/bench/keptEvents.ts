@@ -52,6 +52,7 @@ function saidInFacts({ kind, atS, figure, text }: WordyEvent): BenchEvent | null
       return { kind, atS, said: text };
     // Younger than the records that kept words.
     case 'fines-weighed':
+    case 'not-served':
       return null;
     case 'first-drip':
     case 'bed-shows':

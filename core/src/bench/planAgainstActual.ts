@@ -46,6 +46,12 @@ export function planAgainstActual({
   });
 }
 
+/** When the bed was marked as drained, or the brewer as lifted, s; `null` where nobody marked it. */
+export function markedDrainS({ plan, steps }: { plan: BrewPlan; steps: readonly StepDone[] }): number | null {
+  // The last step of every plan.
+  return planAgainstActual({ plan, done: steps }).at(-1)?.doneS ?? null;
+}
+
 /** Water actually poured, g: the last total written down, else the plan's last total, marked as such. */
 export function pouredWaterG({ plan, done }: { plan: BrewPlan; done: readonly StepDone[] }): {
   waterG: number;

@@ -1,6 +1,6 @@
 import { grindingOf } from '../plan/grinding.js';
 import { pourKettlesC, type BrewPlan } from '../plan/plan.js';
-import type { PaperFold, WallMaterial } from '../vocabulary.js';
+import type { PaperFold, PaperSeating, WallMaterial } from '../vocabulary.js';
 
 export const PREPARATION_TASKS = [
   'soak',
@@ -37,6 +37,8 @@ export interface PreparedKit {
   rinseG: number;
   /** `null` where nobody looked. */
   fold?: PaperFold | null;
+  /** What keeps the paper in place; `null` where a hand does. */
+  seating?: PaperSeating | null;
   /** How long the paper lies in water before it is used, min. */
   soakMin?: number | null;
   wallMaterial?: WallMaterial | null;
@@ -47,6 +49,7 @@ export function preparationOf({
   plan,
   rinseG,
   fold = null,
+  seating = null,
   soakMin = null,
   wallMaterial = null,
 }: PreparedKit & { plan: BrewPlan }): Preparation[] {
@@ -62,7 +65,7 @@ export function preparationOf({
   return [
     { task: 'water', figure: pourKettlesC(plan)[0] ?? plan.kettleC },
     ...(soakMin ? [{ task: 'soak', figure: soakMin } as const] : []),
-    ...(fold === null ? [] : [{ task: 'fold', figure: null } as const]),
+    ...(fold === null && seating === null ? [] : [{ task: 'fold', figure: null } as const]),
     ...rinsing,
     { task: 'weigh', figure: grindingOf(plan).toGrindG },
     { task: 'grind', figure: plan.grindUm },

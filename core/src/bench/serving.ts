@@ -1,5 +1,9 @@
 import type { BrewPlan } from '../plan/plan.js';
 import type { BeverageMixing } from '../vocabulary.js';
+import type { BenchEvent } from './benchEvents.js';
+
+export const SERVING_TASKS = ['tail', 'bypass', 'mix', 'decant'] as const;
+export type ServingTask = (typeof SERVING_TASKS)[number];
 
 /** One thing to do with the finished beverage. */
 export type Serving =
@@ -22,4 +26,19 @@ export function servingOf({
     ...(beverageMixed === undefined ? [] : [{ task: 'mix', how: beverageMixed } as const]),
     ...(decants ? [{ task: 'decant' } as const] : []),
   ];
+}
+
+/** Water that was added to the finished beverage, g: the plan's bypass, or none where it was left out. */
+export function addedWaterG({
+  plan: { bypassG = 0 },
+  events,
+}: {
+  plan: Pick<BrewPlan, 'bypassG'>;
+  events: readonly BenchEvent[];
+}): number {
+  return isLeftOut(events, 'bypass') ? 0 : bypassG;
+}
+
+function isLeftOut(events: readonly BenchEvent[], task: ServingTask): boolean {
+  return events.some((event) => event.kind === 'not-served' && event.serving === task);
 }

@@ -1,5 +1,6 @@
 import type { CupRule } from '../bench/cupChanges.js';
 import type { PreparationTask } from '../bench/preparation.js';
+import type { ServingTask } from '../bench/serving.js';
 
 /** Which entry is meant: a device, or one of its pages, uses a number once for a brew. */
 export interface EntryId {
@@ -31,6 +32,8 @@ export type Happening =
   | { kind: 'cup-changed'; massG: number | null }
   /** A pour missed its total: later totals move by so much, or stay. */
   | { kind: 'miss-answered'; pourNumber: number; byG: number }
+  /** What the plan does with the finished beverage and nobody did. */
+  | { kind: 'not-served'; serving: ServingTask }
   | { kind: 'scale-lost'; scale: string }
   | { kind: 'scale-back'; scale: string }
   | { kind: 'cups-planned'; rule: CupRule }

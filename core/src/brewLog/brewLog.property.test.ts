@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { PREPARATION_TASKS } from '../bench/preparation.js';
+import { SERVING_TASKS } from '../bench/serving.js';
 import type { Happening } from './brewEntry.js';
 import { mergedLogs, withEntry, type BrewLog } from './brewLog.js';
 import { brewSoFar } from './brewSoFar.js';
@@ -12,6 +13,7 @@ const atMs = fc.integer({ min: 0, max: 400_000 });
 const happening: fc.Arbitrary<Happening> = fc.oneof(
   fc.record({ kind: fc.constant('prepared' as const), task: fc.constantFrom(...PREPARATION_TASKS) }),
   fc.record({ kind: fc.constant('left-out' as const), task: fc.constantFrom(...PREPARATION_TASKS) }),
+  fc.record({ kind: fc.constant('not-served' as const), serving: fc.constantFrom(...SERVING_TASKS) }),
   {
     weight: 4,
     arbitrary: fc.record({

@@ -35,6 +35,7 @@ describe('a brew by its log', () => {
       events: [],
       prepared: [],
       leftOut: [],
+      notServed: [],
       finesG: null,
       moved: [],
       answered: [],

@@ -4,6 +4,7 @@ import type { CupRule } from '../bench/cupChanges.js';
 import { withTotalsMoved } from '../bench/liveBrew.js';
 import type { StepDone } from '../bench/planAgainstActual.js';
 import type { PreparationTask } from '../bench/preparation.js';
+import type { ServingTask } from '../bench/serving.js';
 import type { BrewPlan } from '../plan/plan.js';
 import type { BrewEntry } from './brewEntry.js';
 import { entryName, mergedLogs, standing, type BrewLog } from './brewLog.js';
@@ -18,6 +19,8 @@ export interface BrewSoFar {
   events: BenchEvent[];
   prepared: PreparationTask[];
   leftOut: PreparationTask[];
+  /** What of the serving was left out. */
+  notServed: ServingTask[];
   /** What fell through the sieve as weighed, g; `null` where nobody weighed it. */
   finesG: number | null;
   /** Totals moved after a pour that missed: from which pour on, and by how much. */
@@ -61,6 +64,7 @@ export function brewSoFar(log: BrewLog): BrewSoFar {
     ],
     prepared: tasks.filter(({ kind }) => kind === 'prepared').map(({ task }) => task),
     leftOut,
+    notServed: stands.flatMap((each) => (each.kind === 'not-served' ? [each.serving] : [])),
     finesG,
     moved: answers
       .filter(({ byG }) => byG !== 0)
@@ -140,6 +144,8 @@ function eventsOf(stands: BrewLog, marked: readonly EntryOf<'marked'>[], run: Be
         return entry.byG === 0
           ? []
           : [{ kind: 'totals-moved', atS, fromPour: entry.pourNumber + 1, byG: entry.byG }];
+      case 'not-served':
+        return [{ kind: 'not-served', atS, serving: entry.serving }];
       case 'scale-lost':
       case 'scale-back':
         return [{ kind: entry.kind, atS, scale: entry.scale }];

@@ -1,4 +1,5 @@
 import { PREPARATION_TASKS } from '../bench/preparation.js';
+import { SERVING_TASKS } from '../bench/serving.js';
 import { RECORD } from '../bench/storableRecord.js';
 import { firstOutOfRange, notAllowed, outOfRange, type OutOfRange, type Range } from '../input/ranges.js';
 import { byKind, choice, fields, nullable, shapeFault, type Shape } from '../input/shape.js';
@@ -21,6 +22,7 @@ const SAYS = {
   'first-drip': {},
   'cup-changed': { massG: nullable('number') },
   'miss-answered': { pourNumber: 'number', byG: 'number' },
+  'not-served': { serving: choice(SERVING_TASKS) },
   'scale-lost': { scale: 'text' },
   'scale-back': { scale: 'text' },
   'cups-planned': {

@@ -23,6 +23,7 @@ const RECORD = {
     { kind: 'water-stands', atS: 31 },
     { kind: 'bed-shows', atS: 35 },
     { kind: 'totals-moved', atS: 36, fromPour: 2, byG: 4 },
+    { kind: 'not-served', atS: 47, serving: 'mix' },
     { kind: 'clock-off', atS: 0, said: '1970-01-01T00:00:00.000Z' },
   ] satisfies BenchEvent[],
 };
@@ -57,6 +58,7 @@ describe('the log of a record', () => {
           isSimulated: true,
         },
       ],
+      [47_000, { ...by(16), kind: 'not-served', serving: 'mix' }],
     ]);
   });
 

@@ -75,6 +75,8 @@ function eventTold(event: BenchEvent, steps: readonly StepDone[], atMs: number):
       return [{ kind: 'bed-seen', atMs, shows: event.kind === 'bed-shows' }];
     case 'totals-moved':
       return [{ kind: 'miss-answered', atMs, pourNumber: event.fromPour - 1, byG: event.byG }];
+    case 'not-served':
+      return [{ kind: 'not-served', atMs, serving: event.serving }];
     case 'scale-lost':
     case 'scale-back':
       return [{ kind: event.kind, atMs, scale: event.scale }];

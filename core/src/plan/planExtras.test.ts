@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { benchSteps } from '../bench/benchSteps.js';
 import { preparationOf } from '../bench/preparation.js';
-import { servingOf } from '../bench/serving.js';
+import { addedWaterG, servingOf } from '../bench/serving.js';
 import { conditionsOfPlan } from '../calibration/conditions.js';
 import { forecastPlan } from '../forecast/forecastPlan.js';
 import { valueOf } from '../result.js';
@@ -199,6 +199,10 @@ describe('steps of a plan other than pours', () => {
       { figure: 'dry-bed', from: 'shaken flat', to: 'needled' },
       { figure: 'serving', from: 'as it is', to: 'stirred, decanted' },
     ]);
+    expect(addedWaterG({ plan: served, events: [] })).toBe(20);
+    const leftOut = (serving: 'mix' | 'bypass') => [{ kind: 'not-served' as const, atS: 200, serving }];
+    expect(addedWaterG({ plan: served, events: leftOut('mix') })).toBe(20);
+    expect(addedWaterG({ plan: served, events: leftOut('bypass') })).toBe(0);
     const tasks = preparationOf({ plan: served, rinseG: 0 }).map(({ task }) => task);
     expect(tasks.indexOf('needles-dry')).toBe(tasks.indexOf('level') + 1);
   });

@@ -35,6 +35,7 @@ export const PAPERS = [
     resistancePerM: 7.204e8,
     rinseG: 300,
     fold: 'smooth',
+    seating: 'spoon',
     body: 'little',
     isBleached: false,
     soakMin: 10,

@@ -20,9 +20,10 @@ export function bodyPart({
   return { shape, topDiameterMm, heightMm, ribs, wallMaterial, wallMm };
 }
 
-/** A body that one of its bottoms would no longer fit. */
+/** A body that one of its bottoms would no longer fit; in its turn, since a bottom takes its body first too. */
 export async function refuseMisfit(id: number, body: BrewerBody): Promise<void> {
-  for (const bottom of await BrewerModel.findAll({ where: { bodyOfId: id } })) {
+  await BrewerModel.findByPk(id, { attributes: ['id'], lock: true });
+  for (const bottom of await BrewerModel.findAll({ where: { bodyOfId: id }, lock: true })) {
     const [fault] = brewerFaults({ ...bottom.get(), ...body });
     if (!fault) continue;
     throw invalidField({ ...fault, message: `${bottom.name} would not fit: ${fault.message}` });
@@ -32,7 +33,7 @@ export async function refuseMisfit(id: number, body: BrewerBody): Promise<void> 
 /** What another bottom takes over from its brewer; `null` of a brewer of its own. */
 export async function bodyOf({ bodyOfId }: BrewerDto, id: number | null): Promise<BrewerBody | null> {
   if (bodyOfId === null) return null;
-  const body = await BrewerModel.findByPk(bodyOfId);
+  const body = await BrewerModel.findByPk(bodyOfId, { lock: true });
   if (!body) throw invalidField({ field: 'bodyOfId', message: 'There is no such brewer.' });
   if (body.bodyOfId !== null || body.id === id) {
     throw invalidField({

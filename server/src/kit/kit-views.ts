@@ -24,8 +24,8 @@ import type { StatedSettingModel } from './stated-setting.model.js';
 import type { WaterModel } from './water.model.js';
 
 export function paperView(row: PaperModel): PaperView {
-  const { id, revision, name, resistancePerM, rinseG, fold, body, isBleached, soakMin } = row;
-  return { id, revision, name, resistancePerM, rinseG, fold, body, isBleached, soakMin };
+  const { id, revision, name, resistancePerM, rinseG, fold, seating, body, isBleached, soakMin } = row;
+  return { id, revision, name, resistancePerM, rinseG, fold, seating, body, isBleached, soakMin };
 }
 
 /** Needs `paper` loaded. */

@@ -80,6 +80,11 @@ export class KitController {
     return this.service.saveSieve(id, sieve);
   }
 
+  @Delete('sieves/:id')
+  removeSieve(@Param('id', IdPipe) id: number): Promise<KitView> {
+    return this.service.removeSieve(id);
+  }
+
   @Post('feeders')
   addFeeder(@Body() feeder: FeederDto, @RequestKey() request: RequestKeyOf | null): Promise<KitView> {
     return this.service.saveFeeder(null, feeder, request);
@@ -88,6 +93,11 @@ export class KitController {
   @Put('feeders/:id')
   changeFeeder(@Param('id', IdPipe) id: number, @Body() feeder: FeederDto): Promise<KitView> {
     return this.service.saveFeeder(id, feeder);
+  }
+
+  @Delete('feeders/:id')
+  removeFeeder(@Param('id', IdPipe) id: number): Promise<KitView> {
+    return this.service.removeFeeder(id);
   }
 
   @Post('stated-settings')

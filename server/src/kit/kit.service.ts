@@ -153,14 +153,17 @@ export class KitService {
     brewer: BrewerDto,
     request: RequestKeyOf | null = null,
   ): Promise<KitView> {
-    const body = await bodyOf(brewer, id);
-    const whole = body ? { ...brewer, ...body } : brewer;
-    const [fault] = brewerFaults(whole);
-    if (fault) throw invalidField(fault);
-    if (id !== null && brewer.bodyOfId === null) await refuseMisfit(id, bodyPart(brewer));
     if (!(await PaperModel.findByPk(brewer.paperId))) {
       throw invalidField({ field: 'paperId', message: 'There is no such paper.' });
     }
+    const whole = async () => {
+      const body = await bodyOf(brewer, id);
+      const made = body ? { ...brewer, ...body } : brewer;
+      const [fault] = brewerFaults(made);
+      if (fault) throw invalidField(fault);
+      if (id !== null && brewer.bodyOfId === null) await refuseMisfit(id, bodyPart(brewer));
+      return made;
+    };
     await this.save(request, BrewerModel, id, 'brewer', brewer.revision, whole, async (saved) => {
       // A bottom is screwed into its brewer: what the brewer is changed to, it is with any of its bottoms.
       if (brewer.bodyOfId === null)
@@ -212,12 +215,16 @@ export class KitService {
     return this.kit();
   }
 
-  async removeStatedSetting(id: number): Promise<KitView> {
-    await this.writing.once(null, async () => {
-      if ((await StatedSettingModel.destroy({ where: { id } })) === 0) throw notFound('statement');
-      return id;
-    });
-    return this.kit();
+  removeSieve(id: number): Promise<KitView> {
+    return this.remove(SieveModel, id, 'sieve');
+  }
+
+  removeFeeder(id: number): Promise<KitView> {
+    return this.remove(FeederModel, id, 'regulator or shower plate');
+  }
+
+  removeStatedSetting(id: number): Promise<KitView> {
+    return this.remove(StatedSettingModel, id, 'statement');
   }
 
   async saveGrinder(
@@ -308,19 +315,37 @@ export class KitService {
   }
 
   /** Stores something new, or changes what is stored if nobody else has changed it since it was read. */
+  /** Only of what no recipe points at: plans keep the figures of what was taken from here. */
+  private async remove<T extends RevisedModel>(
+    model: ModelStatic<T>,
+    id: number,
+    what: string,
+  ): Promise<KitView> {
+    await this.writing.once(null, async () => {
+      const row = await model.findByPk(id);
+      if (!row) throw notFound(what);
+      await row.destroy();
+      return id;
+    });
+    return this.kit();
+  }
+
   private async save<T extends RevisedModel>(
     request: RequestKeyOf | null,
     model: ModelStatic<T>,
     id: number | null,
     what: string,
     revision: number | null,
-    typed: object,
+    typed: object | (() => Promise<object>),
     after?: (id: number) => Promise<void>,
   ): Promise<void> {
-    // The revision counts changes; it is none itself.
-    const values = Object.fromEntries(Object.entries(typed).filter(([field]) => field !== 'revision'));
     try {
       await this.writing.once(request, async () => {
+        const given = Object.entries(
+          typeof typed === 'function' ? await (typed as () => Promise<object>)() : typed,
+        );
+        // The revision counts changes; it is none itself.
+        const values = Object.fromEntries(given.filter(([field]) => field !== 'revision'));
         if (id === null) return (await model.create(values as never)).id;
         const row = await model.findByPk(id);
         if (!row) throw notFound(what);

@@ -1,4 +1,4 @@
-import type { PaperBody, PaperFold } from '@vendu/core';
+import type { PaperBody, PaperFold, PaperSeating } from '@vendu/core';
 import { Column, DataType, Model, Table } from 'sequelize-typescript';
 import type { CreationOptional, InferAttributes, InferCreationAttributes } from 'sequelize';
 
@@ -9,6 +9,7 @@ export class PaperModel extends Model<InferAttributes<PaperModel>, InferCreation
   @Column(DataType.DOUBLE) declare resistancePerM: number;
   @Column(DataType.INTEGER) declare rinseG: number;
   @Column(DataType.STRING) declare fold: PaperFold | null;
+  @Column(DataType.STRING) declare seating: PaperSeating | null;
   @Column(DataType.STRING) declare body: PaperBody | null;
   @Column(DataType.BOOLEAN) declare isBleached: boolean | null;
   @Column(DataType.INTEGER) declare soakMin: number | null;

@@ -27,6 +27,8 @@ interface KitBodies {
   'stated-settings': StatedSettingDto;
 }
 type KitPart = keyof KitBodies;
+/** What no recipe points at. */
+export type RemovablePart = 'sieves' | 'feeders' | 'stated-settings';
 export type KitChange = { [P in KitPart]: { part: P; id: number | null; body: KitBodies[P] } }[KitPart];
 
 // Recipes, lots and brews show kit: what changes here changes there. A refused change is fetched anew too.
@@ -35,7 +37,7 @@ const SHOWS_KIT = ['Kit', 'Recipe', 'Lot', 'Brew', 'Published'] as const;
 export const {
   useKitQuery,
   useSaveKitMutation,
-  useRemoveStatedSettingMutation,
+  useRemoveKitMutation,
   useAddZeroCheckMutation,
   useChangeHouseMutation,
   useChangeSchoolsMutation,
@@ -49,8 +51,8 @@ export const {
           : { url: `kit/${part}/${id}`, method: 'PUT', body },
       invalidatesTags: [...SHOWS_KIT],
     }),
-    removeStatedSetting: build.mutation<KitView, number>({
-      query: (id) => ({ url: `kit/stated-settings/${id}`, method: 'DELETE' }),
+    removeKit: build.mutation<KitView, { part: RemovablePart; id: number }>({
+      query: ({ part, id }) => ({ url: `kit/${part}/${id}`, method: 'DELETE' }),
       invalidatesTags: ['Kit'],
     }),
     addZeroCheck: build.mutation<KitView, { instrumentId: number; shown: number }>({

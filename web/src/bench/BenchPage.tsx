@@ -1,9 +1,8 @@
 import { useEffect, useState } from 'react';
 import { Link, Navigate, useLocation, useParams, useSearchParams } from 'react-router';
-import { brewRecordsOf } from '@vendu/contract';
 import { troubleOf } from '../api/problem';
 import { useAppDispatch, useAppSelector } from '../state/hooks';
-import { recipeKitOf } from '../kit/brewKitOf';
+import { groundOf } from '../kit/groundOf';
 import { useKitQuery } from '../api/kitApi';
 import { useRecipeQuery } from '../api/recipesApi';
 import { useSessionQuery } from '../session/sessionApi';
@@ -52,7 +51,6 @@ function LayOut({ brewKey: key, versionId }: { brewKey: string; versionId: numbe
   const roastBatchId = recipe?.latestRoastBatchId ?? null;
   useEffect(() => {
     if (!recipe || !version || !kit || roastBatchId === null) return;
-    const brewKit = recipeKitOf(recipe, kit);
     const paper = kit.papers.find(({ id }) => id === recipe.paperId);
     dispatch(
       brewLaidOut({
@@ -65,6 +63,7 @@ function LayOut({ brewKey: key, versionId }: { brewKey: string; versionId: numbe
         paper: recipe.paperName,
         rinseG: paper?.rinseG ?? 0,
         fold: paper?.fold ?? null,
+        seating: paper?.seating ?? null,
         wallMaterial: kit.brewers.find(({ id }) => id === recipe.brewerId)?.wallMaterial ?? null,
         soakMin: paper?.soakMin ?? null,
         retainedG: kit.grinders.find(({ id }) => id === recipe.grinderId)?.retainedG ?? null,
@@ -75,12 +74,7 @@ function LayOut({ brewKey: key, versionId }: { brewKey: string; versionId: numbe
         versionNumber: version.number,
         roastBatchId,
         plan: version.plan,
-        ground: brewKit && {
-          kit: brewKit,
-          prior: recipe.prior,
-          brews: brewRecordsOf(recipe.brews),
-          roastAgeDays: recipe.latestRoastAgeDays,
-        },
+        ground: groundOf(recipe, kit),
         scale: { kind: 'none' },
       }),
     );

@@ -63,7 +63,7 @@ export function Finish({ brew }: { brew: BenchBrew }) {
   return (
     <div className="mt-4 flex grow flex-col gap-4 border-t-4 border-ink pt-3">
       <p className="text-[2.5rem] leading-tight font-bold">Drained</p>
-      <ServingList plan={brew.plan} />
+      <ServingList brew={brew} />
       <p className="max-w-md text-large">
         If you read the scale, enter what it showed beside the pours. The brew is kept on this device until
         the server has it.

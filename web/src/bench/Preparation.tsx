@@ -12,6 +12,7 @@ import { AdditionsNote } from '../ui/AdditionsNote';
 import { classes } from '../ui/classes';
 import { QuantityField } from '../ui/QuantityField';
 import { GRAMS, within } from '../ui/quantities';
+import { SEATING_WORDS } from '../ui/words';
 import { useShortcut } from '../ui/useShortcut';
 import { soFar, type BenchBrew } from './benchBrew';
 import { brewTold, entryUndone } from './benchSlice';
@@ -116,6 +117,9 @@ function TaskWords({ task: { task, figure }, brew }: { task: Task; brew: BenchBr
           {brew.fold === 'pleated'
             ? 'Open the pleats, seat the paper'
             : 'Fold the paper along its seam, seat it'}
+          {brew.seating !== null && ` with ${SEATING_WORDS[brew.seating]}`}
+          {brew.seating === 'spoon' && <Aside>it must not fall in and close the channels behind it</Aside>}
+          {brew.seating === 'tool' && <Aside>nothing may pass beside it</Aside>}
         </>
       );
     case 'soak':

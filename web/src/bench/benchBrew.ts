@@ -5,6 +5,7 @@ import {
   type BrewPlan,
   type BrewSoFar,
   type PaperFold,
+  type PaperSeating,
   type WallMaterial,
 } from '@vendu/core';
 import type { BoardGround } from '../board/forecaster';
@@ -24,6 +25,7 @@ export interface BenchBrew {
   paper: string;
   rinseG: number;
   fold: PaperFold | null;
+  seating: PaperSeating | null;
   wallMaterial: WallMaterial | null;
   /** How long the paper is soaked, min. */
   soakMin: number | null;

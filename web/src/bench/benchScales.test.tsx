@@ -172,7 +172,7 @@ describe('the scale of a brew', () => {
   });
 
   it('carries a brewer with what its lot is like, where the kit is known', async () => {
-    const ground = { kit: BREW_KIT, prior: lotPrior({}), brews: [], roastAgeDays: 9 };
+    const ground = { kit: BREW_KIT, prior: lotPrior({}), brews: [], elsewhere: [], roastAgeDays: 9 };
     const brew = brewWith(STEADY, { ground });
     const page = onPage(brew);
     await vi.waitFor(() => expect(benchScaleOf(brew.key)?.source.seen?.()).toMatchObject({ aboveBedG: 0 }));

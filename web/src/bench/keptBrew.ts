@@ -2,6 +2,7 @@ import {
   entryFault,
   mergedLogs,
   PAPER_FOLDS,
+  PAPER_SEATINGS,
   WALL_MATERIALS,
   type BrewEntry,
   type BrewPlan,
@@ -50,6 +51,7 @@ export function readKeptBrew(kept: unknown): BenchBrew | null {
     noteTyped: typeof kept['noteTyped'] === 'string' ? kept['noteTyped'] : null,
     rinseG: number(kept['rinseG']) ?? 0,
     fold: oneOf(PAPER_FOLDS, kept['fold']),
+    seating: oneOf(PAPER_SEATINGS, kept['seating']),
     wallMaterial: oneOf(WALL_MATERIALS, kept['wallMaterial']),
     soakMin: number(kept['soakMin']),
     retainedG: number(kept['retainedG']),
@@ -90,7 +92,8 @@ function isPlan(value: unknown): value is BrewPlan {
 function groundOf(value: unknown): BoardGround | null {
   const isWhole =
     isObject(value) && isObject(value['kit']) && isObject(value['prior']) && Array.isArray(value['brews']);
-  return isWhole ? (value as unknown as BoardGround) : null;
+  // Older pages kept nothing of other kit.
+  return isWhole ? { elsewhere: [], ...(value as Omit<BoardGround, 'elsewhere'>) } : null;
 }
 
 function scaleOf(value: unknown): ScaleChoice {

@@ -4,6 +4,7 @@ import { FLOW, GRAMS, MILLIMETRES } from '../ui/quantities';
 import { FEEDER_WORDS } from '../ui/words';
 import { EditButton } from './EditButton';
 import { FiguresForm } from './FiguresForm';
+import { RemoveButton } from './RemoveButton';
 import { Empty, Row, Section } from './Section';
 import { useSaveKit } from './useSaveKit';
 import { withoutId } from './withoutId';
@@ -64,7 +65,20 @@ export function Feeders({ kit }: { kit: KitView }) {
       )}
       <ul>
         {kit.feeders.map((feeder) => (
-          <Row key={feeder.id} name={feeder.name} action={form(feeder.id)}>
+          <Row
+            key={feeder.id}
+            name={feeder.name}
+            action={
+              <>
+                {form(feeder.id)}
+                <RemoveButton
+                  part="feeders"
+                  thing={feeder}
+                  again={{ ...withoutId(feeder), revision: null }}
+                />
+              </>
+            }
+          >
             <FeederWords {...feeder} />
           </Row>
         ))}

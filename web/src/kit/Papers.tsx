@@ -1,6 +1,14 @@
 import { PaperDto, type KitView, type PaperView } from '@vendu/contract';
-import { BREWER_CLASSES, brewerGeometry, PAPER_BODIES, PAPER_FOLDS, plainWaterDrainS } from '@vendu/core';
+import {
+  BREWER_CLASSES,
+  brewerGeometry,
+  PAPER_BODIES,
+  PAPER_FOLDS,
+  PAPER_SEATINGS,
+  plainWaterDrainS,
+} from '@vendu/core';
 import { GRAMS, MINUTES, RESISTANCE } from '../ui/quantities';
+import { SEATING_WORDS } from '../ui/words';
 import { DrainTest } from './DrainTest';
 import { EditButton } from './EditButton';
 import { FiguresForm } from './FiguresForm';
@@ -30,7 +38,15 @@ export function Papers({ kit }: { kit: KitView }) {
             initial={
               paper
                 ? withoutId(paper)
-                : { name: '', fold: null, body: null, isBleached: null, soakMin: null, revision: null }
+                : {
+                    name: '',
+                    fold: null,
+                    seating: null,
+                    body: null,
+                    isBleached: null,
+                    soakMin: null,
+                    revision: null,
+                  }
             }
             fields={[
               { field: 'name', label: 'Name', kind: 'text' },
@@ -47,6 +63,16 @@ export function Papers({ kit }: { kit: KitView }) {
                 kind: 'choice',
                 options: FOLD_OPTIONS,
                 hint: 'pleats hold it off the wall',
+              },
+              {
+                field: 'seating',
+                label: 'Kept in place',
+                kind: 'choice',
+                options: [
+                  { value: null, words: 'by hand' },
+                  ...PAPER_SEATINGS.map((value) => ({ value, words: SEATING_WORDS[value] })),
+                ],
+                hint: 'so that the channels behind it stay open and nothing passes beside it',
               },
               {
                 field: 'body',
@@ -113,9 +139,10 @@ export function Papers({ kit }: { kit: KitView }) {
 }
 
 /** What somebody looked at of a paper. */
-function paperWords({ fold, body, isBleached, soakMin }: PaperView): string {
+function paperWords({ fold, seating, body, isBleached, soakMin }: PaperView): string {
   return [
     ...(fold === null ? [] : [fold]),
+    ...(seating === null ? [] : [`held with ${SEATING_WORDS[seating]}`]),
     ...(body === null ? [] : [`lets ${body} body through`]),
     ...(isBleached === null ? [] : [isBleached ? 'bleached' : 'unbleached']),
     ...(soakMin === null ? [] : [`soaked for ${soakMin} min`]),

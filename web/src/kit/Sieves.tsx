@@ -2,6 +2,7 @@ import { SieveDto, type KitView } from '@vendu/contract';
 import { MICROMETRES } from '../ui/quantities';
 import { EditButton } from './EditButton';
 import { FiguresForm } from './FiguresForm';
+import { RemoveButton } from './RemoveButton';
 import { Empty, Row, Section } from './Section';
 import { useSaveKit } from './useSaveKit';
 import { withoutId } from './withoutId';
@@ -37,7 +38,16 @@ export function Sieves({ kit }: { kit: KitView }) {
       {kit.sieves.length === 0 && <Empty>A sieve takes the fines out before the dose is weighed.</Empty>}
       <ul>
         {kit.sieves.map((sieve) => (
-          <Row key={sieve.id} name={sieve.name} action={form(sieve.id)}>
+          <Row
+            key={sieve.id}
+            name={sieve.name}
+            action={
+              <>
+                {form(sieve.id)}
+                <RemoveButton part="sieves" thing={sieve} again={{ ...withoutId(sieve), revision: null }} />
+              </>
+            }
+          >
             holes of <span className="reading">{sieve.holesUm} µm</span>
           </Row>
         ))}

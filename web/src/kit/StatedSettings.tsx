@@ -1,30 +1,20 @@
-import { X } from 'lucide-react';
 import { statedAgainstMeasured, statedAtOdds, type StatedPair } from '@vendu/core';
 import { StatedSettingDto, type GrinderView, type KitView, type StatedSettingView } from '@vendu/contract';
-import { Button } from '../ui/Button';
-import { offerUndoOf } from '../ui/offerUndo';
 import { DECIMAL } from '../ui/quantities';
 import { WideTable } from '../ui/WideTable';
 import { EditButton } from './EditButton';
 import { FiguresForm } from './FiguresForm';
 import { grinderOptions } from './kitOptions';
-import { useRemoveStatedSettingMutation } from '../api/kitApi';
+import { RemoveButton } from './RemoveButton';
 import { useSaveKit } from './useSaveKit';
 import { withoutId } from './withoutId';
 
 /** What others state of two grinders, beside what was measured here and beside each other: tables disagree. */
 export function StatedSettings({ kit }: { kit: KitView }) {
   const save = useSaveKit();
-  const [remove] = useRemoveStatedSettingMutation();
   const [first, second] = kit.grinders;
   if (!first || !second) return null;
   const options = grinderOptions(kit).map(({ id, name }) => ({ value: id, words: name }));
-  function takeAway(stated: StatedSettingView) {
-    const again = { ...withoutId(stated), revision: null };
-    void offerUndoOf(remove(stated.id), 'Statement removed.', () => {
-      void save({ part: 'stated-settings', id: null, body: again });
-    });
-  }
   return (
     <div className="mt-6">
       <div className="mb-1 flex items-end gap-4">
@@ -77,9 +67,11 @@ export function StatedSettings({ kit }: { kit: KitView }) {
                       <Against stated={stated} kit={kit} />
                     </td>
                     <td className="py-1 text-right">
-                      <Button weight="quiet" aria-label={`Remove ${said}`} onClick={() => takeAway(stated)}>
-                        <X aria-hidden size={16} />
-                      </Button>
+                      <RemoveButton
+                        part="stated-settings"
+                        thing={{ ...stated, name: said }}
+                        again={{ ...withoutId(stated), revision: null }}
+                      />
                     </td>
                   </tr>
                 );

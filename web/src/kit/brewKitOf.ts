@@ -16,7 +16,10 @@ export function brewKitOf(
 }
 
 /** What a recipe is brewed with; `null` where its brewer is not among the kit. */
-export function recipeKitOf({ brewerId, paperId }: RecipeView, kit: KitView): BrewKit | null {
+export function recipeKitOf(
+  { brewerId, paperId }: Pick<RecipeView, 'brewerId' | 'paperId'>,
+  kit: KitView,
+): BrewKit | null {
   const brewer = kit.brewers.find(({ id }) => id === brewerId);
   if (!brewer) return null;
   return brewKitOf(

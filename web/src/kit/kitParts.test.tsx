@@ -110,6 +110,7 @@ describe('a drain test', () => {
       resistancePerM: 1e8,
       rinseG: 100,
       fold: null,
+      seating: null,
       ...PLAIN_PAPER,
     };
     const cone = { id: 1, name: 'Cone', paperId: 3, ...classMeasures('cone') };
@@ -139,6 +140,7 @@ describe('a drain test', () => {
       resistancePerM: 1e8,
       rinseG: 100,
       fold: null,
+      seating: null,
       ...PLAIN_PAPER,
     };
     const kit = {

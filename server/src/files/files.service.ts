@@ -1,0 +1,67 @@
+import { Injectable } from '@nestjs/common';
+import { recipeFileText } from '@vendu/core';
+import { BrewReader } from '../brews/brew-reader.js';
+import { BrewModel } from '../brews/brew.model.js';
+import { LotModel } from '../lots/lot.model.js';
+import { BrewerModel } from '../kit/brewer.model.js';
+import { notFound } from '../problem/problem-error.js';
+import { slugOf } from '../publications/slug.js';
+import { RecipeModel } from '../recipes/recipe.model.js';
+import { RecipeVersionModel } from '../recipes/recipe-version.model.js';
+import { RecipesService } from '../recipes/recipes.service.js';
+import { brewsCsv } from './brews-csv.js';
+
+/** A file on its way out. */
+export interface FileOut {
+  name: string;
+  type: string;
+  text: string;
+}
+
+@Injectable()
+export class FilesService {
+  constructor(
+    private readonly recipes: RecipesService,
+    private readonly reader: BrewReader,
+  ) {}
+
+  async recipe(versionId: number): Promise<FileOut> {
+    const row = await RecipeVersionModel.findByPk(versionId, { attributes: ['recipeId'] });
+    if (!row) throw notFound('recipe version');
+    const recipe = await this.recipes.read(row.recipeId);
+    const version = recipe.versions.find(({ id }) => id === versionId);
+    if (!version) throw notFound('recipe version');
+    const text = recipeFileText({
+      lot: recipe.lot.name,
+      versionNumber: version.number,
+      note: version.note,
+      brewer: recipe.brewerName,
+      paper: recipe.paperName,
+      grinder: recipe.grinderName,
+      grinderSetting: version.grinderSetting,
+      secondSetting: version.secondSetting,
+      water: recipe.waterName,
+      kettle: recipe.kettleName,
+      plan: version.plan,
+    });
+    const name = slugOf(`${recipe.lot.name} ${recipe.brewerName} version ${version.number}`);
+    return { name: `${name}.json`, type: 'application/json', text };
+  }
+
+  async brews(lotId: number): Promise<FileOut> {
+    const lot = await LotModel.findByPk(lotId, { attributes: ['name'] });
+    if (!lot) throw notFound('lot');
+    const [brews, rows, recipes] = await Promise.all([
+      this.reader.ofLot(lotId),
+      BrewModel.findAll({ where: { lotId } }),
+      RecipeModel.findAll({ where: { lotId }, include: [BrewerModel] }),
+    ]);
+    const rowOf = new Map(rows.map((row) => [row.id, row]));
+    const brewerOf = new Map(recipes.map(({ id, brewer }) => [id, brewer.name]));
+    const lines = brews.flatMap((brew) => {
+      const row = rowOf.get(brew.id);
+      return row ? [{ brew, row, brewer: brewerOf.get(brew.recipeId) ?? '' }] : [];
+    });
+    return { name: `${slugOf(`${lot.name} brews`)}.csv`, type: 'text/csv', text: brewsCsv(lines) };
+  }
+}
