@@ -13,13 +13,16 @@ describe('the command line', () => {
     expect(readCommand(['test'])).toMatchObject({ suites: ['checks', 'unit', 'integration', 'e2e'] });
     expect(readCommand(['test', 'unit'])).toMatchObject({ suites: ['unit'] });
     expect(readCommand(['bench'])).toMatchObject({
-      measures: ['speed', 'accuracy', 'facts', 'tasks', 'warnings', 'starts', 'practice', 'brews'],
+      measures: [
+        ...['speed', 'accuracy', 'facts', 'tasks', 'warnings', 'starts', 'practice', 'second', 'brews'],
+        ...['ablation', 'house'],
+      ],
     });
     expect(readCommand(['kill'])).toEqual({ name: 'kill', kills: 50 });
     expect(readCommand(['kill', '--kills', '3'])).toEqual({ name: 'kill', kills: 3 });
     expect(readCommand(['trust'])).toMatchObject({ parts: ['doors', 'races', 'fuzz', 'feed', 'migrations'] });
     expect(readCommand(['trust', 'races'])).toEqual({ name: 'trust', parts: ['races'] });
-    expect(readCommand(['bench', 'speed'])).toMatchObject({ measures: ['speed'] });
+    expect(readCommand(['bench', 'second'])).toMatchObject({ measures: ['second'] });
   });
 
   it.each([

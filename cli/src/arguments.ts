@@ -4,7 +4,19 @@ import { Trouble } from './report.js';
 const SUITES = ['checks', 'unit', 'integration', 'e2e'] as const;
 export type Suite = (typeof SUITES)[number];
 
-const MEASURES = ['speed', 'accuracy', 'facts', 'tasks', 'warnings', 'starts', 'practice', 'brews'] as const;
+const MEASURES = [
+  'speed',
+  'accuracy',
+  'facts',
+  'tasks',
+  'warnings',
+  'starts',
+  'practice',
+  'second',
+  'brews',
+  'ablation',
+  'house',
+] as const;
 export type Measure = (typeof MEASURES)[number];
 
 const TRUST_PARTS = ['doors', 'races', 'fuzz', 'feed', 'migrations'] as const;
@@ -12,6 +24,9 @@ export type TrustPart = (typeof TRUST_PARTS)[number];
 
 const MUTATED = [
   'brewLog',
+  'changeLife',
+  'fractions',
+  'taught',
   'bench',
   'plan',
   'extraction',

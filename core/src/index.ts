@@ -131,6 +131,7 @@ export { amountsFromTotalsG } from './plan/amountsFromTotals.js';
 export { pouringWords, startWords, USUAL_LEVEL_MM } from './plan/pouringWords.js';
 export { STREAM_GPS, STREAMS, streamOf, type Stream } from './plan/stream.js';
 export { throughRegulator, type Fed } from './plan/regulator.js';
+export { readRecipeFile, recipeFileText, type RecipeFile, type RecipeFileReason } from './plan/recipeFile.js';
 export { planFaults, type PlanFault, type PlanFaultReason } from './plan/planFaults.js';
 export { planWarnings, USUAL, type KitLimits, type PlanWarning } from './plan/planWarnings.js';
 export { spanWords } from './temperature/spanWords.js';
@@ -183,6 +184,7 @@ export { benchSteps, callsFor, dueWords, latenessS, type BenchStep } from './ben
 export {
   actualStaircase,
   planAgainstActual,
+  markedDrainS,
   pouredWaterG,
   type StepComparison,
   type StepDone,
@@ -203,6 +205,7 @@ export {
   type LearnedFactors,
 } from './calibration/conditions.js';
 export { cupsTogether, type SplitCup } from './calibration/cupsAsEvidence.js';
+export { lotBrews, type BrewsInKit } from './calibration/lotBrews.js';
 export { recordedBrew, type BrewRecord } from './calibration/recordedBrew.js';
 export { type Disagreement } from './calibration/disagreements.js';
 export { type DrainTest, type MeasuredPaper } from './calibration/drainTest.js';
@@ -211,9 +214,28 @@ export { type BrewSlopes, type CalibratedForecast, type Expected } from './calib
 export { lotPrior, type EarlierLot, type LotEvidence, type LotPrior } from './calibration/priors.js';
 
 export { FINDINGS, type Finding } from './change/findings.js';
+export { TASTE_RULES } from './change/tasteRules.js';
 export { findingsOf, type FindingSource, type FoundIn, type Tasted } from './change/findingsOf.js';
 export { LEVERS, type Lever, type Limits } from './change/levers.js';
 export { type ChangeAdvice, type ProposedChange } from './change/proposeChange.js';
+export { ruleWeight, type RuleRecord, type TrackRecord } from './change/ruleRecord.js';
+export {
+  EXPECTATION,
+  HOPE_KINDS,
+  type ChangeSource,
+  type ExpectedFigure,
+  type Expectation,
+  type Hope,
+} from './changeLife/expectation.js';
+export { expectedOfChange, expectedOfPlans } from './changeLife/expectedOf.js';
+export {
+  changeSeen,
+  type BrewSeen,
+  type ChangeSeen,
+  type FigureSeen,
+  type HopeSeen,
+} from './changeLife/changeSeen.js';
+export { leversMoved, type LeverMoved } from './changeLife/leversMoved.js';
 export { type LeverMove } from './change/search.js';
 export { type LastBrew, type Situation } from './change/situation.js';
 export { SCHOOLS, USUAL_SCHOOLS, type SchoolPoint, type Schools } from './schools/schools.js';
@@ -247,6 +269,7 @@ export {
 
 export { bedSeenIn, type BedSeen } from './calibration/bedSeen.js';
 export { brewAsDone, DEPARTURES, type BrewDone, type Departure } from './calibration/brewAsDone.js';
+export { measuredOf } from './forecast/measured.js';
 export { brewAsGoing } from './forecast/brewAsGoing.js';
 export {
   OUTCOMES,
@@ -278,7 +301,7 @@ export { drainedS, firstDripS, outflowGps, outflowPoints, sinceStart } from './b
 export { drainToCome, type DrainBelief, type DrainToCome } from './bench/drainBelief.js';
 export { drainOutlook, stalledAfterS, type DrainOutlook } from './bench/drainWatch.js';
 export { correctionAfter, leadOf, withTotalsMoved, type Correction, type Lead } from './bench/liveBrew.js';
-export { servingOf, type Serving } from './bench/serving.js';
+export { addedWaterG, servingOf, SERVING_TASKS, type Serving, type ServingTask } from './bench/serving.js';
 export { closingOf, type ClosingTask } from './bench/closing.js';
 export {
   preparationOf,
@@ -319,6 +342,9 @@ export { drainBelief } from './bench/guardedDrainBelief.js';
 export { plainWaterDrainS, simulateBrew } from './brewModel/guarded.js';
 export { brewSlopes, calibrateLot, forecastBrew, paperFromDrainTest } from './calibration/guarded.js';
 export { proposeChange } from './change/guarded.js';
+export { type Lesson } from './taught/lesson.js';
+export { type LotTaught } from './taught/lotTaught.js';
+export { lotTaught } from './taught/guarded.js';
 export {
   correctForZero,
   outlyingReading,
@@ -328,7 +354,14 @@ export {
 } from './extraction/guarded.js';
 export { brewOutcome, forecastPlan, scalePlan } from './forecast/guarded.js';
 export { forgiveness } from './forgiveness/guarded.js';
-export { alignSeries, cumulativeFractions, moveWater, stoppedCup, turnOf } from './fractions/guarded.js';
+export {
+  alignSeries,
+  cumulativeFractions,
+  liftedEarly,
+  moveWater,
+  stoppedCup,
+  turnOf,
+} from './fractions/guarded.js';
 export {
   blendGrinds,
   grindDistribution,

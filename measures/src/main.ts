@@ -3,6 +3,7 @@ import { accuracy } from './accuracy.js';
 import { brewSpeed } from './brewSpeed.js';
 import { ablation, brewsToTarget } from './brewsToTarget/brewsToTarget.js';
 import { houseShare } from './brewsToTarget/houseShare.js';
+import { secondBrewer } from './brewsToTarget/secondBrewer.js';
 import { starts } from './brewsToTarget/starts.js';
 import { heavyTasks } from './heavyTasks.js';
 import { liveWarnings } from './liveWarnings/liveWarnings.js';
@@ -25,6 +26,7 @@ const SECTIONS = {
   brews: () => brewsToTarget(progress),
   ablation: () => ablation(progress),
   house: houseShare,
+  second: () => secondBrewer(progress),
 };
 type Section = keyof typeof SECTIONS;
 

@@ -4,15 +4,15 @@ export function help(): void {
   ./vendu demo [--port N] [--reset]   install what is missing, start the database, load the demo, serve
                                       at http://127.0.0.1:4600 (--reset: fresh demo data)
   ./vendu test [suite ...]            prove it: checks, unit, integration, e2e (all when none is named)
-  ./vendu bench [measure ...]         print the measures: speed, accuracy, facts, tasks, warnings, starts, practice, brews
-                                      (warnings and brews take an hour each)
+  ./vendu bench [measure ...]         print the measures: speed, accuracy, facts, tasks, warnings, starts, practice,
+                                      second, brews, ablation, house (warnings and brews take an hour each)
   ./vendu kill [--kills N]            kill server and database while a device brews (50 times), and count
                                       what was lost or doubled
   ./vendu trust [part ...]            attack a copy and count what gives way: doors, races, fuzz, feed,
                                       migrations (all take about a quarter of an hour)
-  ./vendu mutate [folder ...]         change core one thing at a time and list what no test notices: brewLog, bench,
-                                      plan, extraction, change, startingRecipe, calibration (hours for all; only
-                                      what changed is tried again)
+  ./vendu mutate [folder ...]         change core one thing at a time and list what no test notices: brewLog,
+                                      changeLife, fractions, taught, bench, plan, extraction, change, startingRecipe,
+                                      calibration (hours for all; only what changed is tried again)
   ./vendu dev [--port N]              the same application, following the sources
   ./vendu stop                        end a demo that runs elsewhere
   ./vendu help                        this page`);

@@ -2,6 +2,7 @@ import { finesTaken } from '../bench/finesTaken.js';
 import { grindOfPlan } from '../plan/grinding.js';
 import { addedAgitation, kettleReadsC, type BenchEvent } from '../bench/benchEvents.js';
 import type { PreparationTask } from '../bench/preparation.js';
+import { addedWaterG } from '../bench/serving.js';
 import { planAgainstActual, type StepDone } from '../bench/planAgainstActual.js';
 import { withKettlesRead } from '../plan/openLid.js';
 import { asDone, withAgitation } from '../plan/agitating.js';
@@ -9,7 +10,15 @@ import type { BrewPlan, Pour } from '../plan/plan.js';
 import { conditionsOfPlan, type BrewConditions, type BrewKit } from './conditions.js';
 
 /** In what a brew may depart from its plan, in the order in which one is looked at after the other. */
-export const DEPARTURES = ['preparation', 'dose', 'totals', 'times', 'agitation', 'kettle'] as const;
+export const DEPARTURES = [
+  'preparation',
+  'dose',
+  'totals',
+  'times',
+  'agitation',
+  'kettle',
+  'serving',
+] as const;
 export type Departure = (typeof DEPARTURES)[number];
 
 /** What was done, as far as it was written down. */
@@ -64,6 +73,7 @@ export function brewAsDone(
   const fines = follows('preparation') ? finesTaken({ plan, events }) : null;
   const conditions = {
     ...conditionsOfPlan({ plan: heated, kit, roastAgeDays }),
+    ...(follows('serving') && plan.bypassG ? { bypassG: addedWaterG({ plan, events }) } : {}),
     ...(fines?.basis === 'as-weighed' ? { grind: grindOfPlan(heated, fines.finesG) } : {}),
   };
   const added = follows('agitation') ? addedAgitation(events) : [];

@@ -21,6 +21,7 @@ import {
 } from './evidence.js';
 import { leastSquares } from './leastSquares.js';
 import { modelledOutput, remembering } from './modelled.js';
+import { withKitSlopes } from './otherKit.js';
 import { lotPrior, perFactor, priorFault, type LotEvidence, type LotPrior } from './priors.js';
 
 /** How much the brews have taught, for words on a screen. */
@@ -56,7 +57,8 @@ const FARTHEST = 3.5;
  * Solubility and rate are hardly told apart by any set of brews: read them as what makes the forecasts
  * right, not as properties of the coffee. Without a brew the prior comes back, and forecasts are rough ranges.
  *
- * @param brews - in any order; any figure may be missing. A server's scale adds the trace of its beverage
+ * @param brews - in any order; any figure may be missing. A server's scale adds the trace of its beverage. Those in
+ *   another kit teach the lot, and nothing of the flow through the kit asked about
  * @param drainTests - plain water timed through a paper, which then is no longer assumed
  * @param near - factors that are expected, as of the same brews but one: the fit is there sooner
  * @returns the calibration, or which figure of which brew cannot be
@@ -85,7 +87,8 @@ export function calibrateLot({
     papers.push(paper.value);
   }
   const brews = brewed.map((each) => ({ ...each, brew: withMeasuredPaper(each.brew, papers) }));
-  const observations = observationsOf(brews);
+  const believed = perFactor((_, at) => Math.exp(prior.lnMean[at] ?? 0));
+  const observations = withKitSlopes(observationsOf(brews), brews, believed);
   const lower = observations.length === 0 ? null : lowerTriangle(errorCovariance(observations, brews));
   const missesAt = missesOf(brews, observations);
   // Steps of one prior spread each, as if the factors had nothing to do with one another.

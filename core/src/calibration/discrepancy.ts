@@ -49,7 +49,10 @@ export function modelErrorOf(output: Output, brew: BrewConditions): number {
   return MODEL_ERROR[output] * (1 + (PART.most - 1) * Math.min(1, Math.max(0, earlyS / PART.overS)));
 }
 
-function sameBrewer({ brewer: a }: BrewConditions, { brewer: b }: BrewConditions): boolean {
+export function sameBrewer(
+  { brewer: a }: Pick<BrewConditions, 'brewer'>,
+  { brewer: b }: Pick<BrewConditions, 'brewer'>,
+): boolean {
   return a === b || (Object.keys(a) as (keyof typeof a)[]).every((figure) => a[figure] === b[figure]);
 }
 

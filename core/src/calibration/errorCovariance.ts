@@ -1,11 +1,12 @@
 import { Matrix } from 'ml-matrix';
 import { wandersTogether } from './course.js';
 import { likenessTo, modelErrorOf } from './discrepancy.js';
+import { sharedByKit } from './otherKit.js';
 import type { MeasuredBrew, Observation } from './evidence.js';
 
 /**
- * Covariance of what figures miss the model by, when its factors are right: each figure's own error, and the
- * model's, which like recipes share.
+ * Covariance of what figures miss the model by, when its factors are right: each figure's own error, the
+ * model's, which like recipes share, and that of a kit, which all of its brews do.
  */
 export function errorCovariance(
   observations: readonly Observation[],
@@ -31,9 +32,11 @@ function sharedError(
   alikeBy: readonly (readonly number[])[],
 ): number {
   const [first, second] = [brews[a.brewIndex], brews[b.brewIndex]];
-  if (a.output !== b.output || !first || !second) return 0;
+  if (!first || !second) return 0;
+  const ofKit = first.otherKit === second.otherKit ? sharedByKit(a, b) : 0;
+  if (a.output !== b.output) return ofKit;
   const alike = alikeBy[a.brewIndex]?.[b.brewIndex] ?? 0;
   if (a.output !== 'trace')
-    return modelErrorOf(a.output, first.brew) * modelErrorOf(a.output, second.brew) * alike;
-  return (a.wanderSd ?? 0) * (b.wanderSd ?? 0) * wandersTogether(a.atS ?? 0, b.atS ?? 0) * alike;
+    return modelErrorOf(a.output, first.brew) * modelErrorOf(a.output, second.brew) * alike + ofKit;
+  return (a.wanderSd ?? 0) * (b.wanderSd ?? 0) * wandersTogether(a.atS ?? 0, b.atS ?? 0) * alike + ofKit;
 }

@@ -19,6 +19,8 @@ export interface MeasuredBrew {
   /** Standard uncertainties where they are known better than the bench's usual ones. */
   standard?: { drawdownS?: number; tdsPercent?: number; beverageG?: number };
   trace?: readonly TracePoint[];
+  /** Which other kit it was brewed with, where it is not the one asked about: any name, one for each kit. */
+  otherKit?: string;
 }
 
 /** Standard uncertainty of a drain time judged by eye, s (assumed). */
@@ -48,6 +50,8 @@ export interface Observation {
   variance: number;
   /** How far the model is off here that it is off near by in time too, as a standard deviation; of a trace only. */
   wanderSd?: number;
+  /** How the figure follows the flow through its kit: its slope with the logarithm, where brews of more kits are known. */
+  kitSlope?: number;
 }
 
 export function observationsOf(brews: readonly MeasuredBrew[]): Observation[] {

@@ -8,6 +8,7 @@ import { withMeasuredPaper } from './drainTest.js';
 import { likenessTo, modelErrorOf, OUTPUTS, type Output } from './discrepancy.js';
 import { errorCovariance } from './errorCovariance.js';
 import { conditionsFault } from './evidence.js';
+import { forecastOfKit, hasOtherKit, sharedByKit } from './otherKit.js';
 import { modelledBrew, modelledOutput, remembering, steepnessSlope } from './modelled.js';
 import { perFactor } from './priors.js';
 
@@ -94,6 +95,7 @@ export function forecasterOf(calibration: LotCalibration) {
     ? precision.mmul(Matrix.columnVector(misses.map(({ miss }) => miss))).to1DArray()
     : [];
 
+  const hasOthers = hasOtherKit(brews);
   const toBrews = likenessTo(brews.map(({ brew }) => brew));
 
   /** Of one output: what its neighbours' misses add, and the variance that remains. */
@@ -107,7 +109,11 @@ export function forecasterOf(calibration: LotCalibration) {
     const sharedWith = brews.map(
       (measured, index) => ownError * modelErrorOf(output, measured.brew) * (alike[index] ?? 0),
     );
-    const shared = misses.map((each) => (each.output === output ? (sharedWith[each.brewIndex] ?? 0) : 0));
+    const kit = forecastOfKit(output, slopes, hasOthers);
+    const shared = misses.map((each) => {
+      const ofModel = each.output === output ? (sharedWith[each.brewIndex] ?? 0) : 0;
+      return ofModel + (brews[each.brewIndex]?.otherKit === undefined ? sharedByKit(kit, each) : 0);
+    });
     const weights = precision ? precision.mmul(Matrix.columnVector(shared)).to1DArray() : [];
     const explained = shared.reduce((sum, each, row) => sum + each * (weights[row] ?? 0), 0);
     // What the correction already follows the factors by is no longer uncertain through them.
@@ -124,7 +130,7 @@ export function forecasterOf(calibration: LotCalibration) {
     );
     return {
       correction: shared.reduce((sum, each, row) => sum + each * (pulls[row] ?? 0), 0),
-      sd: Math.sqrt(Math.max(0, throughFactors + ownError ** 2 - explained)),
+      sd: Math.sqrt(Math.max(0, throughFactors + ownError ** 2 + sharedByKit(kit, kit) - explained)),
     };
   }
 

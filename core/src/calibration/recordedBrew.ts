@@ -1,4 +1,4 @@
-import { planAgainstActual } from '../bench/planAgainstActual.js';
+import { markedDrainS } from '../bench/planAgainstActual.js';
 import { brewAsDone, type BrewDone } from './brewAsDone.js';
 import type { BrewConditions, BrewKit } from './conditions.js';
 import { cupsTogether, type SplitCup } from './cupsAsEvidence.js';
@@ -28,13 +28,10 @@ export function recordedBrew(record: BrewRecord, kit: BrewKit): MeasuredBrew {
     tdsPercent === null && split.read
       ? { ...split.read, brew: ofCups(brewAsDone(record, kit), split.read, plan.lifts === true) }
       : { tdsPercent, beverageG, comparablePercent: tdsComparablePercent, brew: brewAsDone(record, kit) };
-  const drawdown = planAgainstActual({ plan, done: record.steps }).find(
-    ({ step }) => step.kind === 'drawdown',
-  );
   return {
     brew: cup.brew,
     // A brewer lifted off says nothing of when it would have drained.
-    drawdownS: plan.lifts ? null : believable(drawdown?.doneS ?? null),
+    drawdownS: plan.lifts ? null : believable(markedDrainS(record)),
     tdsPercent: cup.tdsPercent,
     beverageG: cup.beverageG,
     ...(trace.length > 0 ? { trace } : {}),

@@ -3,6 +3,7 @@ import type { StepDone } from '../bench/planAgainstActual.js';
 import { benchSteps } from '../bench/benchSteps.js';
 import { pourEndS, type BrewPlan } from '../plan/plan.js';
 import type { Intensity, TastingStage, Verdict } from '../vocabulary.js';
+import { saidIn } from '../text/saidIn.js';
 import { FINDINGS, type Finding } from './findings.js';
 
 /** One tasting of a brew, as far as a finding needs it. */
@@ -36,8 +37,11 @@ const WORDS: Partial<Record<Finding, RegExp>> = {
   boozy: /\b(boozy|liquorice|harsh ferment)\b/i,
   flat: /\b(flat|dull)\b/i,
 };
-/** "Not sour", "less bitter" and their like say the opposite. */
-const DENIED = /\b(not|no|less|without|never|hardly)( \w+)? $/i;
+/** What a taster finds; the rest is seen on the bed and the clock. */
+export const TASTED_FINDINGS: readonly Finding[] = [
+  ...FINDINGS.filter((finding) => finding in WORDS),
+  'sour-and-bitter',
+];
 
 /** From where on a score of 0 to 10 is a fault by itself (assumed). */
 const SCORED: { finding: Finding; attribute: Intensity; isFault: (score: number) => boolean }[] = [
@@ -97,9 +101,8 @@ function foundInTasting({ stage, by, notes, intensities }: Tasted): FoundIn[] {
 
 function wordsIn(text: string, where: (word: string) => FindingSource): FoundIn[] {
   return (Object.entries(WORDS) as [Finding, RegExp][]).flatMap(([finding, words]) => {
-    const match = words.exec(text);
-    if (!match || DENIED.test(text.slice(0, match.index))) return [];
-    return [{ finding, where: where(match[0].toLowerCase()) }];
+    const word = saidIn(text, words);
+    return word === null ? [] : [{ finding, where: where(word) }];
   });
 }
 

@@ -19,6 +19,7 @@ export const proposeChange = guarded(
     findings: optional(list(choice(FINDINGS))),
     schools: optional(shapes.SCHOOLS_TAKEN),
     levers: optional(list(choice(LEVERS))),
+    ruleRecords: optional(list(fields({ ruleId: 'text', came: 'number', missed: 'number' }))),
     roastAgeDays: optional('number'),
   }),
   changes.proposeChange,

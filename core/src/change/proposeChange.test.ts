@@ -247,6 +247,16 @@ describe('taste and sight', () => {
     }
   });
 
+  it('puts what a rule asks for behind another’s once it has missed in this house, and shows its record', () => {
+    const asked = { findings: ['flat', 'sour-and-bitter'] as const, last: lastOf(here) };
+    const plain = advised(asked).changes;
+    expect(plain[0]).toMatchObject({ source: { kind: 'rule', id: 'flat' }, record: null });
+    const { changes } = advised({ ...asked, ruleRecords: [{ ruleId: 'flat', came: 1, missed: 20 }] });
+    expect(changes[0]).toMatchObject({ source: { kind: 'rule', id: 'sour-and-bitter' }, record: null });
+    const hotter = changes.find(({ title }) => title === plain[0]?.title);
+    expect(hotter).toMatchObject({ chance: plain[0]?.chance, record: { came: 1, missed: 20 } });
+  });
+
   it('leaves the cause of dryness open until time and yield tell which of the two it is', () => {
     const { changes, notes } = advised({ findings: ['dry'], last: null });
     expect(notes.some((note) => note.includes('two opposite causes'))).toBe(true);

@@ -21,6 +21,7 @@ import { situationOf, type LastBrew, type Situation } from './situation.js';
 import { figureRulesFor, rulesFor, type ChangeRule, type Push } from './tasteRules.js';
 import { adviceNotes, REPEAT_CHANCE } from './adviceNotes.js';
 import { goes, judge, type Judgement } from './judgement.js';
+import type { RuleRecord, TrackRecord } from './ruleRecord.js';
 import { characterOf, describeMove } from './wording.js';
 
 export interface ProposedChange {
@@ -39,6 +40,8 @@ export interface ProposedChange {
   chance: number;
   /** Who speaks for it. */
   source: { kind: 'model' } | { kind: 'rule'; id: string };
+  /** How the rule that asks for it has done in this house; `null` where none does, or nobody could tell yet. */
+  record: TrackRecord | null;
   why: string;
   against: string[];
   /** The school that moved it up or down, if one did. */
@@ -86,6 +89,7 @@ const SECOND_LEVER = 0.08;
  * @param last - what was measured of it; without it taste alone speaks, with usual steps
  * @param findings - what was tasted or seen that speaks against the aim
  * @param targets - the windows of the recipe's aim
+ * @param ruleRecords - how rules have done in this house: one that missed counts for less
  */
 export function proposeChange({
   plan,
@@ -97,6 +101,7 @@ export function proposeChange({
   findings = [],
   schools = USUAL_SCHOOLS,
   levers = LEVERS,
+  ruleRecords = [],
   roastAgeDays,
 }: {
   plan: BrewPlan;
@@ -108,6 +113,7 @@ export function proposeChange({
   findings?: readonly Finding[];
   schools?: Schools;
   levers?: readonly Lever[];
+  ruleRecords?: readonly RuleRecord[];
   roastAgeDays?: number;
 }): Result<ChangeAdvice, never> | BrewInputFailure | Failure<'no-target'> | Failure<'plan-cannot-be-brewed'> {
   const aged = roastAgeDays === undefined ? {} : { roastAgeDays };
@@ -145,7 +151,7 @@ export function proposeChange({
     judged.weight +
     (likeliest < HARDLY_ANY ? -BY_DISTANCE * Math.log1p(candidate.distance) : worth(candidate));
   const changes = usable
-    .map((candidate) => ({ candidate, judged: judge(candidate, asItIs, rules, schools) }))
+    .map((candidate) => ({ candidate, judged: judge(candidate, asItIs, rules, schools, ruleRecords) }))
     .filter(({ candidate, judged }) => judged.wanted || worth(candidate) > worth(asItIs))
     .filter(
       ({ candidate, judged }) =>
@@ -267,7 +273,7 @@ function isSame(a: Push, b: Push): boolean {
 function proposed(
   candidate: Candidate,
   asItIs: Candidate,
-  { wanted, avoided, school }: Judgement,
+  { wanted, record, avoided, school }: Judgement,
 ): ProposedChange {
   const { moves, timed: plan, forecast, chance } = candidate;
   const effect = {
@@ -286,6 +292,7 @@ function proposed(
     taste: moves.map((move) => characterOf(move).taste).join('; '),
     chance,
     source: wanted ? { kind: 'rule', id: wanted.id } : { kind: 'model' },
+    record,
     why: wanted ? `${wanted.because}; ${byModel}` : byModel,
     against: [
       ...avoided.map(({ because }) => because),

@@ -92,6 +92,15 @@ describe('why a brew came out as it did', () => {
     },
   );
 
+  it('a beverage that nobody added its water to is stronger, and has lost nothing', () => {
+    const plan = { ...PLAN, bypassG: 30 };
+    const left: BenchEvent = { kind: 'not-served', atS: 200, serving: 'bypass' };
+    const { effects } = outcomeOf({ ...onPlan, plan, events: [left] });
+    expect(effects.map((each) => each.departure)).toEqual(['serving']);
+    expect(effects[0]?.by.tdsPercent).toBeGreaterThan(0.1);
+    expect(effects[0]?.by.yieldPercent).toBeCloseTo(0, 6);
+  });
+
   it('adds up: the reasons together are the way from the plan to what was done', () => {
     const { planned, asDone, effects } = outcomeOf({
       ...onPlan,

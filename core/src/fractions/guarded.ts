@@ -2,6 +2,7 @@ import { choice, fields, guarded } from '../input/shape.js';
 import * as shapes from '../input/shapes.js';
 import * as series from './alignSeries.js';
 import * as cups from './cumulative.js';
+import * as lifts from './liftedEarly.js';
 import * as waters from './keepWanted.js';
 import * as turns from './turn.js';
 
@@ -18,6 +19,12 @@ export const cumulativeFractions = guarded(
 export const stoppedCup = guarded(
   fields({ fractions: shapes.FRACTIONS, doseG: 'number', stopS: 'number' }),
   waters.stoppedCup,
+);
+
+/** {@link lifts.liftedEarly} */
+export const liftedEarly = guarded(
+  fields({ plan: shapes.PLAN, atS: 'number', lateWater: choice(lifts.LATE_WATERS) }),
+  lifts.liftedEarly,
 );
 
 /** {@link waters.moveWater} */

@@ -1,5 +1,6 @@
 import type { BenchEventKind } from '../bench/benchEvents.js';
 import { PREPARATION_TASKS } from '../bench/preparation.js';
+import { SERVING_TASKS } from '../bench/serving.js';
 import { SCHOOLS } from '../schools/schools.js';
 import {
   AGITATION_CONDITIONS,
@@ -140,6 +141,7 @@ export const MEASURED_BREW = fields({
     fields({ drawdownS: optional('number'), tdsPercent: optional('number'), beverageG: optional('number') }),
   ),
   trace: optional(TRACE_POINTS),
+  otherKit: optional('text'),
 });
 
 export const PRIOR = fields({
@@ -180,6 +182,7 @@ export const EVENTS = list(
     'kettle-read': { ...TIMED, kettleC: 'number' },
     'not-prepared': { ...TIMED, task: choice(PREPARATION_TASKS) },
     'fines-weighed': { ...TIMED, finesG: 'number' },
+    'not-served': { ...TIMED, serving: choice(SERVING_TASKS) },
     'cup-changed': TIMED,
     'first-drip': TIMED,
     'bed-shows': TIMED,

@@ -2,6 +2,7 @@ import type { Aim } from '../aim/aim.js';
 import { calibrateLot, type LotCalibration } from '../calibration/calibrateLot.js';
 import { conditionsOfPlan, type BrewKit } from '../calibration/conditions.js';
 import { forecastBrew, type CalibratedForecast } from '../calibration/forecastBrew.js';
+import type { MeasuredBrew } from '../calibration/evidence.js';
 import { modelledBrew } from '../calibration/modelled.js';
 import { lotPrior, type EarlierLot } from '../calibration/priors.js';
 import type { ExtractionWindow } from '../extraction/extractionMap.js';
@@ -20,7 +21,7 @@ import { startingRecipe, type StartingReasons, type StartingRecipe } from './sta
 
 export interface FittedStart extends StartingRecipe {
   reasons: StartingReasons & { grindFit: GrindFit };
-  /** What to expect of it: rough ranges, since the lot was never brewed. */
+  /** What to expect of it: rough ranges, unless the lot was brewed in other kit. */
   forecast: CalibratedForecast;
 }
 
@@ -32,6 +33,7 @@ export interface FittedStart extends StartingRecipe {
  * @param aim - what this recipe aims at; `null` for what its school of aims makes of the house's window
  * @param reach - finest and coarsest size of the grinder, um
  * @param earlierLots - what the house's finished lots say, as the function of that name has it
+ * @param brews - of the lot, in other kit: `lotBrews`
  */
 export function fittedStart({
   facts,
@@ -42,6 +44,7 @@ export function fittedStart({
   aim,
   reach,
   earlierLots,
+  brews = [],
 }: {
   facts: StartingFacts;
   switchedOff: readonly string[];
@@ -51,6 +54,7 @@ export function fittedStart({
   aim: Aim | null;
   reach: { finestUm: number; coarsestUm: number };
   earlierLots: readonly EarlierLot[];
+  brews?: readonly MeasuredBrew[];
 }): FittedStart {
   const prior = lotPrior({
     process: facts.process,
@@ -61,7 +65,7 @@ export function fittedStart({
     ...(facts.roastLevel ? { roastLevel: facts.roastLevel } : {}),
     earlierLots,
   });
-  const calibration = valueOf(calibrateLot({ brews: [], prior }));
+  const calibration = valueOf(calibrateLot({ brews, prior }));
   const { roastAgeDays } = facts;
   const aimed = aimOf(houseWindow, facts.schools, aim);
   const retained = (plan: BrewPlan) => retainedOf({ plan, kit, calibration, roastAgeDays });

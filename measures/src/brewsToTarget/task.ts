@@ -40,21 +40,25 @@ export interface Task {
   start: BrewPlan;
 }
 
-/** @param earlierLots - what the laboratory's finished lots say of this one */
+/**
+ * @param earlierLots - what the laboratory's finished lots say of this one
+ * @param shape - of its brewer; the lot's own draw where left out
+ */
 export function taskOf(
   truth: TruthName,
   seed: number,
   aim: Aim = AIMS.house,
   earlierLots: readonly EarlierLot[] = [],
+  shape?: SyntheticLot['shape'],
 ): Task {
-  const lot = LABS[truth](Math.floor(seed / LOTS_A_LAB)).lot(seed);
-  const { facts, kit, shape } = lot;
+  const lot = LABS[truth](Math.floor(seed / LOTS_A_LAB)).lot(seed, shape);
+  const { facts, kit } = lot;
   const { elevationM } = facts;
   const { plan: start } = fittedStart({
     facts: {
       ...facts,
       elevation: elevationM === null ? null : { fromM: elevationM, toM: elevationM },
-      brewer: { shape, usualDoseG: 15 + (seed % 4) },
+      brewer: { shape: lot.shape, usualDoseG: 15 + (seed % 4) },
       paperPerM: kit.paperPerM,
       schools: USUAL_SCHOOLS,
       labElevationM: kit.elevationM,

@@ -31,7 +31,8 @@ export interface SyntheticLot {
 
 /** A laboratory of its own: physics, brewers, papers and grinder as they really are there. */
 export interface SyntheticLab {
-  lot(seed: number): SyntheticLot;
+  /** @param shape - the brewer that it is brewed in; its own draw where left out. The lot is the same */
+  lot(seed: number, shape?: SyntheticLot['shape']): SyntheticLot;
 }
 
 export type TruthName = 'varied' | 'layered';

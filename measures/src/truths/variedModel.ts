@@ -94,13 +94,14 @@ export function variedLab(seed: number): SyntheticLab {
     drainOff: { cone: off(0.16 * TOGETHER), 'flat-bottom': off(0.23 * TOGETHER) },
     paperOff: { cone: off(0.28 * TOGETHER), 'flat-bottom': off(0.33 * TOGETHER) },
   };
-  return { lot: (lotSeed) => variedLot(lab, lotSeed) };
+  return { lot: (lotSeed, shape) => variedLot(lab, lotSeed, shape) };
 }
 
-function variedLot(lab: VariedLab, seed: number): SyntheticLot {
+function variedLot(lab: VariedLab, seed: number, asked?: SyntheticLot['shape']): SyntheticLot {
   const random = seededRandom(seed);
   const off = (spread: number) => Math.exp(normalDraw(random, { mean: 0, sd: spread }));
-  const shape = random() < 0.5 ? 'cone' : 'flat-bottom';
+  const drawn = random() < 0.5 ? 'cone' : 'flat-bottom';
+  const shape = asked ?? drawn;
   const brewer = BREWER_CLASSES[shape];
   const kit: BrewKit = {
     brewer,

@@ -29,7 +29,7 @@ export function layeredLab(seed: number): SyntheticLab {
     drainOff: { cone: off(0.15), 'flat-bottom': off(0.25) },
     paperOff: { cone: off(0.2), 'flat-bottom': off(0.2) },
   };
-  return { lot: (lotSeed) => layeredLot(physics, kitOff, lotSeed) };
+  return { lot: (lotSeed, shape) => layeredLot(physics, kitOff, lotSeed, shape) };
 }
 
 function layeredLot(
@@ -40,10 +40,12 @@ function layeredLot(
     paperOff: Record<SyntheticLot['shape'], number>;
   },
   seed: number,
+  asked?: SyntheticLot['shape'],
 ): SyntheticLot {
   const random = seededRandom(seed * 3 + 2);
   const off = (spread: number) => Math.exp(normalDraw(random, { mean: 0, sd: spread }));
-  const shape = random() < 0.5 ? 'cone' : 'flat-bottom';
+  const drawn = random() < 0.5 ? 'cone' : 'flat-bottom';
+  const shape = asked ?? drawn;
   const facts = factsOf(seed);
   const shifts = shiftsOf(facts);
   const lot: LayeredLot = {
