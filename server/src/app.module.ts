@@ -5,6 +5,8 @@ import { BrewsModule } from './brews/brews.module.js';
 import type { Configuration } from './configuration.js';
 import { CONFIGURATION } from './configuration.token.js';
 import { DatabaseModule } from './database/database.module.js';
+import { ChangesModule } from './changes/changes.module.js';
+import { FilesModule } from './files/files.module.js';
 import { HealthModule } from './health/health.module.js';
 import { KitModule } from './kit/kit.module.js';
 import { LotsModule } from './lots/lots.module.js';
@@ -55,6 +57,8 @@ export class AppModule {
         RunningBrewsModule,
         InstrumentFeedsModule,
         PublicationsModule,
+        ChangesModule,
+        FilesModule,
         CareModule,
       ],
     };

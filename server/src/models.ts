@@ -19,6 +19,7 @@ import { StockWeighingModel } from './lots/stock-weighing.model.js';
 import { RoastBatchModel } from './lots/roast-batch.model.js';
 import { PersonModel } from './people/person.model.js';
 import { PublicationModel } from './publications/publication.model.js';
+import { ChangeModel } from './recipes/change.model.js';
 import { RecipeVersionModel } from './recipes/recipe-version.model.js';
 import { RecipeModel } from './recipes/recipe.model.js';
 import { BrewEntryModel } from './brew-logs/brew-entry.model.js';
@@ -49,6 +50,7 @@ export const MODELS: ModelCtor[] = [
   StockWeighingModel,
   RecipeModel,
   RecipeVersionModel,
+  ChangeModel,
   BrewModel,
   ReadingModel,
   TastingModel,

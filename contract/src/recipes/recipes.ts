@@ -35,6 +35,7 @@ import {
 import type { BrewListItem } from '../brews/brews.js';
 import type { PublicationView } from '../publications/publications.js';
 import { AimDto, StandsDto } from '../kit/houseDtos.js';
+import { ExpectationDto } from '../changes/changes.js';
 import { IsPlainObject, NumberBetween, OneOf, TextUpTo } from '../validation/decorators.js';
 
 const MOST_POURS = 12;
@@ -205,6 +206,9 @@ export class RecipeSetupDto {
   aim: AimDto | null = null;
 }
 
+/** What a version is saved with in words. */
+export const VERSION_NOTE = { label: 'What changed and why', max: 500 };
+
 /** Asks for the starting recipe of a lot on one brewer and one grinder; looked at first, then kept. */
 export class NewRecipeDto extends RecipeSetupDto {
   @id('Brewer')
@@ -231,7 +235,7 @@ export class NewRecipeDto extends RecipeSetupDto {
   plan: PlanDto | null = null;
 
   /** Where the plan comes from; of a plan given only. */
-  @TextUpTo({ label: 'What changed and why', max: 500 })
+  @TextUpTo(VERSION_NOTE)
   note: string = '';
 
   /** Rules of the starting recipe that somebody switched off for this lot. */
@@ -265,6 +269,8 @@ export class RecipeSchoolsDto {
 
 /** A starting recipe before it is kept. */
 export interface StartingPreview {
+  /** How many brews of this lot in other kit it was learned from. */
+  brewsElsewhere: number;
   plan: BrewPlan;
   reasons: StartingReasons;
   /** Rough ranges: the lot was never brewed. */
@@ -296,8 +302,15 @@ export class NewVersionDto {
   @Type(() => PlanDto)
   plan!: PlanDto;
 
-  @TextUpTo({ label: 'What changed and why', max: 500 })
+  @TextUpTo(VERSION_NOTE)
   note: string = '';
+
+  /** What the change is to do; `null` where nobody wrote it down. */
+  @ValidateIf((_, value) => value !== null)
+  @IsPlainObject()
+  @ValidateNested()
+  @Type(() => ExpectationDto)
+  expectation: ExpectationDto | null = null;
 }
 
 /** A person and a moment: who did it, and when (RFC 3339, UTC). */
@@ -329,11 +342,21 @@ export interface RecipeListItem {
   id: number;
   lotId: number;
   brewerName: string;
+  paperName: string;
   latestVersion: number;
   plan: BrewPlan;
   accepted: boolean;
   signedOff: boolean;
   publishedSlug: string | null;
+}
+
+/** Brews of a lot by another of its recipes. */
+export interface BrewsElsewhere {
+  recipeId: number;
+  brewerId: number;
+  paperId: number;
+  brewerName: string;
+  brews: BrewListItem[];
 }
 
 export interface RecipeView {
@@ -355,6 +378,8 @@ export interface RecipeView {
   /** Newest first. */
   versions: RecipeVersionView[];
   brews: BrewListItem[];
+  /** The lot's brews by its other recipes, which teach of the lot what is not the kit's. */
+  elsewhere: BrewsElsewhere[];
   /** Newest first, withdrawn ones too. */
   publications: PublicationView[];
   latestRoastBatchId: number | null;

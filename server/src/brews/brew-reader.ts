@@ -1,7 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import { Op, QueryTypes } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
-import type { BrewPlan, StepDone } from '@vendu/core';
+import type { BenchEvent, BrewPlan, StepDone } from '@vendu/core';
 import type { BrewListItem } from '@vendu/contract';
 import { numberOrNull, parsedJson } from '../database/raw-row.js';
 import { PersonModel } from '../people/person.model.js';
@@ -29,6 +29,7 @@ interface MeasuredRow {
   beverageG: string | number | null;
   plan: BrewPlan | string;
   steps: StepDone[] | string;
+  events: BenchEvent[] | string | null;
   readings: string;
 }
 
@@ -71,7 +72,7 @@ export class BrewReader {
   ): Promise<Map<number, { strengthPercent: number; yieldPercent: number; basis: 'weighed' | 'assumed' }>> {
     if (lotIds.length === 0) return new Map();
     const rows = await this.sequelize.query<MeasuredRow>(
-      `SELECT lot_id AS lotId, dose_g AS doseG, water_g AS waterG, beverage_g AS beverageG, plan, steps,
+      `SELECT lot_id AS lotId, dose_g AS doseG, water_g AS waterG, beverage_g AS beverageG, plan, steps, events,
         (SELECT GROUP_CONCAT(tds_percent) FROM readings
           WHERE readings.brew_id = brews.id AND readings.removed_at IS NULL) AS readings
       FROM brews WHERE id IN (
@@ -108,13 +109,14 @@ export class BrewReader {
   }
 }
 
-function measuredBrew({ doseG, waterG, beverageG, plan, steps, readings }: MeasuredRow): WeighedBrew {
+function measuredBrew({ doseG, waterG, beverageG, plan, steps, events, readings }: MeasuredRow): WeighedBrew {
   return {
     doseG: numberOrNull(doseG),
     waterG: numberOrNull(waterG),
     beverageG: numberOrNull(beverageG),
     plan: parsedJson(plan),
     steps: parsedJson(steps),
+    events: events === null ? null : parsedJson(events),
     readings: readings.split(',').map((tdsPercent) => ({ tdsPercent: Number(tdsPercent) })),
   };
 }

@@ -1,4 +1,5 @@
 import {
+  addedWaterG,
   benchSteps,
   brewResult,
   outflowPoints,
@@ -13,7 +14,7 @@ import type { BrewModel } from './brew.model.js';
 import type { FractionModel } from './fraction.model.js';
 
 /** What the figures of a brew are worked out from. */
-export type WeighedBrew = Pick<BrewModel, 'doseG' | 'waterG' | 'beverageG' | 'plan' | 'steps'> & {
+export type WeighedBrew = Pick<BrewModel, 'doseG' | 'waterG' | 'beverageG' | 'plan' | 'steps' | 'events'> & {
   readings: readonly { tdsPercent: number }[];
 };
 
@@ -41,7 +42,7 @@ export function resultOf(brew: WeighedBrew): BrewResult | null {
   return brewResult({
     doseG: brewDose(brew).doseG,
     // What was added to the finished beverage is in it and in no bed.
-    waterG: brewWater(brew).waterG + (brew.plan.bypassG ?? 0),
+    waterG: brewWater(brew).waterG + addedWaterG({ plan: brew.plan, events: brew.events ?? [] }),
     beverageG: brew.beverageG,
     readingsPercent: brew.readings.map(({ tdsPercent }) => tdsPercent),
   });

@@ -1,5 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import {
+  addedWaterG,
   beverageFault,
   finesTaken,
   labelNotesIn,
@@ -121,7 +122,7 @@ export class BrewsService {
       }
       const waterG = weighed.waterG ?? pouredWaterG({ plan: row.plan, done: row.steps }).waterG;
       if (next.beverageG !== null) {
-        const { bypassG = 0 } = row.plan;
+        const bypassG = addedWaterG({ plan: row.plan, events: row.events ?? [] });
         const fault = beverageFault({ beverageG: next.beverageG, waterG, bypassG });
         if (fault) throw invalidField({ field: 'beverageG', message: fault.message, allowed: fault.allowed });
       }

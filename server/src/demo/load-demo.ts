@@ -41,6 +41,7 @@ import { DEMO_ACCOUNTS } from '../people/demo-accounts.js';
 import { at, dateDaysAgo, momentDaysAgo } from './demo-dates.js';
 import { inventBrew } from './invent-brew.js';
 import { inventRecord } from './invent-record.js';
+import { loadExpectations } from './load-expectations.js';
 import { loadKit, type DemoKit } from './load-kit.js';
 import { DEMO_LOTS, type DemoBrew, type DemoLot } from './scenario.js';
 import { HOUSE } from './scenario-kit.js';
@@ -78,14 +79,14 @@ export async function loadDemo(sequelize: Sequelize): Promise<boolean> {
       ...kit,
       random: seededRandom(SEED),
     };
-    for (const lot of DEMO_LOTS) await loadLot(lot, ground);
+    for (const lot of DEMO_LOTS) await loadLot(sequelize, lot, ground);
     await refreshLotProgress(sequelize);
   });
   await keepEvidenceOfFinished(sequelize);
   return true;
 }
 
-async function loadLot(lot: DemoLot, ground: Ground): Promise<void> {
+async function loadLot(sequelize: Sequelize, lot: DemoLot, ground: Ground): Promise<void> {
   const creator = at(ground.people, 1);
   const row = await LotModel.create({
     ...new NewLotDto(),
@@ -157,6 +158,7 @@ async function loadLot(lot: DemoLot, ground: Ground): Promise<void> {
       ground,
     });
   }
+  await loadExpectations(sequelize, { lotId: row.id, recipeId: recipe.id, lot, kit });
   await reach(lot, recipe, version, `${lot.facts.name} ${brewer.name}`, ground);
 }
 

@@ -1,9 +1,15 @@
-import type { BrewPlan, Intensity, LearnedFactors, TastingStage, Verdict } from '@vendu/core';
+import type { BrewPlan, Expectation, Intensity, LearnedFactors, TastingStage, Verdict } from '@vendu/core';
 import { setWater } from '@vendu/core';
 import type { NewLotDto, RoastBatchDto } from '@vendu/contract';
 
 // The invented scenario: a roastery at the ninth mole of a harbour town that does not exist. No farm, person
 // or brand here is real. What brews weighed and read is computed in `invent-brew.ts`, not written here.
+
+/** A change and what whoever made it hoped for in the cup. */
+interface DemoChange extends Pick<Expectation, 'source' | 'hopes'> {
+  note: string;
+  apply: (plan: BrewPlan) => BrewPlan;
+}
 
 /** One brew of the trail: the one thing changed before it, and what the coffee then truly gave. */
 export interface DemoBrew {
@@ -11,7 +17,7 @@ export interface DemoBrew {
   /** Index into the demo accounts. */
   by: number;
   /** The change that made the version brewed; `null` to brew the newest one again. */
-  change: { note: string; apply: (plan: BrewPlan) => BrewPlan } | null;
+  change: DemoChange | null;
   /** The beverage was not weighed, as happens. */
   unweighed?: boolean;
   skippedAgitation?: boolean;
@@ -99,7 +105,15 @@ export const DEMO_LOTS: DemoLot[] = [
       {
         daysAgo: 8,
         by: 1,
-        change: { note: 'Finer by 60 µm: tart and fast, expect a point more yield', apply: finer(60) },
+        change: {
+          note: 'Finer by 60 µm: tart and fast',
+          apply: finer(60),
+          source: { kind: 'rule', id: 'sour' },
+          hopes: [
+            { kind: 'gone', finding: 'sour' },
+            { kind: 'more', attribute: 'sweetness' },
+          ],
+        },
         tastings: [
           {
             stage: 'hot',
@@ -117,7 +131,15 @@ export const DEMO_LOTS: DemoLot[] = [
       {
         daysAgo: 6,
         by: 2,
-        change: { note: 'Finer by 30 µm: keep the currant, more body', apply: finer(30) },
+        change: {
+          note: 'Finer by 30 µm: keep the currant, more body',
+          apply: finer(30),
+          source: { kind: 'own' },
+          hopes: [
+            { kind: 'brings', word: 'blackcurrant' },
+            { kind: 'more', attribute: 'body' },
+          ],
+        },
         tastings: [
           {
             stage: 'hot',
@@ -199,7 +221,15 @@ export const DEMO_LOTS: DemoLot[] = [
       {
         daysAgo: 2,
         by: 2,
-        change: { note: 'Coarser by 50 µm: slow and boozy', apply: finer(-50) },
+        change: {
+          note: 'Coarser by 50 µm: slow and boozy',
+          apply: finer(-50),
+          source: { kind: 'own' },
+          hopes: [
+            { kind: 'gone', finding: 'boozy' },
+            { kind: 'less', attribute: 'bitterness' },
+          ],
+        },
         skippedAgitation: true,
         unweighed: true,
         tastings: [
@@ -214,7 +244,12 @@ export const DEMO_LOTS: DemoLot[] = [
       {
         daysAgo: 1,
         by: 1,
-        change: { note: 'Two degrees cooler: soften the ferment', apply: hotter(-2) },
+        change: {
+          note: 'Two degrees cooler: soften the ferment',
+          apply: hotter(-2),
+          source: { kind: 'rule', id: 'boozy' },
+          hopes: [{ kind: 'gone', finding: 'boozy' }],
+        },
         tastings: [
           {
             stage: 'hot',
@@ -312,7 +347,15 @@ export const DEMO_LOTS: DemoLot[] = [
       {
         daysAgo: 4,
         by: 2,
-        change: { note: 'Less water, 20 g: body without more yield', apply: (plan) => water(510)(plan) },
+        change: {
+          note: 'Less water, 20 g: body without more yield',
+          apply: (plan) => water(510)(plan),
+          source: { kind: 'own' },
+          hopes: [
+            { kind: 'more', attribute: 'body' },
+            { kind: 'brings', word: 'apple' },
+          ],
+        },
         tastings: [
           { stage: 'hot', notes: 'caramel, baked apple', intensities: { acidity: 4, sweetness: 7, body: 6 } },
           { stage: 'warm', notes: 'apple, toffee', intensities: { acidity: 4, sweetness: 7, body: 6 } },

@@ -63,6 +63,7 @@ export function recipeListItem(row: RecipeModel): RecipeListItem {
     id: row.id,
     lotId: row.lotId,
     brewerName: row.brewer.name,
+    paperName: row.paper.name,
     latestVersion: newest.number,
     plan: newest.plan,
     accepted: row.versions.some(({ acceptedAt }) => acceptedAt !== null),

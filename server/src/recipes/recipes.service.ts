@@ -33,9 +33,11 @@ import { LotEvidenceService } from './lot-evidence.service.js';
 import { publicationView, recipeListItem, versionView } from './recipe-views.js';
 import { readTaught } from './finished-lots.js';
 import { refuseUnknownKit } from './unknown-kit.js';
+import { brewsElsewhere } from './brews-elsewhere.js';
+import { keepExpectation } from './keep-expectation.js';
 import { refuseMove } from './version-life.js';
 
-const LIST_PARTS = [BrewerModel, { model: RecipeVersionModel, include: [PublicationModel] }];
+const LIST_PARTS = [BrewerModel, PaperModel, { model: RecipeVersionModel, include: [PublicationModel] }];
 
 @Injectable()
 export class RecipesService {
@@ -146,6 +148,7 @@ export class RecipesService {
         ),
       ),
       brews,
+      elsewhere: await brewsElsewhere(row, trail),
       publications: versions
         .flatMap((version) =>
           version.publications.map((publication) => {
@@ -181,12 +184,12 @@ export class RecipesService {
   /** Adds a version. Versions never change, so an edit of an older one than the newest is stale. */
   async addVersion(
     id: number,
-    { basedOn, plan, note }: NewVersionDto,
+    { basedOn, plan, note, expectation }: NewVersionDto,
     person: PersonModel,
     request: RequestKeyOf | null,
   ): Promise<RecipeView> {
     await refusePlanFaults(plan, this.kit);
-    const add = async () => {
+    const add = async ({ lotId }: RecipeModel) => {
       const newest = await RecipeVersionModel.findOne({
         where: { recipeId: id },
         order: [['number', 'DESC']],
@@ -201,7 +204,7 @@ export class RecipesService {
         note,
         createdBy: person.id,
       });
-      return version.id;
+      if (expectation) await keepExpectation(lotId, version.id, expectation);
     };
     return this.change(id, add, request);
   }

@@ -2,6 +2,7 @@ import { Injectable } from '@nestjs/common';
 import { Sequelize } from 'sequelize-typescript';
 import { earlierLots, similarLots, type BrewPlan } from '@vendu/core';
 import type { NewRecipeDto, StartingPreview } from '@vendu/contract';
+import { BrewReader } from '../brews/brew-reader.js';
 import { Computation } from '../computation/computation.js';
 import { KitService } from '../kit/kit.service.js';
 import { refuseImpossibleAim } from '../kit/reversed-window.js';
@@ -11,6 +12,7 @@ import { PersonModel } from '../people/person.model.js';
 import { notFound } from '../problem/problem-error.js';
 import type { RequestKeyOf } from '../writing/request-key.js';
 import { Writing } from '../writing/writing.js';
+import { brewsElsewhere, knownElsewhere } from './brews-elsewhere.js';
 import { plainPlan, refusePlanFaults } from './plan-refusals.js';
 import { RecipeVersionModel } from './recipe-version.model.js';
 import { RecipeModel } from './recipe.model.js';
@@ -25,16 +27,18 @@ export class StartingRecipesService {
   constructor(
     private readonly sequelize: Sequelize,
     private readonly kit: KitService,
+    private readonly brews: BrewReader,
     private readonly computation: Computation,
     private readonly writing: Writing,
   ) {}
 
   /** The starting recipe as it would be, before anybody keeps it. */
   async preview(lotId: number, asked: NewRecipeDto): Promise<StartingPreview> {
-    const { started, similar, earlier, grinder } = await this.compose(lotId, asked);
+    const { started, similar, earlier, grinder, brewsElsewhere: known } = await this.compose(lotId, asked);
     return {
       ...started,
       earlierLots: earlier.length,
+      brewsElsewhere: known,
       ...settingFor(started.plan, grinder),
       similar: similar.map(({ lotId, name, likeness, because, startGrindUm, plan }) => ({
         lotId,
@@ -144,16 +148,20 @@ export class StartingRecipesService {
     );
     const earlier = earlierLots({ brewerShape: brewer.shape }, finished);
     const sizes = grinder.points.map(({ grindUm }) => grindUm);
+    const brewKit = await this.kit.brewKit(brewer, paper);
+    const elsewhere = await brewsElsewhere({ lotId, id: null }, await this.brews.ofLot(lotId));
+    const brews = await knownElsewhere(brewKit, elsewhere, this.kit);
     const started = await this.computation.run('fittedStart', {
       facts,
       switchedOff,
       offersTaken,
-      kit: await this.kit.brewKit(brewer, paper),
+      kit: brewKit,
       houseWindow: house.window,
       aim: aim && { ...aim },
       reach: { finestUm: Math.min(...sizes), coarsestUm: Math.max(...sizes) },
       earlierLots: earlier,
+      brews,
     });
-    return { started, similar, earlier, grinder };
+    return { started, similar, earlier, grinder, brewsElsewhere: brews.length };
   }
 }

@@ -1,9 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import { subDays } from 'date-fns';
-import { Op, UniqueConstraintError } from 'sequelize';
+import { Op, QueryTypes, UniqueConstraintError } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
-import { refreshLotProgress } from '../lots/lot-progress.js';
-import { LotModel } from '../lots/lot.model.js';
 import { notFound, ProblemError } from '../problem/problem-error.js';
 import { RequestKeyModel } from './request-key.model.js';
 import type { RequestKeyOf } from './request-key.js';
@@ -15,7 +13,14 @@ const KEPT_DAYS = 7;
 /** How everything is stored that hangs together: whole, in turn, and once. */
 @Injectable()
 export class Writing {
+  private readonly followers: ((lotId: number) => Promise<void>)[] = [];
+
   constructor(private readonly sequelize: Sequelize) {}
+
+  /** Computes something of a lot afresh after each of its changes, in the same transaction. */
+  follow(work: (lotId: number) => Promise<void>): void {
+    this.followers.push(work);
+  }
 
   /**
    * Stores something new in one transaction, once for each key.
@@ -35,17 +40,20 @@ export class Writing {
 
   /**
    * Changes something of a lot: its facts, batches, stock, recipes, versions, brews, publications. Writers of one lot
-   * go one after the other, since each takes the lot first; what the list of lots shows of it is computed afresh in
+   * go one after the other, since each takes the lot first; what follows from its records is computed afresh in
    * the same transaction. What was looked at before the turn has to be looked at again in it.
    *
    * @throws ProblemError `not-found` where there is no such lot
    */
   onLot<T>(lotId: number, work: () => Promise<T>, request: RequestKeyOf | null = null): Promise<T> {
     return this.once(request, async () => {
-      const lot = await LotModel.findByPk(lotId, { attributes: ['id'], lock: true });
+      const [lot] = await this.sequelize.query('SELECT id FROM lots WHERE id = :lotId FOR UPDATE', {
+        replacements: { lotId },
+        type: QueryTypes.SELECT,
+      });
       if (!lot) throw notFound('lot');
       const result = await work();
-      await refreshLotProgress(this.sequelize, [lotId]);
+      for (const follow of this.followers) await follow(lotId);
       return result;
     });
   }

@@ -11,6 +11,9 @@ import { waterActivity } from './0012-water-activity.js';
 import { elevationWord } from './0013-elevation-word.js';
 import { fines } from './0014-fines.js';
 import { greenByEye } from './0016-green-by-eye.js';
+import { roomForLabelNotes } from './0021-room-for-label-notes.js';
+import { changes } from './0020-changes.js';
+import { paperSeating } from './0019-paper-seating.js';
 import { doneBesides } from './0018-done-besides.js';
 import { kitInFull } from './0017-kit-in-full.js';
 import { howKitIsBuilt } from './0009-how-kit-is-built.js';
@@ -38,4 +41,7 @@ export const MIGRATIONS: readonly Migration[] = [
   greenByEye,
   kitInFull,
   doneBesides,
+  paperSeating,
+  changes,
+  roomForLabelNotes,
 ];

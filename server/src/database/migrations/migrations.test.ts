@@ -22,6 +22,9 @@ const LANDED = {
   '0016-green-by-eye': '9c2d6719374cb670',
   '0017-kit-in-full': '804dac853df15084',
   '0018-done-besides': '5e99b75f55b08479',
+  '0019-paper-seating': '267f70bba6e39e85',
+  '0020-changes': '754551b8b036c740',
+  '0021-room-for-label-notes': 'fd38659e868e8169',
 };
 
 describe('the steps of the schema', () => {

@@ -1,0 +1,19 @@
+import { Controller, Get, Param } from '@nestjs/common';
+import type { ChangeView, ScoresView } from '@vendu/contract';
+import { IdPipe } from '../problem/id.pipe.js';
+import { ChangesService } from './changes.service.js';
+
+@Controller()
+export class ChangesController {
+  constructor(private readonly service: ChangesService) {}
+
+  @Get('lots/:lotId/changes')
+  ofLot(@Param('lotId', IdPipe) id: number): Promise<ChangeView[]> {
+    return this.service.ofLot(id);
+  }
+
+  @Get('changes/scores')
+  scores(): Promise<ScoresView> {
+    return this.service.scores();
+  }
+}

@@ -1,0 +1,70 @@
+import { Injectable } from '@nestjs/common';
+import { QueryTypes } from 'sequelize';
+import { Sequelize } from 'sequelize-typescript';
+import type { TrackRecord } from '@vendu/core';
+import type { ChangeView, ScoresView } from '@vendu/contract';
+import { PersonModel } from '../people/person.model.js';
+import { ChangeModel } from '../recipes/change.model.js';
+import { RecipeVersionModel } from '../recipes/recipe-version.model.js';
+
+/** Sums as the database answers them. */
+interface Counted {
+  told: string | number | null;
+  came: string | number | null;
+}
+
+@Injectable()
+export class ChangesService {
+  constructor(private readonly sequelize: Sequelize) {}
+
+  /** The changes of a lot, in the order in which they were written down. */
+  async ofLot(lotId: number): Promise<ChangeView[]> {
+    const rows = await ChangeModel.findAll({
+      where: { lotId },
+      include: [{ model: RecipeVersionModel, include: [{ model: PersonModel, as: 'creator' }] }],
+      order: ['id'],
+    });
+    return rows.map(({ version, expectation, seen, beforeBrewId, afterBrewId }) => ({
+      recipeId: version.recipeId,
+      recipeVersionId: version.id,
+      versionNumber: version.number,
+      by: version.creator.name,
+      expectation,
+      seen:
+        seen && beforeBrewId !== null && afterBrewId !== null
+          ? { beforeBrewId, afterBrewId, what: seen }
+          : null,
+    }));
+  }
+
+  /** How often what was expected came, over all lots: of the model, of each rule, of everybody's own changes. */
+  async scores(): Promise<ScoresView> {
+    const [model, rules, people] = await Promise.all([
+      this.counted<Counted>('SELECT SUM(figures_told) AS told, SUM(figures_came) AS came FROM changes'),
+      this.counted<Counted & { ruleId: string }>(
+        `SELECT rule_id AS ruleId, SUM(hopes_told) AS told, SUM(hopes_came) AS came FROM changes
+        WHERE rule_id IS NOT NULL GROUP BY rule_id HAVING told > 0 ORDER BY told DESC, rule_id`,
+      ),
+      this.counted<Counted & { personId: number; name: string }>(
+        `SELECT people.id AS personId, people.name, SUM(hopes_told) AS told, SUM(hopes_came) AS came
+        FROM changes
+        JOIN recipe_versions AS versions ON versions.id = changes.recipe_version_id
+        JOIN people ON people.id = versions.created_by
+        WHERE is_own GROUP BY people.id, people.name HAVING told > 0 ORDER BY people.name`,
+      ),
+    ]);
+    return {
+      model: trackRecord(model[0] ?? { told: 0, came: 0 }),
+      rules: rules.map(({ ruleId, ...counted }) => ({ ruleId, ...trackRecord(counted) })),
+      people: people.map(({ personId, name, ...counted }) => ({ personId, name, ...trackRecord(counted) })),
+    };
+  }
+
+  private counted<T extends object>(statement: string): Promise<T[]> {
+    return this.sequelize.query<T>(statement, { type: QueryTypes.SELECT });
+  }
+}
+
+function trackRecord({ told, came }: Counted): TrackRecord {
+  return { came: Number(came), missed: Number(told) - Number(came) };
+}
