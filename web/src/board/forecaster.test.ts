@@ -7,7 +7,9 @@ import { Forecaster } from './forecaster';
 function learned(brewCount: number): Forecaster {
   const forecaster = new Forecaster();
   const brews = Array.from({ length: brewCount }, () => brewRecordOf(brewItem()));
-  expect(forecaster.learn({ kit: BREW_KIT, prior: lotPrior({}), brews, roastAgeDays: 9 })).toBeNull();
+  expect(
+    forecaster.learn({ kit: BREW_KIT, prior: lotPrior({}), brews, elsewhere: [], roastAgeDays: 9 }),
+  ).toBeNull();
   return forecaster;
 }
 

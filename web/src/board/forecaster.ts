@@ -7,11 +7,14 @@ import {
   calibrateLot,
   conditionsOfPlan,
   drainBelief,
+  expectedOfPlans,
   forecastBrew,
   forecastPlan,
   forgiveness,
+  lotBrews,
+  lotTaught,
+  planFaults,
   proposeChange,
-  recordedBrew,
   scalePlan,
   type BenchEvent,
   type BrewDone,
@@ -19,11 +22,14 @@ import {
   type BrewOutcome,
   type BrewPlan,
   type BrewRecord,
+  type BrewsInKit,
   type BrewSlopes,
   type BrewWarning,
   type CalibratedForecast,
   type ChangeAdvice,
+  type Disagreement,
   type DrainBelief,
+  type Expectation,
   type Finding,
   type Forgiveness,
   type Knowledge,
@@ -32,8 +38,10 @@ import {
   type Limits,
   type LotCalibration,
   type LotPrior,
+  type LotTaught,
   type Measured,
   type Result,
+  type RuleRecord,
   type ScaledPlan,
   type Schools,
   type StepDone,
@@ -46,6 +54,8 @@ export interface BoardGround {
   kit: BrewKit;
   prior: LotPrior;
   brews: BrewRecord[];
+  /** The lot's brews in other kit. */
+  elsewhere: BrewsInKit[];
   roastAgeDays: number | null;
 }
 
@@ -77,6 +87,18 @@ export interface DrainForecast {
   asSeen: DrainBelief;
 }
 
+/** A brew of the recipe, by its place among those that count, with a figure that the others would not have forecast. */
+export interface Unlike {
+  ownIndex: number;
+  output: Disagreement['output'];
+}
+
+interface Learned {
+  kit: BrewKit;
+  calibration: LotCalibration;
+  roastAgeDays?: number;
+}
+
 /** The course is drawn one point a second; the model steps finer. */
 const DRAWN_STEP_S = 1;
 /** Brews of a forgiveness run on the board: enough to rank the causes. */
@@ -84,13 +106,17 @@ const FORGIVENESS_BREWS = 120;
 
 /** Learns a lot once and forecasts its plans. Runs in a worker: a plan takes about ten milliseconds. */
 export class Forecaster {
-  private ground: { kit: BrewKit; roastAgeDays?: number; calibration: LotCalibration } | null = null;
+  private ground: Learned | null = null;
+  /** Where the recipe's own brews begin among those learned from. */
+  private ownFrom = 0;
   /** Of the plan that last stood still. */
   private slopes: BrewSlopes | null = null;
 
   /** @returns why the brews on record cannot be learned from; `null` where they can */
-  learn({ kit, prior, brews, roastAgeDays }: BoardGround): string | null {
-    const calibrated = calibrateLot({ brews: brews.map((brew) => recordedBrew(brew, kit)), prior });
+  learn({ kit, prior, brews, elsewhere, roastAgeDays }: BoardGround): string | null {
+    const known = lotBrews(kit, brews, elsewhere);
+    this.ownFrom = known.length - brews.length;
+    const calibrated = calibrateLot({ brews: known, prior });
     if (!calibrated.ok) return calibrated.message;
     this.ground = {
       kit,
@@ -188,9 +214,35 @@ export class Forecaster {
     last: LastBrew | null;
     findings: Finding[];
     schools: Schools;
+    ruleRecords: RuleRecord[];
   }): Result<ChangeAdvice, string> {
     const { kit, calibration, ...age } = this.learned();
     return proposeChange({ ...asked, kit, calibration, ...age });
+  }
+
+  /** @returns the figures of a change from one plan to another; `null` where either cannot be brewed */
+  change(from: BrewPlan, to: BrewPlan): Expectation['figures'] {
+    const [before, after] = [from, to].map((plan) => this.expected(plan));
+    return before && after ? expectedOfPlans(before, after) : null;
+  }
+
+  /** @returns what the lot's brews have taught of a plan, and which of the recipe's own do not fit; or `null` */
+  taught(plan: BrewPlan): { lot: LotTaught; unlike: Unlike[] } | null {
+    const { kit, calibration, ...age } = this.learned();
+    const lot = lotTaught({ plan, kit, calibration, ...age });
+    if (!lot.ok) return null;
+    const unlike = calibration.disagreeing
+      .filter(({ brewIndex }) => brewIndex >= this.ownFrom)
+      .map(({ brewIndex, output }) => ({ ownIndex: brewIndex - this.ownFrom, output }));
+    return { lot: lot.value, unlike };
+  }
+
+  private expected(plan: BrewPlan): CalibratedForecast | null {
+    const { kit, calibration, ...age } = this.learned();
+    if (planFaults({ plan }).length > 0) return null;
+    const timed = asItWaits({ plan, kit, factors: calibration.factors, ...age });
+    const forecast = forecastBrew({ calibration, brew: conditionsOfPlan({ plan: timed, kit, ...age }) });
+    return forecast.ok ? forecast.value : null;
   }
 
   forgiveness(plan: BrewPlan): Result<Forgiveness, string> {

@@ -1,16 +1,20 @@
-import { Link } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import type { BrewView } from '@vendu/contract';
 import { AdditionsNote } from '../ui/AdditionsNote';
 import { Button, ButtonLink } from '../ui/Button';
 import { dayAndTimeOf, dayOf } from '../ui/dates';
 import { Notice } from '../ui/Notice';
 import { offerUndoOf } from '../ui/offerUndo';
+import { useShortcut } from '../ui/useShortcut';
 import { useSetAsideMutation } from '../api/brewsApi';
 
 /** Which brew this is, whether it counts, and the way to its recipe. */
 export function BrewHead({ brew }: { brew: BrewView }) {
   const [setAside] = useSetAsideMutation();
   const { id } = brew;
+  const navigate = useNavigate();
+  const next = `/lots/${brew.lot.id}#next-change`;
+  useShortcut('n', () => void navigate(next));
   return (
     <>
       <header className="mb-3 flex flex-wrap items-start gap-x-4 gap-y-2">
@@ -48,6 +52,9 @@ export function BrewHead({ brew }: { brew: BrewView }) {
           </Button>
         )}
         <ButtonLink to={`/recipes/${brew.recipeId}`}>To the recipe</ButtonLink>
+        <ButtonLink to={next} shortcut="N">
+          Next change
+        </ButtonLink>
       </header>
       {brew.isSimulated && (
         <div className="mb-3">

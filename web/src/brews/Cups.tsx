@@ -8,6 +8,7 @@ import { CLOCK, GRAMS, PERCENT_FINE, within } from '../ui/quantities';
 import { SavedMark } from '../saving/SavedMark';
 import { useSaved } from '../saving/useSaved';
 import { usePutFractionsMutation } from '../api/brewsApi';
+import { CupsCut } from './CupsCut';
 import { CupsTogether } from './CupsTogether';
 import { WideTable } from '../ui/WideTable';
 
@@ -34,7 +35,7 @@ export function Cups({ brew }: { brew: BrewView }) {
     <section>
       <h2 className="heading mb-2">Cups of the split brew</h2>
       <WideTable>
-        <table className="w-full text-small">
+        <table className="w-full min-w-[58rem] text-small">
           <thead>
             <tr>
               {['Cup', 'From', 'To', 'Mass', 'Strength', 'Colour', 'Haze', 'Notes', 'Wanted'].map((head) => (
@@ -152,6 +153,7 @@ export function Cups({ brew }: { brew: BrewView }) {
         </span>
       </div>
       <CupsTogether cups={cups} isRead={brew.result !== null} />
+      <CupsCut brew={brew} cups={cups} />
       {Object.keys(errors).length === 0 && <TroubleNotice trouble={trouble} />}
       <SavedMark saved={saved} what="the cups" />
       <Notice>Taste the whole brew too: it may show what no cup does.</Notice>

@@ -1,12 +1,14 @@
 import { formatClock, formatSigned, type BenchEvent } from '@vendu/core';
 import type { BrewKitNames, BrewView } from '@vendu/contract';
-import { LEFT_OUT_WORDS } from './leftOutWords';
+import { LEFT_OUT_WORDS, NOT_SERVED_WORDS } from './leftOutWords';
 
 /** What happened, and the figure it turns on. */
 function eventWords(event: BenchEvent): { words: string; figure?: string } {
   switch (event.kind) {
     case 'not-prepared':
       return { words: LEFT_OUT_WORDS[event.task] };
+    case 'not-served':
+      return { words: NOT_SERVED_WORDS[event.serving] };
     case 'fines-weighed':
       return { words: 'fines sieved out', figure: `${event.finesG} g` };
     case 'agitated':

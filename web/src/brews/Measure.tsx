@@ -1,6 +1,8 @@
 import type { Aim, AimSource, BrewOutcome } from '@vendu/core';
 import type { BrewView } from '@vendu/contract';
+import { useChangesQuery } from '../api/changesApi';
 import { ExtractionMap } from '../extractionMap/ExtractionMap';
+import { ChangeCame } from './ChangeCame';
 import { OutcomePanel } from './OutcomePanel';
 import { ReadingsForm } from './ReadingsForm';
 import { WeighForm } from './WeighForm';
@@ -14,6 +16,8 @@ interface MeasureProps {
 
 /** What is weighed and read, and at once what it comes to: on the map, and beside the forecast. */
 export function Measure({ brew, outcome, aim }: MeasureProps) {
+  const { data: changes = [] } = useChangesQuery(brew.lot.id);
+  const change = changes.find(({ seen }) => seen?.afterBrewId === brew.id);
   return (
     <div className="grid grid-cols-1 gap-x-10 gap-y-6 xl:grid-cols-[minmax(0,1fr)_26rem]">
       <div className="flex min-w-0 flex-col gap-5">
@@ -31,6 +35,12 @@ export function Measure({ brew, outcome, aim }: MeasureProps) {
           <section>
             <h2 className="heading mb-2">Forecast and result</h2>
             <OutcomePanel brew={brew} outcome={outcome} />
+          </section>
+        )}
+        {change?.seen && (
+          <section>
+            <h2 className="heading mb-1">What the change did</h2>
+            <ChangeCame change={change} seen={change.seen} />
           </section>
         )}
       </div>

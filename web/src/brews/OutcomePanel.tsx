@@ -1,19 +1,12 @@
-import {
-  formatClock,
-  formatDuration,
-  formatSigned,
-  OUTCOMES,
-  type BrewOutcome,
-  type OutcomeOf,
-} from '@vendu/core';
+import { formatClock, formatDuration, formatSigned, type BrewOutcome, type OutcomeOf } from '@vendu/core';
 import type { BrewView } from '@vendu/contract';
 import { classes } from '../ui/classes';
+import { OUTCOME_ORDER, OUTCOME_WORDS } from '../ui/outcomeWords';
 import { departureWords } from './departureWords';
 import { WideTable } from '../ui/WideTable';
 
+/** How a figure is laid beside its forecast; its name and colour are those of everywhere. */
 interface OutcomeWords {
-  label: string;
-  hue: string;
   unit: string;
   digits: number;
   /** A figure with the precision of its instrument. */
@@ -24,22 +17,16 @@ interface OutcomeWords {
 
 const WORDS: Record<OutcomeOf, OutcomeWords> = {
   tdsPercent: {
-    label: 'Strength',
-    hue: 'text-strength',
     unit: '%',
     digits: 2,
     show: (value) => value.toFixed(2),
   },
   yieldPercent: {
-    label: 'Yield',
-    hue: 'text-yield',
     unit: 'points',
     digits: 1,
     show: (value) => value.toFixed(1),
   },
   drawdownS: {
-    label: 'Drained',
-    hue: 'text-time',
     unit: 's',
     digits: 0,
     show: (value) => formatDuration(Math.round(value)),
@@ -47,7 +34,6 @@ const WORDS: Record<OutcomeOf, OutcomeWords> = {
     showMeasured: (value) => formatClock(Math.round(value * 100) / 100),
   },
 };
-const SHOWN = ['tdsPercent', 'yieldPercent', 'drawdownS'] as const satisfies (typeof OUTCOMES)[number][];
 
 /** Where what remains would come from, and what to do about it. */
 const BEYOND: Record<OutcomeOf, string> = {
@@ -64,7 +50,7 @@ const CELL = 'border-b border-rule py-1 pr-5 align-baseline';
 /** The brew beside its forecast, and why they differ: what was done otherwise, and what that does not account for. */
 export function OutcomePanel({ brew, outcome }: { brew: BrewView; outcome: BrewOutcome }) {
   const { planned, effects, remainder, asDone } = outcome;
-  const beyond = SHOWN.filter((each) => remainder[each]?.isWithinBand === false);
+  const beyond = OUTCOME_ORDER.filter((each) => remainder[each]?.isWithinBand === false);
   return (
     <div className="flex flex-col gap-3">
       <WideTable>
@@ -91,8 +77,9 @@ export function OutcomePanel({ brew, outcome }: { brew: BrewView; outcome: BrewO
             </tr>
           </thead>
           <tbody>
-            {SHOWN.map((each) => {
-              const { label, hue, unit, digits, show, showMeasured = show } = WORDS[each];
+            {OUTCOME_ORDER.map((each) => {
+              const { label, hue } = OUTCOME_WORDS[each];
+              const { unit, digits, show, showMeasured = show } = WORDS[each];
               const left = remainder[each];
               return (
                 <tr key={each}>
@@ -145,7 +132,7 @@ export function OutcomePanel({ brew, outcome }: { brew: BrewView; outcome: BrewO
       )}
       {beyond.map((each) => (
         <p key={each} className="text-small">
-          <span className="font-semibold">{WORDS[each].label}:</span> {BEYOND[each]}
+          <span className="font-semibold">{OUTCOME_WORDS[each].label}:</span> {BEYOND[each]}
         </p>
       ))}
       <p className="caption">
@@ -160,15 +147,17 @@ export function OutcomePanel({ brew, outcome }: { brew: BrewView; outcome: BrewO
 
 /** What a departure moved, as far as its figures show it. */
 function Moved({ by }: { by: Record<OutcomeOf, number> }) {
-  const moved = SHOWN.map((each) => ({ each, shown: formatSigned(by[each], WORDS[each].digits) })).filter(
-    ({ shown }) => /[1-9]/.test(shown),
-  );
+  const moved = OUTCOME_ORDER.map((each) => ({
+    each,
+    shown: formatSigned(by[each], WORDS[each].digits),
+  })).filter(({ shown }) => /[1-9]/.test(shown));
   return (
     <span className="text-quiet">
       {moved.map(({ each, shown }, index) => (
         <span key={each}>
           {index > 0 && ', '}
-          {WORDS[each].label.toLowerCase()} <span className="reading">{shown}</span> {WORDS[each].unit}
+          {OUTCOME_WORDS[each].label.toLowerCase()} <span className="reading">{shown}</span>{' '}
+          {WORDS[each].unit}
         </span>
       ))}
     </span>

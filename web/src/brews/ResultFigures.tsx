@@ -1,4 +1,6 @@
 import {
+  addedWaterG,
+  markedDrainS,
   ASSUMED_RETAINED,
   BENCH_INSTRUMENTS,
   formatClock,
@@ -17,7 +19,7 @@ import { yieldWords } from './resultWords';
 /** What the brew came to against its aim, each figure with its uncertainty and the way to where it came from. */
 export function ResultFigures({ brew, targets }: { brew: BrewView; targets: Targets | null }) {
   const { result } = brew;
-  const drainS = brew.steps.at(-1)?.skipped === false ? (brew.steps.at(-1)?.atS ?? null) : null;
+  const drainS = markedDrainS(brew);
   const isWeighed = result?.yield.basis === 'weighed';
   return (
     <dl className="grid grid-cols-3 gap-x-4 lg:flex lg:gap-x-12">
@@ -158,7 +160,7 @@ function StrengthTrail({ brew, result }: { brew: BrewView; result: BrewResult })
 function YieldTrail({ brew, result }: { brew: BrewView; result: BrewResult }) {
   const measured = result.yield;
   // What was added to the finished beverage is in it.
-  const allWaterG = brew.waterG + (brew.plan.bypassG ?? 0);
+  const allWaterG = brew.waterG + addedWaterG(brew);
   const strength = result.strength.meanPercent.toFixed(3);
   return (
     <Explain label="Where the yield comes from" trigger="strength x beverage / dose">

@@ -1,5 +1,5 @@
 import { useRef } from 'react';
-import { beverageFault, grindingOf, planWaterG } from '@vendu/core';
+import { addedWaterG, beverageFault, grindingOf, planWaterG } from '@vendu/core';
 import type { BrewView, CorrectionView, WeighedField } from '@vendu/contract';
 import { byField, troubleOf } from '../api/problem';
 import { Button } from '../ui/Button';
@@ -88,7 +88,7 @@ export function WeighForm({ brew }: { brew: BrewView }) {
           quantity={within(GRAMS, { label: 'Beverage', min: 10, max: 5000 })}
           value={figures.beverageG}
           onOffer={(beverageG) => {
-            const { bypassG = 0 } = brew.plan;
+            const bypassG = addedWaterG(brew);
             const fault = beverageFault({ beverageG, waterG: figures.waterG ?? brew.waterG, bypassG });
             if (fault) return fault.message;
             set({ beverageG });

@@ -7,41 +7,12 @@ import { brewItem, brewView, PLAN } from '../testing/fixtures';
 import { problem, renderPart, standInServer, type Answer, type SentRequest } from '../testing/renderPart';
 import { Notices } from '../ui/Notices';
 import { BesideTable } from './BesideTable';
-import { BrewTrail } from './BrewTrail';
 import { ReadingsForm } from './ReadingsForm';
 import { ResultFigures } from './ResultFigures';
 import { ResultNotices } from './ResultNotices';
 import { TastingSheets } from './TastingSheets';
 import { VerdictForm } from './VerdictForm';
 import { WeighForm } from './WeighForm';
-
-describe('the trail of brews', () => {
-  it('is newest first and shows only what changed between neighbours', () => {
-    const first = brewItem();
-    const second = brewItem({ id: 22, number: 2, plan: { ...PLAN, kettleC: 96 } });
-    const third = brewItem({ id: 23, number: 3, plan: { ...PLAN, kettleC: 96 }, verdict: 'on-aim' });
-    renderPart(<BrewTrail brews={[first, second, third]} />);
-    const rows = screen
-      .getAllByRole('row')
-      .slice(1)
-      .map(({ textContent }) => textContent);
-    expect(rows[0]).toContain('Brew 3');
-    expect(rows[0]).toContain('nothing, a repeat');
-    expect(rows[0]).toContain('On aim');
-    expect(rows[1]).toContain('kettle 94 °C → 96 °C');
-    expect(rows[1]).not.toContain('grind');
-    expect(rows[2]).toContain('first brew');
-    expect(rows[2]).toContain('2:38');
-  });
-
-  it('marks an assumed yield as such, with its band', () => {
-    const result = brewResult({ doseG: 16, waterG: 250, beverageG: null, readingsPercent: [1.4] });
-    renderPart(<BrewTrail brews={[brewItem({ beverageG: null, result })]} />);
-    // Computed: 1.40 x (250 - 2.3 x 16) / 16 and 1.40 x (250 - 1.2 x 16) / 16.
-    expect(screen.getByText(/18\.7–20\.2/)).toBeTruthy();
-    expect(screen.getByText('assumed')).toBeTruthy();
-  });
-});
 
 describe('a brew beside its siblings', () => {
   it('stands in order, with what the plans differ in', () => {

@@ -7,7 +7,7 @@ import {
   type Departure,
 } from '@vendu/core';
 import { AGITATION_NAMES } from '../ui/words';
-import { LEFT_OUT_WORDS } from './leftOutWords';
+import { LEFT_OUT_WORDS, NOT_SERVED_WORDS } from './leftOutWords';
 import type { BrewView } from '@vendu/contract';
 
 type Done = Pick<BrewView, 'plan' | 'steps' | 'events' | 'doseG' | 'kit'>;
@@ -41,6 +41,10 @@ export function departureWords(departure: Departure, { plan, steps, events, dose
         ),
         ...addedAgitation(events).map(({ kind }) => `${kind} added`),
       ].join(', ');
+    case 'serving':
+      return events
+        .flatMap((event) => (event.kind === 'not-served' ? [NOT_SERVED_WORDS[event.serving]] : []))
+        .join(', ');
     case 'kettle': {
       const reads = kettleReadsC(
         events,

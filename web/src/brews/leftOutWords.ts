@@ -1,4 +1,4 @@
-import type { PreparationTask } from '@vendu/core';
+import type { PreparationTask, ServingTask } from '@vendu/core';
 
 /** What was left out before the clock, as a record tells it. */
 export const LEFT_OUT_WORDS: Record<PreparationTask, string> = {
@@ -17,4 +17,12 @@ export const LEFT_OUT_WORDS: Record<PreparationTask, string> = {
   'chill-ball': 'no chilled ball',
   regulator: 'no flow regulator',
   tare: 'scale not tared',
+};
+
+/** What was left out of the serving, as a record tells it. */
+export const NOT_SERVED_WORDS: Record<ServingTask, string> = {
+  tail: 'tail not kept apart',
+  bypass: 'no water added',
+  mix: 'beverage not mixed',
+  decant: 'not decanted',
 };

@@ -1,29 +1,31 @@
-import { skipToken } from '@reduxjs/toolkit/query';
 import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
 import {
   aimOf,
+  expectedOfChange,
   FINDINGS,
-  findingsOf,
+  ruleWeight,
   targetsOf,
-  type BrewKit,
   type ChangeAdvice,
   type Finding,
   type ProposedChange,
 } from '@vendu/core';
-import { brewRecordsOf, type KitView, type RecipeView } from '@vendu/contract';
+import { VERSION_NOTE, type KitView, type RecipeView } from '@vendu/contract';
 import { useDraft } from '../device/draft';
 import { useForecaster } from '../board/useForecaster';
-import { useBrewQuery } from '../api/brewsApi';
-import { recipeKitOf } from '../kit/brewKitOf';
+import { useScoresQuery } from '../api/changesApi';
+import { useFound } from '../brews/useFound';
+import type { BoardGround } from '../board/forecaster';
+import { groundOf } from '../kit/groundOf';
 import { useRecipeQuery } from '../api/recipesApi';
-import { putOnBoard } from '../recipes/usePlanDraft';
+import { putOnBoard } from '../board/planDraft';
 import { Button } from '../ui/Button';
 import { classes } from '../ui/classes';
 import { Notice } from '../ui/Notice';
 import { ChangeFigures } from './ChangeFigures';
 import { cupsWords } from './chanceWords';
 import { lastBrewOf } from './lastBrew';
+import { Taught } from './Taught';
 import { RepeatOrProve } from './RepeatOrProve';
 import { WhatWasWrong } from './WhatWasWrong';
 
@@ -32,27 +34,21 @@ const SHOWN_AT_FIRST = 3;
 /** The proposed next change of the recipe brewed last: model, taste and schools together. */
 export function NextChange({ recipeId, kit }: { recipeId: number; kit: KitView }) {
   const { data: recipe } = useRecipeQuery(recipeId);
-  const brewKit = recipe && recipeKitOf(recipe, kit);
-  if (!recipe || !brewKit) return <p className="text-small text-quiet">Working it out.</p>;
-  return <Advice key={recipeId} recipe={recipe} kit={kit} brewKit={brewKit} />;
+  const ground = recipe && groundOf(recipe, kit);
+  if (!recipe || !ground) return <p className="text-small text-quiet">Working it out.</p>;
+  return <Advice key={recipeId} recipe={recipe} kit={kit} ground={ground} />;
 }
 
-function Advice({ recipe, kit, brewKit }: { recipe: RecipeView; kit: KitView; brewKit: BrewKit }) {
-  const last = recipe.brews.findLast(({ isSimulated }) => !isSimulated);
-  const { data: record } = useBrewQuery(last?.id ?? skipToken);
-  const found = record ? findingsOf(record) : [];
+function Advice({ recipe, kit, ground }: { recipe: RecipeView; kit: KitView; ground: BoardGround }) {
+  const { last, found } = useFound(recipe.brews);
+  const { data: scores } = useScoresQuery();
   // Only what a person added or took away is kept: the record speaks for the rest.
   const [byHand, setByHand] = useDraft<Partial<Record<Finding, boolean>>>(`wrong.${last?.id ?? 0}`, {});
   const findings = FINDINGS.filter(
     (finding) => byHand[finding] ?? found.some((each) => each.finding === finding),
   );
   const [isAll, setAll] = useState(false);
-  const { forecaster, trouble } = useForecaster({
-    kit: brewKit,
-    prior: recipe.prior,
-    brews: brewRecordsOf(recipe.brews),
-    roastAgeDays: recipe.latestRoastAgeDays,
-  });
+  const { forecaster, trouble } = useForecaster(ground);
   const [advice, setAdvice] = useState<ChangeAdvice | string | null>(null);
   const newest = recipe.versions[0];
   const targets = targetsOf(aimOf(kit.house.window, recipe.schools, recipe.aim));
@@ -71,6 +67,7 @@ function Advice({ recipe, kit, brewKit }: { recipe: RecipeView; kit: KitView; br
     last: last?.versionNumber === newest.number ? lastBrewOf(last) : null,
     findings,
     schools: recipe.schools,
+    ruleRecords: scores?.rules ?? [],
   };
   const askedKey = JSON.stringify(asked);
   useEffect(() => {
@@ -134,6 +131,7 @@ function Advice({ recipe, kit, brewKit }: { recipe: RecipeView; kit: KitView; br
               {advice.changes.length - SHOWN_AT_FIRST} more
             </Button>
           )}
+          <Taught forecaster={forecaster} plan={newest.plan} brews={recipe.brews} />
         </>
       )}
     </>
@@ -153,7 +151,8 @@ function OneChange({
   const newest = recipe.versions[0];
   function take() {
     if (!newest) return;
-    putOnBoard(recipe.id, newest, change.plan, `${change.title}: ${change.why}`.slice(0, 500));
+    const note = `${change.title}: ${change.why}`.slice(0, VERSION_NOTE.max);
+    putOnBoard(recipe.id, newest, change.plan, note, expectedOfChange(change));
     void navigate(`/recipes/${recipe.id}`);
   }
   return (
@@ -169,6 +168,7 @@ function OneChange({
         </h3>
         <p className="text-small first-letter:uppercase">{change.why}</p>
         <p className="text-small text-quiet first-letter:uppercase">{change.taste}</p>
+        <RecordOfRule record={change.record} />
         {change.against.map((against) => (
           <p key={against} className="text-small text-quiet">
             Against it: {against}
@@ -183,5 +183,16 @@ function OneChange({
         </Button>
       </div>
     </li>
+  );
+}
+
+/** How a rule has done here, where it was put to the test: one that missed counts for less, and says so. */
+function RecordOfRule({ record }: { record: ProposedChange['record'] }) {
+  if (!record) return null;
+  return (
+    <p className="text-small text-quiet">
+      By this rule, {record.came} of {record.came + record.missed} came true here
+      {record.missed > 0 && `, so it counts for ${Math.round(ruleWeight(record) * 100)} % of its weight`}.
+    </p>
   );
 }

@@ -1,6 +1,6 @@
 import { FINDINGS, type Finding, type FoundIn } from '@vendu/core';
 import { classes } from '../ui/classes';
-import { FINDING_WORDS } from './findingWords';
+import { FINDING_WORDS } from '../ui/findingWords';
 import { foundWords } from './foundWords';
 
 interface WhatWasWrongProps {

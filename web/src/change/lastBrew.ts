@@ -1,19 +1,16 @@
-import { benchSteps, DRAIN_BY_EYE_SD_S, type LastBrew } from '@vendu/core';
+import { DRAIN_BY_EYE_SD_S, measuredOf, type LastBrew } from '@vendu/core';
 import type { BrewListItem } from '@vendu/contract';
 
-/** What was measured of a brew; a yield from an assumed beverage was not, nor the drain of a brewer lifted off. */
-export function lastBrewOf({ result, steps, plan }: BrewListItem): LastBrew {
-  const extraction = result?.yield;
-  const drained = steps.find(
-    ({ stepIndex, skipped }) => !skipped && stepIndex === benchSteps(plan).length - 1,
-  );
+/** What was measured of a brew, as a proposal asks for it. */
+export function lastBrewOf(brew: BrewListItem): LastBrew {
+  const { tdsPercent, yieldPercent, drawdownS } = measuredOf(brew);
   return {
-    tdsPercent: result?.strength.meanPercent ?? null,
-    yieldPercent: extraction?.basis === 'weighed' ? extraction.yieldPercent : null,
-    drawdownS: plan.lifts ? null : (drained?.atS ?? null),
+    tdsPercent: tdsPercent?.value ?? null,
+    yieldPercent: yieldPercent?.value ?? null,
+    drawdownS: drawdownS?.value ?? null,
     uncertainty: {
-      tdsPercent: result?.strength.uncertaintyPercent ?? 0,
-      yieldPercent: extraction?.basis === 'weighed' ? extraction.uncertaintyPoints : 0,
+      tdsPercent: tdsPercent?.sd ?? 0,
+      yieldPercent: yieldPercent?.sd ?? 0,
       drawdownS: DRAIN_BY_EYE_SD_S,
     },
   };

@@ -21,6 +21,7 @@ import {
 } from '@vendu/core';
 import type { BrewListItem } from '@vendu/contract';
 import { AIM_SOURCE_WORDS } from '../ui/words';
+import { Mark, markOf, type MarkShape } from './Mark';
 import { labelPlaces, type LabelPlace } from './labelPlaces';
 
 interface ExtractionMapProps {
@@ -33,10 +34,13 @@ interface ExtractionMapProps {
   aim: ExtractionWindow;
   aimSource: AimSource;
   height?: number;
+  /** Of the lot's recipes, where brews of more than one are on the map: each has a mark of its own. */
+  names?: ReadonlyMap<number, string> | null;
 }
 
 interface MapPoint {
   id: number;
+  recipeId: number;
   number: number;
   tdsPercent: number;
   yieldPercent: number;
@@ -53,15 +57,14 @@ export function ExtractionMap({
   aim,
   aimSource,
   height = 320,
+  names = null,
 }: ExtractionMapProps) {
   const brews = all.filter(({ id, isSimulated }) => !isSimulated || id === currentId);
   const points = brews.flatMap((brew) => (brew.result ? [mapPoint(brew, brew.result)] : []));
+  const recipeIds = [...new Set(points.map(({ recipeId }) => recipeId))];
   const forecasts = forecast ? [forecastPoint(forecast)] : [];
   const { xDomain, yDomain } = domains([...points, ...forecasts], aim);
-  // Told as everywhere else, to a tenth; those of the newest brews.
-  const ratios = [...new Set(brews.map((brew) => Math.round(planRatio(brew.plan) * 10) / 10))].slice(
-    -MOST_RATIOS,
-  );
+  const ratios = ratiosToDraw(brews.map((brew) => planRatio(brew.plan)));
   // Without a brew in hand the newest stands out; a brew in hand that is not read yet lets none stand out.
   const last = currentId === undefined ? points.at(-1) : points.find(({ id }) => id === currentId);
   // What stands out is read first, so its number keeps its place.
@@ -168,45 +171,61 @@ export function ExtractionMap({
               />
             </Scatter>
           )}
-          <Scatter
-            data={points}
-            line={{ stroke: 'var(--color-quiet)', strokeWidth: 1, strokeDasharray: '2 3' }}
-            isAnimationActive={false}
-            shape={({ cx, cy, payload }: { cx?: number; cy?: number; payload?: MapPoint }) =>
-              payload && cx !== undefined && cy !== undefined ? (
-                <BrewDot
-                  cx={cx}
-                  cy={cy}
-                  point={payload}
-                  place={places.get(payload.id) ?? DEFAULT_PLACE}
-                  isCurrent={payload.id === last?.id}
-                />
-              ) : (
-                <g />
-              )
-            }
-          >
-            <ErrorBar
-              dataKey="tdsError"
-              direction="y"
-              width={5}
+          {recipeIds.map((recipeId, index) => (
+            <Scatter
+              key={recipeId}
+              data={points.filter((point) => point.recipeId === recipeId)}
+              line={{ stroke: 'var(--color-quiet)', strokeWidth: 1, strokeDasharray: '2 3' }}
               isAnimationActive={false}
-              stroke="var(--color-strength)"
-              strokeWidth={1.2}
-            />
-            <ErrorBar
-              dataKey="yieldError"
-              direction="x"
-              width={5}
-              isAnimationActive={false}
-              stroke="var(--color-yield)"
-              strokeWidth={1.2}
-            />
-          </Scatter>
+              shape={({ cx, cy, payload }: { cx?: number; cy?: number; payload?: MapPoint }) =>
+                payload && cx !== undefined && cy !== undefined ? (
+                  <BrewDot
+                    cx={cx}
+                    cy={cy}
+                    point={payload}
+                    place={places.get(payload.id) ?? DEFAULT_PLACE}
+                    isCurrent={payload.id === last?.id}
+                    mark={markOf(index)}
+                  />
+                ) : (
+                  <g />
+                )
+              }
+            >
+              <ErrorBar
+                dataKey="tdsError"
+                direction="y"
+                width={5}
+                isAnimationActive={false}
+                stroke="var(--color-strength)"
+                strokeWidth={1.2}
+              />
+              <ErrorBar
+                dataKey="yieldError"
+                direction="x"
+                width={5}
+                isAnimationActive={false}
+                stroke="var(--color-yield)"
+                strokeWidth={1.2}
+              />
+            </Scatter>
+          ))}
         </ScatterChart>
       </ResponsiveContainer>
       {points.length === 0 && (
         <figcaption className="caption -mt-2 pl-14">The first reading puts the first point here.</figcaption>
+      )}
+      {names && recipeIds.length > 1 && (
+        <figcaption className="flex flex-wrap gap-x-4 pl-14 text-tiny">
+          {recipeIds.map((recipeId, index) => (
+            <span key={recipeId} className="flex items-center gap-1.5">
+              <svg width="12" height="12" aria-hidden>
+                <Mark mark={markOf(index)} cx={6} cy={6} r={4} fill="var(--color-quiet)" />
+              </svg>
+              {names.get(recipeId)}
+            </span>
+          ))}
+        </figcaption>
       )}
       {points.some(({ isAssumed }) => isAssumed) && (
         <figcaption className="caption pl-14">
@@ -219,6 +238,20 @@ export function ExtractionMap({
 
 const DEFAULT_PLACE: LabelPlace = { dx: 9, dy: -11, hasLeader: false };
 const MOST_RATIOS = 3;
+/** Lines nearer than this lie on one another, and so do their names. */
+const RATIOS_APART = 0.3;
+
+/** The newest ratios that can be told apart, each to a tenth as it is told everywhere else. */
+function ratiosToDraw(ratios: readonly number[]): number[] {
+  const drawn: number[] = [];
+  for (const ratio of ratios.map((each) => Math.round(each * 10) / 10).reverse()) {
+    if (drawn.length < MOST_RATIOS && drawn.every((other) => Math.abs(other - ratio) >= RATIOS_APART)) {
+      drawn.push(ratio);
+    }
+  }
+  return drawn;
+}
+
 const TICK = { fill: 'var(--color-quiet)', fontSize: 11, fontFamily: 'var(--font-readings)' };
 
 /** Names a ratio at the upper end of its line. */
@@ -237,12 +270,14 @@ function BrewDot({
   point,
   place,
   isCurrent,
+  mark,
 }: {
   cx: number;
   cy: number;
   point: MapPoint;
   place: LabelPlace;
   isCurrent: boolean;
+  mark: MarkShape;
 }) {
   const fill = point.isAssumed
     ? 'var(--color-raised)'
@@ -251,7 +286,7 @@ function BrewDot({
       : 'var(--color-quiet)';
   return (
     <g>
-      <circle cx={cx} cy={cy} r={isCurrent ? 6 : 4} fill={fill} stroke="var(--color-ink)" strokeWidth={1.5} />
+      <Mark mark={mark} cx={cx} cy={cy} r={isCurrent ? 6 : 4} fill={fill} />
       {place.hasLeader && (
         <line
           x1={cx}
@@ -303,6 +338,7 @@ function mapPoint(brew: BrewListItem, result: BrewResult): MapPoint {
   const { yieldPercent } = result.yield;
   return {
     id: brew.id,
+    recipeId: brew.recipeId,
     number: brew.number,
     tdsPercent: result.strength.meanPercent,
     yieldPercent,

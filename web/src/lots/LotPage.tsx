@@ -28,6 +28,7 @@ import { ButtonLink } from '../ui/Button';
 import { countryName } from '../ui/countries';
 import { dayOf } from '../ui/dates';
 import { Loading } from '../ui/Loading';
+import { useScrollToHash } from '../ui/useScrollToHash';
 import { StageLadder } from '../ui/StageLadder';
 import { Unavailable } from '../ui/Unavailable';
 import { DUE_WORDS, elevationWords, processWords, ROAST_WORDS, SIGN_WORDS } from '../ui/words';
@@ -38,6 +39,7 @@ import { useKitQuery } from '../api/kitApi';
 import { useLotQuery } from '../api/lotsApi';
 import { NewRoastBatch } from './NewRoastBatch';
 import { NextChange } from '../change/NextChange';
+import { recipeNames } from './recipeNames';
 import { launchWords } from './launchWords';
 import { Stock } from './Stock';
 
@@ -45,10 +47,12 @@ export function LotPage() {
   const id = Number(useParams()['lotId']);
   const { data: lot, error, isLoading, refetch } = useLotQuery(id);
   const { data: kit } = useKitQuery();
+  useScrollToHash(lot !== undefined && kit !== undefined);
   if (isLoading) return <Loading />;
   if (!lot) return <Unavailable trouble={troubleOf(error)} onRetry={() => void refetch()} />;
   // The recipe brewed last is the one that a change is proposed for.
   const recipeWithBrews = lot.brews.at(-1)?.recipeId;
+  const names = recipeNames(lot.recipes);
   return (
     <>
       <header className="mb-6 flex flex-wrap items-start gap-x-6 gap-y-3">
@@ -100,13 +104,29 @@ export function LotPage() {
           </section>
           <Kin lot={lot} />
           {kit && recipeWithBrews !== undefined && (
-            <section>
-              <h2 className="heading mb-2">Next change</h2>
+            <section id="next-change" className="scroll-mt-4">
+              <h2 className="heading mb-2">
+                Next change
+                {names && (
+                  <span className="font-normal text-quiet"> in the {names.get(recipeWithBrews)}</span>
+                )}
+              </h2>
               <NextChange recipeId={recipeWithBrews} kit={kit} />
             </section>
           )}
           <section>
-            <h2 className="heading mb-2">Trail of brews</h2>
+            <div className="mb-2 flex items-baseline gap-4 border-b border-ink">
+              <h2 className="grow pb-1 text-small font-[650]">Trail of brews</h2>
+              {lot.brews.length > 0 && (
+                <a
+                  href={`/api/lots/${id}/brews.csv`}
+                  download
+                  className="text-small text-quiet underline underline-offset-3 hover:text-ink"
+                >
+                  Save as CSV
+                </a>
+              )}
+            </div>
             {lot.brews.length === 0 ? (
               <p className="text-small text-quiet">
                 {lot.recipes.length === 0
@@ -114,7 +134,7 @@ export function LotPage() {
                   : 'No brew yet. Open the recipe and take it to the bench.'}
               </p>
             ) : (
-              <BrewTrail brews={lot.brews} />
+              <BrewTrail brews={lot.brews} lotId={id} names={names} />
             )}
           </section>
         </div>
@@ -171,6 +191,7 @@ function LotMap({ lot, kit, recipeId }: { lot: LotView; kit: KitView; recipeId: 
   return (
     <ExtractionMap
       brews={lot.brews}
+      names={recipeNames(lot.recipes)}
       aim={aimOf(kit.house.window, schools, own)}
       aimSource={aimSourceOf(schools, own)}
     />

@@ -33,6 +33,7 @@ const LOT: LotListItem = {
     id: 7,
     lotId: 3,
     brewerName: 'Cone',
+    paperName: 'white',
     latestVersion: 3,
     plan: PLAN,
     accepted: false,

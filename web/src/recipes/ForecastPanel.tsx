@@ -1,4 +1,5 @@
 import { formatDuration, type Aim, type Knowledge } from '@vendu/core';
+import { readBrewsOf, type BrewsElsewhere } from '@vendu/contract';
 import type { LiveForecast } from '../board/useForecast';
 import { Notice } from '../ui/Notice';
 import { ForgivenessTable } from './ForgivenessTable';
@@ -12,7 +13,17 @@ const KNOWLEDGE_WORDS: Record<Knowledge, string> = {
 };
 
 /** What the plan will do: cup and clock with their bands, what goes wrong, and how much it forgives. */
-export function ForecastPanel({ live, aim, plannedS }: { live: LiveForecast; aim: Aim; plannedS: number }) {
+export function ForecastPanel({
+  live,
+  aim,
+  plannedS,
+  elsewhere,
+}: {
+  live: LiveForecast;
+  aim: Aim;
+  plannedS: number;
+  elsewhere: readonly BrewsElsewhere[];
+}) {
   const { forecast, trouble, forgiveness } = live;
   return (
     <section aria-label="Forecast">
@@ -29,6 +40,7 @@ export function ForecastPanel({ live, aim, plannedS }: { live: LiveForecast; aim
       {forecast && (
         <>
           <RoughForecast forecast={forecast.expected} aim={aim} plannedS={plannedS} />
+          <LearnedElsewhere elsewhere={elsewhere} />
           <ul className="mt-2 flex flex-col gap-1.5" aria-label="Warnings">
             {!forecast.expected.drains && (
               <li>
@@ -48,5 +60,19 @@ export function ForecastPanel({ live, aim, plannedS }: { live: LiveForecast; aim
         </>
       )}
     </section>
+  );
+}
+
+/** The lot's brews by its other recipes teach what the lot is like, and not how this brewer drains. */
+function LearnedElsewhere({ elsewhere }: { elsewhere: readonly BrewsElsewhere[] }) {
+  const learned = elsewhere.flatMap(({ brewerName, brews }) => {
+    const count = readBrewsOf(brews).length;
+    return count === 0 ? [] : [`${count === 1 ? 'one brew' : `${count} brews`} in the ${brewerName}`];
+  });
+  if (learned.length === 0) return null;
+  return (
+    <p className="caption mt-1">
+      Learned of the lot from {learned.join(' and ')}; how this brewer drains, only from its own.
+    </p>
   );
 }

@@ -1,9 +1,9 @@
-import { fireEvent, screen } from '@testing-library/react';
+import { fireEvent, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { Route, Routes } from 'react-router';
 import { describe, expect, it } from 'vitest';
 import { BREWER_CLASSES, classMeasures, PAPER_PER_M, USUAL_SCHOOLS } from '@vendu/core';
-import type { KitView } from '@vendu/contract';
+import type { KitView, NewVersionDto } from '@vendu/contract';
 import { PLAIN_BREWER, PLAIN_GRINDER, PLAN, recipe, version } from '../testing/fixtures';
 import { pick } from '../testing/pick';
 import { problem, renderPart, standInServer, type Answer } from '../testing/renderPart';
@@ -93,6 +93,12 @@ describe('the recipe sheet', () => {
     expect(screen.queryByRole('button', { name: /Save as version/ })).toBeNull();
     await type('Grind', '650');
     await userEvent.type(screen.getByLabelText('What changed and why'), 'tart');
+    await userEvent.selectOptions(screen.getByLabelText('Less of'), 'acidity');
+    await userEvent.selectOptions(screen.getByLabelText('More of'), 'body');
+    await userEvent.type(screen.getByLabelText('A note it is to bring'), 'plum');
+    // A hope is taken back where it was made.
+    await userEvent.click(screen.getByRole('button', { name: 'more body', pressed: true }));
+    await within(screen.getByRole('group', { name: 'What it is to do' })).findByText('Strength');
     await userEvent.click(screen.getByRole('button', { name: 'Save as version 2' }));
     await expect
       .poll(() => sent.find(({ method }) => method === 'POST')?.body)
@@ -100,7 +106,19 @@ describe('the recipe sheet', () => {
         basedOn: 1,
         note: 'tart',
         plan: { ...COOL_PLAN, grindUm: 650 },
+        expectation: {
+          source: { kind: 'own' },
+          figures: expect.anything() as object,
+          hopes: [
+            { kind: 'less', attribute: 'acidity' },
+            { kind: 'brings', word: 'plum' },
+          ],
+        },
       });
+    // Finer is stronger.
+    const saved = sent.find(({ method }) => method === 'POST')?.body as NewVersionDto | undefined;
+    const { from = NaN, to = NaN } = saved?.expectation?.figures?.tdsPercent ?? {};
+    expect(to).toBeGreaterThan(from);
     await expect.poll(() => screen.queryByRole('button', { name: /Save as version/ })).toBeNull();
   });
 

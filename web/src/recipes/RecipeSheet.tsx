@@ -1,17 +1,14 @@
 import { useDeferredValue, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { aimOf, boilingPointC, keepLocked, planFaults, valueOf, type BrewPlan, type Lock } from '@vendu/core';
-import {
-  brewRecordsOf,
-  type BrewerView,
-  type GrinderView,
-  type KitView,
-  type RecipeView,
-} from '@vendu/contract';
+import { type BrewerView, type GrinderView, type KitView, type RecipeView } from '@vendu/contract';
 import { byField, troubleOf } from '../api/problem';
 import { useDraft } from '../device/draft';
 import { useForecast } from '../board/useForecast';
+import { useShift } from '../board/useShift';
+import { useFound } from '../brews/useFound';
 import { brewKitOf } from '../kit/brewKitOf';
+import { groundOf } from '../kit/groundOf';
 import { AdditionsNote } from '../ui/AdditionsNote';
 import { useLotQuery } from '../api/lotsApi';
 import { Button, ButtonLink } from '../ui/Button';
@@ -56,21 +53,11 @@ export function RecipeSheet({ recipe, grinder, brewer, kit }: RecipeSheetProps) 
   const followed = useDeferredValue(plan);
   // Nothing can be typed while a handle is held; else what is typed is built on the plan as it is.
   const shown = dragged === null ? plan : followed;
-  const ground = useMemo(
-    () => ({
-      kit: brewKitOf(
-        brewer,
-        kit.house,
-        kit.papers.find(({ id }) => id === recipe.paperId),
-      ),
-      prior: recipe.prior,
-      brews: brewRecordsOf(recipe.brews),
-      roastAgeDays: recipe.latestRoastAgeDays,
-    }),
-    [brewer, kit, recipe],
-  );
+  const ground = useMemo(() => groundOf(recipe, kit), [recipe, kit]);
   const aim = useMemo(() => aimOf(kit.house.window, recipe.schools, recipe.aim), [kit, recipe]);
   const live = useForecast(plan, ground, { isMoving: dragged !== null });
+  const figures = useShift(live.forecaster, newest.plan, editor.plan);
+  const { found } = useFound(recipe.brews);
   const trouble = troubleOf(error);
   const isStale = trouble?.kind === 'stale' || (editor.isChanged && editor.basedOn !== newest.number);
   const refusals = trouble?.errors;
@@ -112,7 +99,12 @@ export function RecipeSheet({ recipe, grinder, brewer, kit }: RecipeSheetProps) 
   async function save() {
     const { data } = await addVersion({
       id: recipe.id,
-      version: { basedOn: editor.basedOn, plan, note: editor.note },
+      version: {
+        basedOn: editor.basedOn,
+        plan,
+        note: editor.note,
+        expectation: { source: editor.source, figures, hopes: editor.hopes },
+      },
     });
     if (data) editor.drop();
   }
@@ -189,6 +181,8 @@ export function RecipeSheet({ recipe, grinder, brewer, kit }: RecipeSheetProps) 
           {(editor.isChanged || isStale) && (
             <SaveVersion
               editor={editor}
+              figures={figures}
+              found={found.map(({ finding }) => finding)}
               newestNumber={newest.number}
               isStale={isStale}
               canSave={!isLoading && !isStale && Object.keys(faults).length === 0}
@@ -200,7 +194,7 @@ export function RecipeSheet({ recipe, grinder, brewer, kit }: RecipeSheetProps) 
           <RecipeBrews recipe={recipe} />
         </div>
         <div className="flex flex-col gap-8">
-          <ForecastPanel live={live} aim={aim} plannedS={plan.drawdownS} />
+          <ForecastPanel live={live} aim={aim} plannedS={plan.drawdownS} elsewhere={recipe.elsewhere} />
           <ScalePanel
             plan={editor.plan}
             kit={kit}

@@ -19,7 +19,7 @@ export const RecipeBrews = memo(function RecipeBrews({ recipe }: { recipe: Recip
           None yet. Until it is brewed and measured, this is a place to start, not a forecast.
         </p>
       ) : (
-        <BrewTrail brews={recipe.brews} />
+        <BrewTrail brews={recipe.brews} lotId={recipe.lot.id} />
       )}
     </section>
   );

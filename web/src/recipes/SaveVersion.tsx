@@ -1,12 +1,18 @@
+import type { Expectation, Finding } from '@vendu/core';
 import type { Trouble } from '../api/problem';
 import { byField } from '../api/problem';
 import { Button } from '../ui/Button';
 import { Field, INPUT } from '../ui/Field';
 import { Notice, TroubleNotice } from '../ui/Notice';
+import { WhatItIsToDo } from './WhatItIsToDo';
 import type { PlanEditor } from './usePlanDraft';
 
 interface SaveVersionProps {
   editor: PlanEditor;
+  /** What the change is expected to do; `null` where no forecast stands beside it. */
+  figures: Expectation['figures'];
+  /** What the last brew was found to have. */
+  found: readonly Finding[];
   newestNumber: number;
   /** Somebody saved a version since this one was opened. */
   isStale: boolean;
@@ -20,6 +26,8 @@ interface SaveVersionProps {
 /** An edited plan becomes the next version, with a word on why; or is let go. */
 export function SaveVersion({
   editor,
+  figures,
+  found,
   newestNumber,
   isStale,
   canSave,
@@ -43,11 +51,7 @@ export function SaveVersion({
           </Button>
         </Notice>
       )}
-      <Field
-        label="What changed and why"
-        hint="what the change is expected to do in the cup"
-        error={byField(trouble?.errors ?? [])['note']}
-      >
+      <Field label="What changed and why" error={byField(trouble?.errors ?? [])['note']}>
         {(control) => (
           <input
             {...control}
@@ -57,6 +61,7 @@ export function SaveVersion({
           />
         )}
       </Field>
+      <WhatItIsToDo figures={figures} found={found} hopes={editor.hopes} onHopes={editor.writeHopes} />
       <div className="flex gap-3">
         <Button weight="main" disabled={!canSave} onClick={onSave}>
           Save as version {newestNumber + 1}

@@ -37,6 +37,7 @@ import { Tick } from '../ui/Tick';
 import { Unavailable } from '../ui/Unavailable';
 import { processWords } from '../ui/words';
 import { AimChoice } from './AimChoice';
+import { FromFile } from './FromFile';
 import { ReasonList } from './ReasonList';
 import { useStartingRecipeQuery, useStartRecipeMutation } from '../api/recipesApi';
 import { RoughForecast } from './RoughForecast';
@@ -96,6 +97,7 @@ function StartSheet({ lot, kit }: { lot: LotView; kit: KitView }) {
           </h1>
           <AdditionsNote additions={lot.additions} />
         </div>
+        <FromFile lotId={lot.id} kit={kit} asked={asked} />
         <Button weight="main" disabled={isLoading || !preview} onClick={() => void keep()}>
           Keep this recipe
         </Button>
@@ -263,7 +265,7 @@ function PreviewSheet({
         <section>
           <h2 className="heading mb-2">What the model expects</h2>
           <RoughForecast forecast={forecast} aim={aim} />
-          <LearnedFrom earlierLots={preview.earlierLots} />
+          <LearnedFrom earlierLots={preview.earlierLots} brewsElsewhere={preview.brewsElsewhere} />
         </section>
         <section>
           <h2 className="heading mb-2">Where similar lots ended</h2>
@@ -283,15 +285,26 @@ function PreviewSheet({
   );
 }
 
-/** What the house's finished lots have taught of its kit is in the forecast of every next one. */
-function LearnedFrom({ earlierLots }: { earlierLots: number }) {
-  if (earlierLots === 0) return null;
-  return (
-    <p className="caption mt-1">
-      Learned from the brews of {earlierLots === 1 ? 'one finished lot' : `${earlierLots} finished lots`} of
-      the house.
-    </p>
-  );
+/** What brews of this lot in other kit, and the house's finished lots, have taught is in the forecast. */
+function LearnedFrom({ earlierLots, brewsElsewhere }: { earlierLots: number; brewsElsewhere: number }) {
+  const sources = [
+    ...(brewsElsewhere === 0
+      ? []
+      : [
+          brewsElsewhere === 1
+            ? 'one brew of this lot in other kit'
+            : `${brewsElsewhere} brews of this lot in other kit`,
+        ]),
+    ...(earlierLots === 0
+      ? []
+      : [
+          earlierLots === 1
+            ? 'the brews of one finished lot of the house'
+            : `the brews of ${earlierLots} finished lots of the house`,
+        ]),
+  ];
+  if (sources.length === 0) return null;
+  return <p className="caption mt-1">Learned from {sources.join(', and from ')}.</p>;
 }
 
 function SimilarLots({

@@ -1,5 +1,8 @@
 import { movesFrom, planChanges } from '@vendu/core';
-import type { RecipeVersionView, RecipeView, Signature } from '@vendu/contract';
+import type { ChangeView, RecipeVersionView, RecipeView, Signature } from '@vendu/contract';
+import { useChangesQuery } from '../api/changesApi';
+import { ChangeCame } from '../brews/ChangeCame';
+import { ChangeToCome } from '../brews/ChangeToCome';
 import { troubleOf } from '../api/problem';
 import { useSessionQuery } from '../session/sessionApi';
 import { Button } from '../ui/Button';
@@ -19,6 +22,7 @@ interface VersionListProps {
 
 /** The versions, newest first: what changed, who put a name to it, and what can be done next. */
 export function VersionList({ recipe, comparedId, onCompare }: VersionListProps) {
+  const { data: changes = [] } = useChangesQuery(recipe.lot.id);
   return (
     <section id="versions">
       <h2 className="heading">Versions</h2>
@@ -31,6 +35,13 @@ export function VersionList({ recipe, comparedId, onCompare }: VersionListProps)
                 {version.created.by}, {dayOf(version.created.at)}, {version.brewCount}{' '}
                 {version.brewCount === 1 ? 'brew' : 'brews'}
               </span>
+              <a
+                href={`/api/recipe-versions/${version.id}/file`}
+                download
+                className="text-tiny text-quiet underline hover:text-ink"
+              >
+                save as file
+              </a>
               {index > 0 && (
                 <button
                   type="button"
@@ -44,12 +55,19 @@ export function VersionList({ recipe, comparedId, onCompare }: VersionListProps)
             </div>
             {version.note && <p className="text-small">{version.note}</p>}
             <VersionChanges version={version} before={recipe.versions[index + 1]} />
+            <Life change={changes.find(({ recipeVersionId }) => recipeVersionId === version.id)} />
             <Signatures recipe={recipe} version={version} />
           </li>
         ))}
       </ol>
     </section>
   );
+}
+
+/** What the change was to do, and what came. */
+function Life({ change }: { change: ChangeView | undefined }) {
+  if (!change) return null;
+  return change.seen ? <ChangeCame change={change} seen={change.seen} /> : <ChangeToCome change={change} />;
 }
 
 function VersionChanges({

@@ -1,8 +1,5 @@
 import type { BrewPlan } from '@vendu/core';
-import type { NewRecipeDto, RecipeView } from '@vendu/contract';
-
-/** What a version's note may hold: what is told of two lots in full may be longer. */
-const LONGEST_NOTE = 500;
+import { VERSION_NOTE, type NewRecipeDto, type RecipeView } from '@vendu/contract';
 
 /** A recipe that begins with the kit and aim of another, and with a plan of its own. */
 export function carriedOver(
@@ -21,6 +18,7 @@ export function carriedOver(
     switchedOff: [],
     offersTaken: [],
     plan,
-    note: note.slice(0, LONGEST_NOTE),
+    // What is told of two lots in full may be longer.
+    note: note.slice(0, VERSION_NOTE.max),
   };
 }

@@ -1,14 +1,6 @@
-import { useDraft, writeDraft } from '../device/draft';
-import type { BrewPlan } from '@vendu/core';
-
-/** The plan being edited, with its past and future; `basedOn` is the version it started from. */
-interface PlanDraft {
-  basedOn: number;
-  plan: BrewPlan;
-  past: BrewPlan[];
-  future: BrewPlan[];
-  note: string;
-}
+import { planDraftKey, type PlanDraft } from '../board/planDraft';
+import { useDraft } from '../device/draft';
+import type { BrewPlan, ChangeSource, Hope } from '@vendu/core';
 
 /** Edits that can be taken back. */
 const LONGEST_PAST = 100;
@@ -20,23 +12,16 @@ export interface PlanEditor {
   isChanged: boolean;
   edit: (plan: BrewPlan) => void;
   writeNote: (note: string) => void;
+  hopes: Hope[];
+  writeHopes: (hopes: Hope[]) => void;
+  /** Whose idea the plan is: of a proposal that was edited, the editor's own. */
+  source: ChangeSource;
   undo: (() => void) | null;
   redo: (() => void) | null;
   /** Lets the draft go; the version it started from shows again. */
   drop: () => void;
   /** Puts the same edits on top of another version, after someone else saved one. */
   rebase: (onto: number) => void;
-}
-
-/** Puts a plan on a recipe's board from elsewhere, as an edit of its newest version that can be taken back. */
-export function putOnBoard(
-  recipeId: number,
-  version: { number: number; plan: BrewPlan },
-  plan: BrewPlan,
-  note: string,
-): void {
-  const draft: PlanDraft = { basedOn: version.number, plan, past: [version.plan], future: [], note };
-  writeDraft(`recipe.${recipeId}`, draft);
 }
 
 /** Editing of one recipe's plan: undo, redo, and a draft that survives reload and a lost server. */
@@ -48,7 +33,7 @@ export function usePlanDraft({
   version: { number: number; plan: BrewPlan };
 }): PlanEditor {
   const fresh: PlanDraft = { basedOn: version.number, plan: version.plan, past: [], future: [], note: '' };
-  const [kept, change, forget] = useDraft<PlanDraft | null>(`recipe.${recipeId}`, null);
+  const [kept, change, forget] = useDraft<PlanDraft | null>(planDraftKey(recipeId), null);
   const draft = kept ?? fresh;
   const isChanged = kept !== null && JSON.stringify(draft.plan) !== JSON.stringify(version.plan);
   return {
@@ -59,6 +44,12 @@ export function usePlanDraft({
     edit: (plan) =>
       change({ ...draft, plan, past: [...draft.past, draft.plan].slice(-LONGEST_PAST), future: [] }),
     writeNote: (note) => change({ ...draft, note }),
+    hopes: draft.hopes ?? [],
+    writeHopes: (hopes) => change({ ...draft, hopes }),
+    source:
+      draft.proposed && JSON.stringify(draft.proposed.plan) === JSON.stringify(draft.plan)
+        ? draft.proposed.source
+        : { kind: 'own' },
     undo: step(draft.past, (plan, past) =>
       change({ ...draft, plan, past, future: [draft.plan, ...draft.future] }),
     ),

@@ -6,6 +6,7 @@ import { Loading } from '../ui/Loading';
 import { TroubleNotice } from '../ui/Notice';
 import { offerUndoOf } from '../ui/offerUndo';
 import { Unavailable } from '../ui/Unavailable';
+import { Scores } from './Scores';
 import { StandChoices } from './StandChoices';
 
 /** Where the house stands on each disputed point. */
@@ -36,6 +37,7 @@ export function SchoolsPage() {
           )
         }
       />
+      <Scores />
     </>
   );
 }

@@ -1,5 +1,6 @@
 import { formatElevation, isOfProcess } from '@vendu/core';
 import type {
+  PaperSeating,
   Agitation,
   AgitationCondition,
   AimSource,
@@ -157,3 +158,6 @@ export const SIGN_WORDS: Record<LotSign, string> = {
   'many-fines': 'Much chaff, many fines',
   'no-bloom-rise': 'Bloom does not rise',
 };
+
+/** What keeps a paper in place. */
+export const SEATING_WORDS: Record<PaperSeating, string> = { spoon: 'a spoon', tool: 'its tool' };

@@ -1,0 +1,14 @@
+import { skipToken } from '@reduxjs/toolkit/query';
+import { findingsOf, type FoundIn } from '@vendu/core';
+import type { BrewListItem } from '@vendu/contract';
+import { useBrewQuery } from '../api/brewsApi';
+
+/** What the record of a recipe's last real brew says against its aim. */
+export function useFound(brews: readonly BrewListItem[]): {
+  last: BrewListItem | undefined;
+  found: FoundIn[];
+} {
+  const last = brews.findLast(({ isSimulated }) => !isSimulated);
+  const { data: record } = useBrewQuery(last?.id ?? skipToken);
+  return { last, found: record ? findingsOf(record) : [] };
+}
