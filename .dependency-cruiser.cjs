@@ -45,7 +45,7 @@ module.exports = {
       name: 'core-is-pure',
       comment: 'core computes: no framework, no input or output, only general-purpose mathematics and dates',
       severity: 'error',
-      from: { path: '^core/src/', pathNot: '\\.test\\.ts$' },
+      from: { path: '^core/src/', pathNot: ['\\.test\\.ts$', '^core/src/testing/'] },
       to: { pathNot: ['^core/', '^node_modules/(simple-statistics|jstat|ml-matrix|date-fns)/'] },
     },
     {

@@ -1,17 +1,7 @@
-import { AxeBuilder } from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
+import { expectClean } from '../support/axe';
 import { signIn } from '../support/people';
 import { benchPath, startRecipe } from '../support/work';
-
-const WCAG = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'];
-
-async function expectClean(page: Page, rules?: string[]): Promise<void> {
-  const axe = new AxeBuilder({ page });
-  const { violations } = await (rules ? axe.withRules(rules) : axe.withTags(WCAG)).analyze();
-  expect(
-    violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ target }) => target.join(' ')).join(' | ')}`),
-  ).toEqual([]);
-}
 
 /** A phone, a laptop at 200 % zoom, and the bench. */
 const SIZES = [

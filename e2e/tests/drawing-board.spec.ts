@@ -188,6 +188,8 @@ test('a pour that waits for something seen is called by no clock, on the bench a
   await page.reload();
   await expect(page.getByText('Pour 2 when all of it is through')).toBeVisible();
   await page.getByRole('link', { name: 'Brew version 2' }).click();
+  // A key that comes before the bench does starts nothing.
+  await expect(page.getByText('Before the clock')).toBeVisible();
   await page.keyboard.press('Space');
   await page.getByRole('button', { name: 'Swirl now' }).click();
   await expect(page.getByText('when all of it is through')).toBeVisible();

@@ -25,6 +25,8 @@ test('a starting recipe takes positions of its own, and its plan does what they 
   const recipe = (await (await page.request.get(`/api/recipes/${id}`)).json()) as RecipeView;
   expect(recipe.hasOwnSchools).toBe(true);
   expect(recipe.versions[0]?.plan).toMatchObject({ sieveUm: 300, lifts: true });
+  // The address is the recipe's before its page has come, and the page that is left has such a button too.
+  await expect(page.getByRole('link', { name: /^Brew version/ })).toBeVisible();
   await page.getByRole('button', { name: 'Use the house’s positions' }).click();
   await expect(page.getByText('The positions of the house.')).toBeVisible();
 });
