@@ -215,7 +215,13 @@ export { lotPrior, type EarlierLot, type LotEvidence, type LotPrior } from './ca
 
 export { FINDINGS, type Finding } from './change/findings.js';
 export { TASTE_RULES } from './change/tasteRules.js';
-export { findingsOf, type FindingSource, type FoundIn, type Tasted } from './change/findingsOf.js';
+export {
+  findingsOf,
+  TASTED_FINDINGS,
+  type FindingSource,
+  type FoundIn,
+  type Tasted,
+} from './change/findingsOf.js';
 export { LEVERS, type Lever, type Limits } from './change/levers.js';
 export { type ChangeAdvice, type ProposedChange } from './change/proposeChange.js';
 export { ruleWeight, type RuleRecord, type TrackRecord } from './change/ruleRecord.js';
@@ -342,6 +348,22 @@ export { drainBelief } from './bench/guardedDrainBelief.js';
 export { plainWaterDrainS, simulateBrew } from './brewModel/guarded.js';
 export { brewSlopes, calibrateLot, forecastBrew, paperFromDrainTest } from './calibration/guarded.js';
 export { proposeChange } from './change/guarded.js';
+export { agreementOf, type AttributeAgreement, type StageAgreement } from './tasting/agreement.js';
+export { CAFFEINE_GUIDANCE_MG, tastedCaffeineMg, type SipTaken } from './tasting/caffeine.js';
+export { labelMatch, type FoundBy, type LabelMatch, type LabelNoteMatch } from './tasting/labelMatch.js';
+export { LEXICON, NOTE_FAMILIES, notesIn, type LexiconWord, type NoteFamily } from './tasting/lexicon.js';
+export { CUP_IS_GONE_H, openSheets, type OpenSheets } from './tasting/openSheets.js';
+export {
+  EMPTY_SHEET,
+  isBlankSheet,
+  NOT_SCORED,
+  SHEET,
+  type Scores,
+  type SheetOf,
+  type TastingSheet,
+} from './tasting/sheet.js';
+export { stageCalled, stagesDueS } from './tasting/stageCalled.js';
+export { tasterHistory, type IndependentSheet, type TasterHabit } from './tasting/tasterHistory.js';
 export { type Lesson } from './taught/lesson.js';
 export { type LotTaught } from './taught/lotTaught.js';
 export { lotTaught } from './taught/guarded.js';

@@ -108,6 +108,14 @@ export const INTENSITIES = [
 ] as const;
 export type Intensity = (typeof INTENSITIES)[number];
 
+/** When a nose is put to it: to the dry grounds, to the cup when it is swirled, to the cup once it is empty. */
+export const AROMA_MOMENTS = ['dry', 'swirled', 'emptied'] as const;
+export type AromaMoment = (typeof AROMA_MOMENTS)[number];
+
+/** What a coffee is tasted from: a heavy cup keeps heat, a wine glass shows aroma, two sides show two coffees. */
+export const VESSELS = ['cup', 'heavy-cup', 'glass', 'wine-glass', 'two-sided-cup'] as const;
+export type Vessel = (typeof VESSELS)[number];
+
 /** How a figure of a refractometer came: typed, sent by the instrument, or made by a stand-in. */
 export const READING_SOURCES = ['typed', 'sent', 'simulated'] as const;
 export type ReadingSource = (typeof READING_SOURCES)[number];

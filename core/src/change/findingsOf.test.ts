@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { benchSteps } from '../bench/benchSteps.js';
 import { PLAN } from '../testing/brews.js';
+import { NOT_SCORED } from '../tasting/sheet.js';
 import type { Intensity } from '../vocabulary.js';
 import { findingsOf, type Tasted } from './findingsOf.js';
 
@@ -12,20 +13,12 @@ const NOTHING = {
   steps: [],
   events: [],
 };
-const NOT_SAID: Record<Intensity, null> = {
-  acidity: null,
-  sweetness: null,
-  body: null,
-  bitterness: null,
-  dryness: null,
-  clarity: null,
-  aftertaste: null,
-};
 const tasted = (notes: string, intensities: Partial<Record<Intensity, number>> = {}): Tasted => ({
   stage: 'warm',
   by: 'Joss',
   notes,
-  intensities: { ...NOT_SAID, ...intensities },
+  intensities: { ...NOT_SCORED, ...intensities },
+  faults: [],
 });
 const found = (change: Partial<Parameters<typeof findingsOf>[0]>) =>
   findingsOf({ ...NOTHING, ...change }).map(({ finding }) => finding);
@@ -59,6 +52,14 @@ describe('what a record says against its aim', () => {
     'blackcurrant, round',
     'dried fig',
   ])('hears no fault in “%s”', (notes) => expect(found({ tastings: [tasted(notes)] })).toEqual([]));
+
+  it('takes what was ticked on a sheet, and nothing of it where the cup is on its aim', () => {
+    const ticked = { ...tasted(''), faults: ['muddled' as const] };
+    expect(findingsOf({ ...NOTHING, tastings: [ticked] })).toEqual([
+      { finding: 'muddled', where: { kind: 'ticked', stage: 'warm', by: 'Joss' } },
+    ]);
+    expect(found({ tastings: [ticked], verdict: 'on-aim' })).toEqual([]);
+  });
 
   it('reads scores, and no sourness where sweetness carries the acidity', () => {
     expect(found({ tastings: [tasted('', { dryness: 7 })] })).toEqual(['dry']);

@@ -12,6 +12,8 @@ export interface Tasted {
   by: string;
   notes: string;
   intensities: Readonly<Record<Intensity, number | null>>;
+  /** Ticked on the sheet. */
+  faults: readonly Finding[];
 }
 
 /** What a record says against the aim, and where it says so. */
@@ -21,6 +23,7 @@ export interface FoundIn {
   where: FindingSource;
 }
 export type FindingSource =
+  | { kind: 'ticked'; stage: TastingStage; by: string }
   | { kind: 'scored'; stage: TastingStage; by: string; attribute: Intensity; score: number }
   | { kind: 'noted'; stage: TastingStage; by: string; word: string }
   | { kind: 'verdict'; word: string }
@@ -89,14 +92,15 @@ export function findingsOf({
   return together(first);
 }
 
-function foundInTasting({ stage, by, notes, intensities }: Tasted): FoundIn[] {
+function foundInTasting({ stage, by, notes, intensities, faults }: Tasted): FoundIn[] {
+  const ticked = faults.map((finding): FoundIn => ({ finding, where: { kind: 'ticked', stage, by } }));
   const scored = SCORED.flatMap(({ finding, attribute, isFault }): FoundIn[] => {
     const score = intensities[attribute];
     if (score === null || !isFault(score)) return [];
     if (finding === 'sour' && (intensities.sweetness ?? 0) >= CARRIED_BY_SWEETNESS) return [];
     return [{ finding, where: { kind: 'scored', stage, by, attribute, score } }];
   });
-  return [...scored, ...wordsIn(notes, (word) => ({ kind: 'noted', stage, by, word }))];
+  return [...ticked, ...scored, ...wordsIn(notes, (word) => ({ kind: 'noted', stage, by, word }))];
 }
 
 function wordsIn(text: string, where: (word: string) => FindingSource): FoundIn[] {

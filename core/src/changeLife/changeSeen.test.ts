@@ -3,7 +3,8 @@ import { benchSteps } from '../bench/benchSteps.js';
 import type { BenchEvent } from '../bench/benchEvents.js';
 import type { Tasted } from '../change/findingsOf.js';
 import { PLAN } from '../testing/brews.js';
-import { INTENSITIES, type Intensity, type TastingStage } from '../vocabulary.js';
+import { NOT_SCORED } from '../tasting/sheet.js';
+import type { Intensity, TastingStage } from '../vocabulary.js';
 import { changeSeen, type BrewSeen } from './changeSeen.js';
 import type { Expectation, Hope } from './expectation.js';
 
@@ -15,7 +16,6 @@ const stepsOf = (plan: typeof PLAN, drainedS: number) =>
     skipped: false,
     totalG: null,
   }));
-const NOT_SCORED = Object.fromEntries(INTENSITIES.map((each) => [each, null])) as Record<Intensity, null>;
 const brew = (tdsPercent: number, change: Partial<BrewSeen> = {}): BrewSeen => ({
   plan: PLAN,
   steps: stepsOf(PLAN, 170),
@@ -40,6 +40,7 @@ const sheet = (
   stage,
   notes,
   intensities: { ...NOT_SCORED, ...scores },
+  faults: [],
 });
 const expects = (hopes: Hope[] = []): Expectation => ({
   source: { kind: 'model' },

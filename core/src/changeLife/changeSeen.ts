@@ -4,6 +4,7 @@ import { findingsOf, TASTED_FINDINGS, type Tasted } from '../change/findingsOf.j
 import type { Finding } from '../change/findings.js';
 import { OUTCOMES, type Measured, type OutcomeOf } from '../forecast/outcome.js';
 import { NINE_OF_TEN } from '../statistics/nineOfTen.js';
+import { asWord } from '../text/asWord.js';
 import { saidIn } from '../text/saidIn.js';
 import type { Intensity } from '../vocabulary.js';
 import type { Expectation, Hope } from './expectation.js';
@@ -120,13 +121,4 @@ function shiftBy(attribute: Intensity, before: readonly Tasted[], after: readonl
     return was == null || is === null ? [] : [is - was];
   });
   return shifts.length === 0 ? null : mean(shifts);
-}
-
-/** A word as tasters write it: either number, whatever its case. */
-function asWord(word: string): RegExp {
-  const stem = word
-    .trim()
-    .replace(/s$/i, '')
-    .replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
-  return new RegExp(`(?<![\\p{L}])${stem}`, 'iu');
 }
