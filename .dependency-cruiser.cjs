@@ -17,7 +17,7 @@ const WEB_FLOORS = [
   ['ui'],
   ['board', 'staircase', 'saving', 'extractionMap'],
   ['session'],
-  ['kit', 'schools', 'publications'],
+  ['kit', 'schools', 'publications', 'tasting'],
   ['bench'],
   ['brews', 'practice'],
   ['recipes'],

@@ -352,6 +352,7 @@ export { agreementOf, type AttributeAgreement, type StageAgreement } from './tas
 export { CAFFEINE_GUIDANCE_MG, tastedCaffeineMg, type SipTaken } from './tasting/caffeine.js';
 export { labelMatch, type FoundBy, type LabelMatch, type LabelNoteMatch } from './tasting/labelMatch.js';
 export { LEXICON, NOTE_FAMILIES, notesIn, type LexiconWord, type NoteFamily } from './tasting/lexicon.js';
+export { movementOf, type AttributeMovement, type Stop } from './tasting/movement.js';
 export { CUP_IS_GONE_H, openSheets, type OpenSheets } from './tasting/openSheets.js';
 export {
   EMPTY_SHEET,

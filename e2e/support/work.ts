@@ -3,13 +3,13 @@ import type { BrewView, LotView, RecipeView } from '@vendu/contract';
 
 // Short cuts through the API to where a test begins. The main job is walked by hand in its own test.
 
-async function takeInLot(page: Page, name: string): Promise<LotView> {
-  const data = { name, country: 'UG', process: 'washed', roastedOn: '2026-01-15', stockG: 1000 };
+async function takeInLot(page: Page, name: string, facts: object): Promise<LotView> {
+  const data = { ...facts, name, country: 'UG', process: 'washed', roastedOn: '2026-01-15', stockG: 1000 };
   return (await (await page.request.post('/api/lots', { data })).json()) as LotView;
 }
 
-export async function startRecipe(page: Page, name: string): Promise<RecipeView> {
-  const lot = await takeInLot(page, name);
+export async function startRecipe(page: Page, name: string, facts: object = {}): Promise<RecipeView> {
+  const lot = await takeInLot(page, name, facts);
   const response = await page.request.post(`/api/lots/${lot.id}/recipes`, {
     data: { brewerId: 1, grinderId: 1 },
   });

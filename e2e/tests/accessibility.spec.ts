@@ -79,6 +79,7 @@ for (const [name, path, landmark] of [
   ['recipe', '/recipes/1', /Kittiwake cone/],
   ['brew, measured', '/brews/3#measure', 'Brew 3'],
   ['brew, tasted', '/brews/3#taste', 'Brew 3'],
+  ['brew, at the cup', '/brews/3/taste/cool', 'Taste it cool'],
   ['brew, its record', '/brews/3#record', 'Brew 3'],
   ['missing page', '/nowhere', 'Page not found'],
 ] as const) {

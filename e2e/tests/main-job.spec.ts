@@ -110,12 +110,16 @@ test('from a new lot to a public recipe, typed as a new user would', async ({ pa
     // The figure just entered keeps its keys until it is left.
     await page.getByRole('heading', { name: 'Brew 1' }).click();
     await page.keyboard.press('t');
-    const hot = page.getByRole('region', { name: 'Hot tasting' });
-    await hot.getByLabel('What it tastes of').fill('cane sugar, lime');
-    await hot.getByRole('slider', { name: 'Sweetness' }).focus();
-    await page.keyboard.press('6');
-    await page.keyboard.press('Tab');
-    await expect(hot.getByText(/^saved/)).toBeVisible();
+    await expect(page.getByRole('tab', { name: /Taste/ })).toHaveAttribute('aria-selected', 'true');
+    await page.keyboard.press('t');
+    await expect(page.getByRole('heading', { name: 'Taste it hot' })).toBeVisible();
+    await page.keyboard.press('Space');
+    await page.keyboard.press('Space');
+    await page.keyboard.type('67');
+    await page.getByRole('combobox', { name: 'What it tastes of' }).fill('cane sugar, lime,');
+    await page.keyboard.press('Control+Enter');
+    await expect(page.getByRole('region', { name: 'Hot sheets' })).toContainText('cane sugar, lime');
+    await page.getByRole('link', { name: 'Brew 1', exact: true }).click();
     await page.getByRole('radio', { name: 'On aim' }).click();
     await page.getByLabel('Why').fill('sweet and clear, as meant');
     await page.keyboard.press('Enter');

@@ -5,6 +5,7 @@ import { BrewsModule } from './brews/brews.module.js';
 import type { Configuration } from './configuration.js';
 import { CONFIGURATION } from './configuration.token.js';
 import { DatabaseModule } from './database/database.module.js';
+import { TastersModule } from './tasters/tasters.module.js';
 import { ChangesModule } from './changes/changes.module.js';
 import { FilesModule } from './files/files.module.js';
 import { HealthModule } from './health/health.module.js';
@@ -58,6 +59,7 @@ export class AppModule {
         InstrumentFeedsModule,
         PublicationsModule,
         ChangesModule,
+        TastersModule,
         FilesModule,
         CareModule,
       ],

@@ -2,6 +2,7 @@ import type { ModelCtor } from 'sequelize-typescript';
 import { BrewModel } from './brews/brew.model.js';
 import { CorrectionModel } from './brews/correction.model.js';
 import { ReadingModel } from './brews/reading.model.js';
+import { TastingLookModel } from './brews/tasting-look.model.js';
 import { TastingModel } from './brews/tasting.model.js';
 import { BrewerModel } from './kit/brewer.model.js';
 import { GrinderModel } from './kit/grinder.model.js';
@@ -54,6 +55,7 @@ export const MODELS: ModelCtor[] = [
   BrewModel,
   ReadingModel,
   TastingModel,
+  TastingLookModel,
   CorrectionModel,
   TraceModel,
   FractionModel,

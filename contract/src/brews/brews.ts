@@ -8,7 +8,6 @@ import {
   type BrewEntry,
   type BrewPlan,
   type BrewResult,
-  type Intensity,
   type ReadingSource,
   type SplitCup,
   type StepDone,
@@ -17,6 +16,7 @@ import {
   type TracePoint,
   type Verdict,
 } from '@vendu/core';
+import type { TastingView } from './tastings.js';
 import { TraceDto, type BrewKitNames, type FractionDto } from './bench.js';
 import { BrewEntries } from './brewEntries.js';
 import { IsPlainObject, NumberBetween, OneOf, TextUpTo } from '../validation/decorators.js';
@@ -117,36 +117,6 @@ export class NewReadingDto {
   source: ReadingSource = 'typed';
 }
 
-function intensity(label: string): PropertyDecorator {
-  const range = NumberBetween({ label, unit: '', min: 0, max: 10, whole: true });
-  const given = ValidateIf(isGiven);
-  return (target, key) => {
-    range(target, key);
-    given(target, key);
-  };
-}
-
-/** Strength of each impression, 0 to 10; `null` where the taster did not say. */
-export class IntensitiesDto implements Record<Intensity, number | null> {
-  @intensity('Acidity') acidity: number | null = null;
-  @intensity('Sweetness') sweetness: number | null = null;
-  @intensity('Body') body: number | null = null;
-  @intensity('Bitterness') bitterness: number | null = null;
-  @intensity('Dryness') dryness: number | null = null;
-  @intensity('Clarity') clarity: number | null = null;
-  @intensity('Aftertaste') aftertaste: number | null = null;
-}
-
-export class TastingDto {
-  @TextUpTo({ label: 'Notes', max: 1000 })
-  notes: string = '';
-
-  @IsPlainObject()
-  @ValidateNested()
-  @Type(() => IntensitiesDto)
-  intensities!: IntensitiesDto;
-}
-
 export class VerdictDto {
   @OneOf({ label: 'Verdict', values: VERDICTS })
   verdict!: Verdict;
@@ -160,14 +130,6 @@ export interface ReadingView {
   tdsPercent: number;
   sampleC: number | null;
   source: ReadingSource;
-}
-
-export interface TastingView {
-  stage: TastingStage;
-  personId: number;
-  by: string;
-  notes: string;
-  intensities: Record<Intensity, number | null>;
 }
 
 export const WEIGHED_FIELDS = ['doseG', 'waterG', 'beverageG', 'finesG', 'tailG', 'tailTdsPercent'] as const;
@@ -236,7 +198,10 @@ export interface BrewView extends BrewListItem {
   hasTrace: boolean;
   fractions: (FractionDto & { place: number })[];
   readings: ReadingView[];
+  /** The sheets that whoever asks may see. */
   tastings: TastingView[];
+  /** How many of others wait at each stage until whoever asks has sent his own. */
+  sealedSheets: Partial<Record<TastingStage, number>>;
   corrections: CorrectionView[];
   /** Other brews of the same recipe, newest first, to lay beside this one. */
   siblings: BrewListItem[];

@@ -101,7 +101,13 @@ export interface ChangeView {
   by: string;
   expectation: Expectation;
   /** `null` until its version was brewed after another brew of its recipe. */
-  seen: { beforeBrewId: number; afterBrewId: number; what: ChangeSeen } | null;
+  seen: {
+    beforeBrewId: number;
+    afterBrewId: number;
+    what: ChangeSeen;
+    /** Whoever asks has not sent his own sheet yet: of hopes nothing is told. */
+    isSealed: boolean;
+  } | null;
 }
 
 /** How often what was expected came, over all lots of the house. */

@@ -4,6 +4,7 @@ import { valueOf } from '../result.js';
 import { sheetOf } from '../testing/sheets.js';
 import { agreementOf } from './agreement.js';
 import { CAFFEINE_GUIDANCE_MG, tastedCaffeineMg } from './caffeine.js';
+import { movementOf } from './movement.js';
 import { EMPTY_SHEET, isBlankSheet, NOT_SCORED } from './sheet.js';
 import { stageCalled, stagesDueS } from './stageCalled.js';
 
@@ -62,6 +63,26 @@ describe('the agreement of those who tasted one cup', () => {
         ],
       },
     ]);
+  });
+});
+
+describe('what happened in a cup from hot to cool', () => {
+  it('goes by the middle of those who scored it, over the stages that somebody scored', () => {
+    const movement = movementOf([
+      sheetOf('Ilse', { stage: 'hot', scores: { body: 3 } }),
+      sheetOf('Joss', { stage: 'hot', scores: { body: 6 } }),
+      sheetOf('Tamsin', { stage: 'hot', scores: { body: 4 }, likings: { ...NOT_SCORED, body: 7 } }),
+      sheetOf('Ilse', { stage: 'cool', scores: { body: 8 } }),
+    ]);
+    expect(movement.find(({ attribute }) => attribute === 'body')).toEqual({
+      attribute: 'body',
+      intensities: [
+        { stage: 'hot', value: 4 },
+        { stage: 'cool', value: 8 },
+      ],
+      likings: [{ stage: 'hot', value: 7 }],
+    });
+    expect(movement.find(({ attribute }) => attribute === 'dryness')?.intensities).toEqual([]);
   });
 });
 

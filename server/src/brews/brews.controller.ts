@@ -31,6 +31,7 @@ import { SignedIn } from '../session/access.js';
 import { RequestKey, type RequestKeyOf } from '../writing/request-key.js';
 import { StoreBrewService } from './store-brew.service.js';
 import { BrewsService } from './brews.service.js';
+import { TastingsService } from './tastings.service.js';
 
 const STAGE_PIPE = new ParseEnumPipe(Object.fromEntries(TASTING_STAGES.map((stage) => [stage, stage])), {
   exceptionFactory: () => notFound('tasting stage'),
@@ -41,6 +42,7 @@ export class BrewsController {
   constructor(
     private readonly service: BrewsService,
     private readonly storing: StoreBrewService,
+    private readonly tastings: TastingsService,
   ) {}
 
   @Put('by-key/:key')
@@ -49,7 +51,7 @@ export class BrewsController {
     @Body() brew: PutBrewDto,
     @SignedIn() person: PersonModel,
   ): Promise<BrewView> {
-    return this.service.read(await this.storing.put(key, brew, person));
+    return this.service.read(await this.storing.put(key, brew, person), person);
   }
 
   @Get(':brewId/trace')
@@ -58,84 +60,111 @@ export class BrewsController {
   }
 
   @Patch(':brewId/steps/:stepIndex')
-  mendStep(
+  async mendStep(
     @Param('brewId', IdPipe) id: number,
     @Param('stepIndex', ParseIntPipe) stepIndex: number,
     @Body() mended: MendStepDto,
     @SignedIn() person: PersonModel,
   ): Promise<BrewView> {
-    return this.service.mendStep(id, stepIndex, mended, person);
+    await this.service.mendStep(id, stepIndex, mended, person);
+    return this.service.read(id, person);
   }
 
   @Put(':brewId/fractions')
-  putFractions(@Param('brewId', IdPipe) id: number, @Body() fractions: FractionsDto): Promise<BrewView> {
-    return this.service.putFractions(id, fractions);
+  async putFractions(
+    @Param('brewId', IdPipe) id: number,
+    @Body() fractions: FractionsDto,
+    @SignedIn() person: PersonModel,
+  ): Promise<BrewView> {
+    await this.service.putFractions(id, fractions);
+    return this.service.read(id, person);
   }
 
   @Get(':brewId')
-  read(@Param('brewId', IdPipe) id: number): Promise<BrewView> {
-    return this.service.read(id);
+  read(@Param('brewId', IdPipe) id: number, @SignedIn() person: PersonModel): Promise<BrewView> {
+    return this.service.read(id, person);
   }
 
   @Patch(':brewId')
-  weigh(
+  async weigh(
     @Param('brewId', IdPipe) id: number,
     @Body() weighed: WeighBrewDto,
     @SignedIn() person: PersonModel,
   ): Promise<BrewView> {
-    return this.service.weigh(id, weighed, person);
+    await this.service.weigh(id, weighed, person);
+    return this.service.read(id, person);
   }
 
   @Post(':brewId/readings')
-  addReading(
+  async addReading(
     @Param('brewId', IdPipe) id: number,
     @Body() reading: NewReadingDto,
     @SignedIn() person: PersonModel,
     @RequestKey() request: RequestKeyOf | null,
   ): Promise<BrewView> {
-    return this.service.addReading(id, reading, person, request);
+    await this.service.addReading(id, reading, person, request);
+    return this.service.read(id, person);
   }
 
   @Delete(':brewId/readings/:readingId')
-  removeReading(
+  async removeReading(
     @Param('brewId', IdPipe) id: number,
     @Param('readingId', IdPipe) readingId: number,
+    @SignedIn() person: PersonModel,
   ): Promise<BrewView> {
-    return this.service.setReadingRemoved(id, readingId, true);
+    await this.service.setReadingRemoved(id, readingId, true);
+    return this.service.read(id, person);
   }
 
   @Post(':brewId/readings/:readingId/restore')
   @HttpCode(200)
-  restoreReading(
+  async restoreReading(
     @Param('brewId', IdPipe) id: number,
     @Param('readingId', IdPipe) readingId: number,
+    @SignedIn() person: PersonModel,
   ): Promise<BrewView> {
-    return this.service.setReadingRemoved(id, readingId, false);
+    await this.service.setReadingRemoved(id, readingId, false);
+    return this.service.read(id, person);
   }
 
   @Put(':brewId/tastings/:stage')
-  putTasting(
+  async putTasting(
     @Param('brewId', IdPipe) id: number,
     @Param('stage', STAGE_PIPE) stage: TastingStage,
     @Body() tasting: TastingDto,
     @SignedIn() person: PersonModel,
   ): Promise<BrewView> {
-    return this.service.putTasting(id, stage, tasting, person);
+    await this.tastings.put(id, stage, tasting, person);
+    return this.service.read(id, person);
+  }
+
+  /** Shows the sheets of the others to somebody who will not taste it himself. */
+  @Put(':brewId/look')
+  async look(@Param('brewId', IdPipe) id: number, @SignedIn() person: PersonModel): Promise<BrewView> {
+    await this.tastings.look(id, person);
+    return this.service.read(id, person);
   }
 
   @Put(':brewId/verdict')
-  giveVerdict(@Param('brewId', IdPipe) id: number, @Body() verdict: VerdictDto): Promise<BrewView> {
-    return this.service.giveVerdict(id, verdict);
+  async giveVerdict(
+    @Param('brewId', IdPipe) id: number,
+    @Body() verdict: VerdictDto,
+    @SignedIn() person: PersonModel,
+  ): Promise<BrewView> {
+    await this.service.giveVerdict(id, verdict);
+    return this.service.read(id, person);
   }
 
   @Post(':brewId/set-aside')
   @HttpCode(200)
-  setAside(@Param('brewId', IdPipe) id: number): Promise<BrewView> {
-    return this.service.setAside(id, true);
+  async setAside(@Param('brewId', IdPipe) id: number, @SignedIn() person: PersonModel): Promise<BrewView> {
+    await this.service.setAside(id, true);
+    return this.service.read(id, person);
   }
 
   @Delete(':brewId/set-aside')
-  takeBack(@Param('brewId', IdPipe) id: number): Promise<BrewView> {
-    return this.service.setAside(id, false);
+  async takeBack(@Param('brewId', IdPipe) id: number, @SignedIn() person: PersonModel): Promise<BrewView> {
+    await this.service.setAside(id, false);
+    return this.service.read(id, person);
   }
 }

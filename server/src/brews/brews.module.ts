@@ -2,11 +2,12 @@ import { Module } from '@nestjs/common';
 import { BrewReader } from './brew-reader.js';
 import { BrewsController } from './brews.controller.js';
 import { BrewsService } from './brews.service.js';
+import { TastingsService } from './tastings.service.js';
 import { StoreBrewService } from './store-brew.service.js';
 
 @Module({
   controllers: [BrewsController],
-  providers: [BrewsService, BrewReader, StoreBrewService],
+  providers: [BrewsService, BrewReader, StoreBrewService, TastingsService],
   exports: [BrewReader],
 })
 export class BrewsModule {}

@@ -8,7 +8,6 @@ import {
   readingFault,
   weighedFinesG,
   withFinesWeighed,
-  type TastingStage,
 } from '@vendu/core';
 import { WEIGHED_FIELDS } from '@vendu/contract';
 import type {
@@ -19,7 +18,6 @@ import type {
   FractionsDto,
   MendStepDto,
   NewReadingDto,
-  TastingDto,
   VerdictDto,
   WeighBrewDto,
 } from '@vendu/contract';
@@ -37,6 +35,8 @@ import { brewDose, brewWater } from './brew-views.js';
 import { CorrectionModel } from './correction.model.js';
 import { FractionModel } from './fraction.model.js';
 import { ReadingModel } from './reading.model.js';
+import { sheetsSeenBy } from './sheets-seen.js';
+import { tastingView } from './tasting-views.js';
 import { TastingModel } from './tasting.model.js';
 import { TraceModel } from './trace.model.js';
 
@@ -47,7 +47,8 @@ export class BrewsService {
     private readonly writing: Writing,
   ) {}
 
-  async read(id: number): Promise<BrewView> {
+  /** A brew as somebody may see it: sheets of others open once one's own is sent. */
+  async read(id: number, viewer: PersonModel): Promise<BrewView> {
     const row = await BrewModel.findByPk(id, {
       include: [
         ...LIST_PARTS,
@@ -63,6 +64,7 @@ export class BrewsService {
       RecipeModel.findByPk(row.version.recipeId, { include: [BrewerModel], rejectOnEmpty: true }),
       this.reader.ofLot(row.lotId),
     ]);
+    const seen = await sheetsSeenBy(viewer.id, row, row.tastings.map(tastingView));
     const listed = trail.find((each) => each.id === id);
     if (!listed) throw notFound('brew');
     return {
@@ -95,13 +97,8 @@ export class BrewsService {
         sampleC: reading.sampleC,
         source: reading.source,
       })),
-      tastings: row.tastings.map(({ stage, notes, intensities, taster }) => ({
-        stage,
-        notes,
-        intensities,
-        personId: taster.id,
-        by: taster.name,
-      })),
+      tastings: seen.open,
+      sealedSheets: seen.sealed,
       corrections: row.corrections.map(correctionView),
       siblings: trail
         .filter((each) => each.id !== id && each.recipeId === recipe.id && !each.isSetAside)
@@ -109,10 +106,10 @@ export class BrewsService {
     };
   }
 
-  async weigh(id: number, weighed: WeighBrewDto, person: PersonModel): Promise<BrewView> {
+  async weigh(id: number, weighed: WeighBrewDto, person: PersonModel): Promise<void> {
     const { finesG, revision, note, tailNote, ...scaled } = weighed;
     const next = { ...scaled, finesG };
-    return this.change(id, async (row) => {
+    await this.change(id, async (row) => {
       refuseStale(row, revision);
       if (finesG !== null && row.plan.sieveUm === undefined) {
         throw invalidField({ field: 'finesG', message: 'Nothing was sieved for this brew.' });
@@ -157,9 +154,9 @@ export class BrewsService {
   }
 
   /** Mends a time or a total that was marked or read wrong. What was first marked is kept beside it. */
-  async mendStep(id: number, stepIndex: number, mended: MendStepDto, person: PersonModel): Promise<BrewView> {
+  async mendStep(id: number, stepIndex: number, mended: MendStepDto, person: PersonModel): Promise<void> {
     const { atS, totalG } = mended;
-    return this.change(id, async (row) => {
+    await this.change(id, async (row) => {
       refuseStale(row, mended.revision);
       const before = row.steps.find((step) => step.stepIndex === stepIndex);
       if (!before) throw notFound('step');
@@ -177,9 +174,9 @@ export class BrewsService {
   }
 
   /** Writes down the cups of a split brew; all of them, in the order in which they were changed. */
-  async putFractions(id: number, { fractions }: FractionsDto): Promise<BrewView> {
+  async putFractions(id: number, { fractions }: FractionsDto): Promise<void> {
     refuseUneven(fractions);
-    return this.change(id, async () => {
+    await this.change(id, async () => {
       await FractionModel.destroy({ where: { brewId: id } });
       await FractionModel.bulkCreate(
         fractions.map((fraction, index) => ({ ...fraction, brewId: id, place: index + 1 })),
@@ -192,41 +189,30 @@ export class BrewsService {
     { tdsPercent, sampleC, source }: NewReadingDto,
     person: PersonModel,
     request: RequestKeyOf | null,
-  ): Promise<BrewView> {
+  ): Promise<void> {
     const fault = readingFault({ tdsPercent });
     if (fault) throw invalidField({ field: 'tdsPercent', message: fault.message, allowed: fault.allowed });
     const add = () => ReadingModel.create({ brewId: id, tdsPercent, sampleC, source, readBy: person.id });
-    return this.change(id, add, request);
+    await this.change(id, add, request);
   }
 
   /** Takes a reading out of the result, or puts it back. The row stays either way. */
-  async setReadingRemoved(brewId: number, readingId: number, isRemoved: boolean): Promise<BrewView> {
-    return this.change(brewId, async () => {
+  async setReadingRemoved(brewId: number, readingId: number, isRemoved: boolean): Promise<void> {
+    await this.change(brewId, async () => {
       const reading = await ReadingModel.findOne({ where: { id: readingId, brewId } });
       if (!reading) throw notFound('reading');
       await reading.update({ removedAt: isRemoved ? new Date() : null });
     });
   }
 
-  async putTasting(
-    id: number,
-    stage: TastingStage,
-    tasting: TastingDto,
-    person: PersonModel,
-  ): Promise<BrewView> {
-    return this.change(id, () =>
-      TastingModel.upsert({ brewId: id, tastedBy: person.id, stage, ...plain(tasting) }),
-    );
-  }
-
-  async giveVerdict(id: number, { verdict, reason }: VerdictDto): Promise<BrewView> {
+  async giveVerdict(id: number, { verdict, reason }: VerdictDto): Promise<void> {
     // Not through the instance: the revision guards what was weighed, which a verdict does not touch.
-    return this.change(id, () => BrewModel.update({ verdict, verdictReason: reason }, { where: { id } }));
+    await this.change(id, () => BrewModel.update({ verdict, verdictReason: reason }, { where: { id } }));
   }
 
   /** A brew set aside stays in the record but leaves the trail, the map and the count. */
-  async setAside(id: number, isSetAside: boolean): Promise<BrewView> {
-    return this.change(id, () =>
+  async setAside(id: number, isSetAside: boolean): Promise<void> {
+    await this.change(id, () =>
       BrewModel.update({ setAsideAt: isSetAside ? new Date() : null }, { where: { id } }),
     );
   }
@@ -236,7 +222,7 @@ export class BrewsService {
     id: number,
     work: (row: BrewModel) => Promise<unknown>,
     request: RequestKeyOf | null = null,
-  ): Promise<BrewView> {
+  ): Promise<void> {
     const { lotId } = await this.row(id);
     await this.writing.onLot(
       lotId,
@@ -245,7 +231,6 @@ export class BrewsService {
       },
       request,
     );
-    return this.read(id);
   }
 
   private async row(id: number): Promise<BrewModel> {
@@ -295,9 +280,4 @@ function correctionView({
     by: corrector.name,
     at: createdAt.toISOString(),
   };
-}
-
-/** JSON columns want plain objects, not class instances. */
-function plain({ notes, intensities }: TastingDto): TastingDto {
-  return { notes, intensities: { ...intensities } };
 }

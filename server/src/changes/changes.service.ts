@@ -3,6 +3,7 @@ import { QueryTypes } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
 import type { TrackRecord } from '@vendu/core';
 import type { ChangeView, ScoresView } from '@vendu/contract';
+import { sealedTo } from '../brews/sheets-seen.js';
 import { PersonModel } from '../people/person.model.js';
 import { ChangeModel } from '../recipes/change.model.js';
 import { RecipeVersionModel } from '../recipes/recipe-version.model.js';
@@ -17,13 +18,20 @@ interface Counted {
 export class ChangesService {
   constructor(private readonly sequelize: Sequelize) {}
 
-  /** The changes of a lot, in the order in which they were written down. */
-  async ofLot(lotId: number): Promise<ChangeView[]> {
+  /**
+   * The changes of a lot, in the order in which they were written down. What came in the cup would tell of the sheets of
+   * others: whoever may not see those yet is told of figures only.
+   */
+  async ofLot(lotId: number, viewer: PersonModel): Promise<ChangeView[]> {
     const rows = await ChangeModel.findAll({
       where: { lotId },
       include: [{ model: RecipeVersionModel, include: [{ model: PersonModel, as: 'creator' }] }],
       order: ['id'],
     });
+    const sealed = await sealedTo(
+      viewer.id,
+      rows.flatMap(({ beforeBrewId, afterBrewId }) => [beforeBrewId ?? [], afterBrewId ?? []].flat()),
+    );
     return rows.map(({ version, expectation, seen, beforeBrewId, afterBrewId }) => ({
       recipeId: version.recipeId,
       recipeVersionId: version.id,
@@ -32,7 +40,7 @@ export class ChangesService {
       expectation,
       seen:
         seen && beforeBrewId !== null && afterBrewId !== null
-          ? { beforeBrewId, afterBrewId, what: seen }
+          ? seenAs({ beforeBrewId, afterBrewId, what: seen }, sealed)
           : null,
     }));
   }
@@ -63,6 +71,14 @@ export class ChangesService {
   private counted<T extends object>(statement: string): Promise<T[]> {
     return this.sequelize.query<T>(statement, { type: QueryTypes.SELECT });
   }
+}
+
+function seenAs(
+  seen: Omit<NonNullable<ChangeView['seen']>, 'isSealed'>,
+  sealed: ReadonlySet<number>,
+): ChangeView['seen'] {
+  const isSealed = sealed.has(seen.beforeBrewId) || sealed.has(seen.afterBrewId);
+  return { ...seen, isSealed, what: isSealed ? { ...seen.what, hopes: [] } : seen.what };
 }
 
 function trackRecord({ told, came }: Counted): TrackRecord {

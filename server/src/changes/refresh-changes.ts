@@ -2,6 +2,7 @@ import { changeSeen, measuredOf, type BrewSeen, type ChangeSeen } from '@vendu/c
 import { resultOf } from '../brews/brew-views.js';
 import { BrewModel } from '../brews/brew.model.js';
 import { ReadingModel } from '../brews/reading.model.js';
+import { tastingView } from '../brews/tasting-views.js';
 import { TastingModel } from '../brews/tasting.model.js';
 import { PersonModel } from '../people/person.model.js';
 import { ChangeModel } from '../recipes/change.model.js';
@@ -58,12 +59,7 @@ function brewSeen(brew: BrewModel): BrewSeen {
     events: brew.events ?? [],
     verdict,
     verdictReason,
-    tastings: tastings.map(({ stage, notes, intensities, taster }) => ({
-      stage,
-      notes,
-      intensities,
-      by: taster.name,
-    })),
+    tastings: tastings.map(tastingView),
     measured: measuredOf({ plan, steps, result }),
     comparablePercent: result?.strength.comparablePercent ?? null,
   };

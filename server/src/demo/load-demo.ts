@@ -13,7 +13,7 @@ import {
   type BrewPlan,
   type LearnedFactors,
 } from '@vendu/core';
-import { IntensitiesDto, NewLotDto, type BrewerView } from '@vendu/contract';
+import { NewLotDto, type BrewerView } from '@vendu/contract';
 import { BrewReader } from '../brews/brew-reader.js';
 import { BrewModel } from '../brews/brew.model.js';
 import { ReadingModel } from '../brews/reading.model.js';
@@ -38,9 +38,11 @@ import { evidenceOf, keepEvidence } from '../recipes/lot-evidence.js';
 import { inTransaction } from '../writing/transactions.js';
 import { startingFacts } from '../recipes/starting-facts.js';
 import { DEMO_ACCOUNTS } from '../people/demo-accounts.js';
+import { addMinutes } from 'date-fns';
 import { at, dateDaysAgo, momentDaysAgo } from './demo-dates.js';
 import { inventBrew } from './invent-brew.js';
 import { inventRecord } from './invent-record.js';
+import { inventSheets } from './invent-sheets.js';
 import { loadExpectations } from './load-expectations.js';
 import { loadKit, type DemoKit } from './load-kit.js';
 import { DEMO_LOTS, type DemoBrew, type DemoLot } from './scenario.js';
@@ -241,12 +243,11 @@ async function loadBrew({
     invented.readingsPercent.map((tdsPercent) => ({ brewId: row.id, tdsPercent, readBy: personId })),
   );
   await TastingModel.bulkCreate(
-    (brew.tastings ?? []).map(({ stage, notes, intensities }) => ({
+    inventSheets(brew, seededRandom(SEED + lotId * 100 + index)).map(({ by, afterMin, ...sheet }) => ({
+      ...sheet,
       brewId: row.id,
-      tastedBy: personId,
-      stage,
-      notes,
-      intensities: { ...new IntensitiesDto(), ...intensities },
+      tastedBy: at(ground.people, by).id,
+      createdAt: addMinutes(row.startedAt, afterMin),
     })),
   );
 }

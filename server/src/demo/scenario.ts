@@ -1,4 +1,12 @@
-import type { BrewPlan, Expectation, Intensity, LearnedFactors, TastingStage, Verdict } from '@vendu/core';
+import type {
+  BrewPlan,
+  Expectation,
+  Intensity,
+  LearnedFactors,
+  TastingSheet,
+  TastingStage,
+  Verdict,
+} from '@vendu/core';
 import { setWater } from '@vendu/core';
 import type { NewLotDto, RoastBatchDto } from '@vendu/contract';
 
@@ -22,7 +30,12 @@ export interface DemoBrew {
   unweighed?: boolean;
   skippedAgitation?: boolean;
   note?: string;
-  tastings?: { stage: TastingStage; notes: string; intensities: Partial<Record<Intensity, number>> }[];
+  /** What its brewer wrote. */
+  tastings?: ({
+    stage: TastingStage;
+    notes: string;
+    intensities: Partial<Record<Intensity, number>>;
+  } & Partial<Pick<TastingSheet, 'aromas' | 'faults'>>)[];
   verdict?: { verdict: Verdict; reason: string };
 }
 
@@ -92,6 +105,7 @@ export const DEMO_LOTS: DemoLot[] = [
           {
             stage: 'hot',
             notes: 'lemon rind, thin',
+            faults: ['sour'],
             intensities: { acidity: 8, sweetness: 3, body: 3, clarity: 7 },
           },
           {
@@ -144,6 +158,7 @@ export const DEMO_LOTS: DemoLot[] = [
           {
             stage: 'hot',
             notes: 'orange peel, black tea',
+            aromas: { dry: 'currant, cane sugar', swirled: 'orange blossom', emptied: '' },
             intensities: { acidity: 6, sweetness: 6, body: 5, clarity: 7 },
           },
           {

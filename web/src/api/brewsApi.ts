@@ -78,6 +78,11 @@ export const brewsApi = brewQueries.injectEndpoints({
       onQueryStarted: showAnswer,
       invalidatesTags: changed,
     }),
+    lookAtSheets: build.mutation<BrewView, number>({
+      query: (id) => ({ url: `brews/${id}/look`, method: 'PUT' }),
+      onQueryStarted: showAnswer,
+      invalidatesTags: changed,
+    }),
     giveVerdict: build.mutation<BrewView, { id: number; verdict: VerdictDto }>({
       query: ({ id, verdict }) => ({ url: `brews/${id}/verdict`, method: 'PUT', body: verdict }),
       onQueryStarted: showAnswer,
@@ -101,6 +106,7 @@ export const {
   useAddReadingMutation,
   useSetReadingRemovedMutation,
   usePutTastingMutation,
+  useLookAtSheetsMutation,
   useGiveVerdictMutation,
   useSetAsideMutation,
 } = brewsApi;

@@ -20,6 +20,7 @@ const PracticePage = lazy(async () => ({ default: (await import('../practice/Pra
 const SchoolsPage = lazy(async () => ({ default: (await import('../schools/SchoolsPage')).SchoolsPage }));
 const RecipePage = lazy(async () => ({ default: (await import('../recipes/RecipePage')).RecipePage }));
 const BrewPage = lazy(async () => ({ default: (await import('../brews/BrewPage')).BrewPage }));
+const TastePage = lazy(async () => ({ default: (await import('../tasting/TastePage')).TastePage }));
 const PublishedPage = lazy(async () => ({
   default: (await import('../publications/PublishedPage')).PublishedPage,
 }));
@@ -50,6 +51,7 @@ export const router = createBrowserRouter([
           { path: '/practice', element: <PracticePage /> },
           { path: '/recipes/:recipeId', element: <RecipePage /> },
           { path: '/brews/:brewId', element: <BrewPage /> },
+          { path: '/brews/:brewId/taste/:stage?', element: <TastePage /> },
           { path: '*', element: <MissingPage /> },
         ],
       },

@@ -90,7 +90,7 @@ describe('the running strip', () => {
       store.dispatch(afterDone({ brewId: 21, task: 'read' }));
     });
     expect(screen.getByRole('link').textContent).toMatch(/5:00.*warm tasting/);
-    expect(screen.getByRole('link').getAttribute('href')).toBe('/brews/21#taste');
+    expect(screen.getByRole('link').getAttribute('href')).toBe('/brews/21/taste/warm');
   });
 
   it('ends by itself once the reading is in', async () => {

@@ -8,8 +8,8 @@ import { useNow } from '../device/useNow';
 
 const TASK_WORDS: Record<AfterBrewTask, { waiting: string; due: string; at: string }> = {
   read: { waiting: 'sample cools', due: 'read the sample', at: '#measure' },
-  'taste-warm': { waiting: 'warm tasting', due: 'taste it warm', at: '#taste' },
-  'taste-cool': { waiting: 'cool tasting', due: 'taste it cool', at: '#taste' },
+  'taste-warm': { waiting: 'warm tasting', due: 'taste it warm', at: '/taste/warm' },
+  'taste-cool': { waiting: 'cool tasting', due: 'taste it cool', at: '/taste/cool' },
 };
 
 /** A clock put off comes back after so long, min. */

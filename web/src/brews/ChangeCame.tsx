@@ -3,12 +3,13 @@ import type { Hope, HopeSeen } from '@vendu/core';
 import type { ChangeView } from '@vendu/contract';
 import { classes } from '../ui/classes';
 import { hopeWords } from '../ui/hopeWords';
+import { listed } from '../ui/listed';
 import { OUTCOME_ORDER, OUTCOME_WORDS } from '../ui/outcomeWords';
 
 /** What a change did and what it was to do, in the trail between its two brews: each as expected, or not. */
 export function ChangeCame({
   change: { expectation, versionNumber },
-  seen: { what },
+  seen: { what, isSealed },
 }: {
   change: ChangeView;
   seen: NonNullable<ChangeView['seen']>;
@@ -32,7 +33,9 @@ export function ChangeCame({
         return (
           <Came key={hopeWords(hope)} isSo={came === 'not-told' ? null : came === 'came'}>
             {hopeWords(hope)}
-            <span className="text-quiet">{outcomeOfHope(hope, came)}</span>
+            <span className="text-quiet">
+              {isSealed ? ': told once your own sheet is sent' : outcomeOfHope(hope, came)}
+            </span>
           </Came>
         );
       })}
@@ -74,9 +77,4 @@ function Came({ isSo, children }: { isSo: boolean | null; children: ReactNode })
       <span>{children}</span>
     </li>
   );
-}
-
-function listed(things: readonly string[]): string {
-  if (things.length < 2) return things.join('');
-  return `${things.slice(0, -1).join(', ')} and ${things.at(-1) ?? ''}`;
 }

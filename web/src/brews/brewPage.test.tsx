@@ -1,27 +1,14 @@
 import { screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
+import { Route, Routes } from 'react-router';
 import { describe, expect, it } from 'vitest';
-import { brewView } from '../testing/fixtures';
+import { brewView, tastingView } from '../testing/fixtures';
 import { renderPart, standInServer } from '../testing/renderPart';
 import { BrewParts } from './BrewParts';
 import { partDue, partsOf } from './brewPart';
 
 const cupChanged = { kind: 'cup-changed' as const, atS: 30, massG: null };
-const tasted = {
-  stage: 'hot' as const,
-  by: 'Somebody',
-  personId: 7,
-  notes: 'lime',
-  intensities: brewView().tastings[0]?.intensities ?? {
-    acidity: null,
-    sweetness: null,
-    body: null,
-    bitterness: null,
-    dryness: null,
-    clarity: null,
-    aftertaste: null,
-  },
-};
+const tasted = tastingView({ notes: 'lime' });
 
 describe('the parts of a brew', () => {
   it.each([
@@ -45,28 +32,30 @@ describe('the parts of a brew', () => {
   });
 
   it('follow one another by their keys, keep what was typed, and stay put while entries come in', async () => {
-    const sent = standInServer({ 'PUT brews/21/tastings/hot': { body: brewView() } });
-    renderPart(<BrewParts brew={brewView({ readings: [], tastings: [], verdict: null })} />);
+    const sent = standInServer({ 'PUT brews/21/verdict': { body: brewView() } });
+    renderPart(<BrewParts brew={brewView({ readings: [], tastings: [], verdict: 'close' })} />);
     expect(screen.getByRole('tab', { selected: true }).textContent).toContain('Measure');
     await userEvent.keyboard('t');
-    const [hot] = screen.getAllByLabelText('What it tastes of');
-    await userEvent.type(hot!, 'mint tea{Escape}');
+    await userEvent.type(screen.getByLabelText('Why'), 'mint tea{Escape}');
     await userEvent.keyboard('r');
     expect(screen.getByRole('tab', { selected: true }).textContent).toContain('Record');
     await expect
       .poll(() => sent.find(({ method }) => method === 'PUT')?.body)
-      .toMatchObject({ notes: 'mint tea' });
+      .toMatchObject({ verdict: 'close', reason: 'mint tea' });
   });
 
-  it('save a score that was being set when a key turned the page', async () => {
-    const sent = standInServer({ 'PUT brews/21/tastings/hot': { body: brewView() } });
-    renderPart(<BrewParts brew={brewView({ tastings: [], verdict: null })} />);
-    const [acidity] = screen.getAllByRole('slider', { name: 'Acidity' });
-    acidity!.focus();
-    await userEvent.keyboard('7');
-    await userEvent.keyboard('m');
-    await expect
-      .poll(() => sent.find(({ method }) => method === 'PUT')?.body)
-      .toMatchObject({ intensities: { acidity: 7 } });
+  it('lead from the tastings to the cup by the same key', async () => {
+    standInServer({});
+    renderPart(
+      <Routes>
+        <Route path="/brews/21" element={<BrewParts brew={brewView()} />} />
+        <Route path="/brews/21/taste" element={<p>at the cup</p>} />
+      </Routes>,
+      '/brews/21#record',
+    );
+    await userEvent.keyboard('t');
+    expect(screen.getByRole('tab', { selected: true }).textContent).toContain('Taste');
+    await userEvent.keyboard('t');
+    expect(screen.getByText('at the cup')).toBeTruthy();
   });
 });

@@ -1,4 +1,4 @@
-import { act, fireEvent, screen, within } from '@testing-library/react';
+import { act, fireEvent, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { toast } from 'sonner';
 import { afterEach, describe, expect, it, vi } from 'vitest';
@@ -10,7 +10,6 @@ import { BesideTable } from './BesideTable';
 import { ReadingsForm } from './ReadingsForm';
 import { ResultFigures } from './ResultFigures';
 import { ResultNotices } from './ResultNotices';
-import { TastingSheets } from './TastingSheets';
 import { VerdictForm } from './VerdictForm';
 import { WeighForm } from './WeighForm';
 
@@ -331,48 +330,6 @@ describe('what was weighed', () => {
     expect(screen.getByText(/Beverage first written/).textContent).toContain(
       '210 g, corrected to 219 g by Joss',
     );
-  });
-});
-
-describe('the tasting sheets', () => {
-  it('keep what was typed for each stage apart, and send it whole', async () => {
-    const sent = standInServer({ 'PUT brews/21/tastings/warm': { body: brewView() } });
-    renderPart(<TastingSheets brew={brewView()} />);
-    const warm = within(screen.getByRole('region', { name: 'Warm tasting' }));
-    await userEvent.type(warm.getByLabelText('What it tastes of'), 'currant');
-    fireEvent.keyDown(warm.getByRole('slider', { name: 'Acidity' }), { key: 'ArrowRight' });
-    fireEvent.blur(warm.getByRole('slider', { name: 'Acidity' }));
-    await expect
-      .poll(() => sent.findLast(({ method }) => method === 'PUT'))
-      .toMatchObject({
-        path: 'brews/21/tastings/warm',
-        body: { notes: 'currant', intensities: { acidity: 1, body: null } },
-      });
-    expect(
-      within(screen.getByRole('region', { name: 'Hot tasting' })).queryByRole('button', { name: /Save/ }),
-    ).toBeNull();
-  });
-
-  it('show what others tasted beside an empty sheet of one’s own', () => {
-    standInServer({});
-    const intensities = {
-      acidity: 6,
-      sweetness: null,
-      body: null,
-      bitterness: null,
-      dryness: null,
-      clarity: null,
-      aftertaste: null,
-    };
-    renderPart(
-      <TastingSheets
-        brew={brewView({ tastings: [{ stage: 'hot', personId: 9, by: 'Joss', notes: 'plum', intensities }] })}
-      />,
-    );
-    const hot = screen.getByRole('region', { name: 'Hot tasting' });
-    expect(hot.textContent).toContain('plum Joss');
-    expect(hot.textContent).toContain('acidity 6');
-    expect(within(hot).getByLabelText('What it tastes of')).toHaveProperty('value', '');
   });
 });
 

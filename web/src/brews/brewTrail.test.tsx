@@ -70,6 +70,7 @@ describe('what a change did', () => {
       seen: {
         beforeBrewId: 21,
         afterBrewId: 22,
+        isSealed: false,
         what: {
           figures: {
             tdsPercent: figure,

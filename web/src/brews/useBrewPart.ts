@@ -18,7 +18,8 @@ export function useBrewPart(brew: BrewView): { part: BrewPart; go: (to: BrewPart
     void navigate({ hash: to }, { replace: true });
   }
   useShortcut('m', () => go('measure'));
-  useShortcut('t', () => go('taste'));
+  // Once more, and it leads to the cup itself.
+  useShortcut('t', () => (part === 'taste' ? void navigate(`/brews/${brew.id}/taste`) : go('taste')));
   useShortcut('c', parts.includes('cups') ? () => go('cups') : null);
   useShortcut('r', () => go('record'));
   return { part, go };

@@ -1,6 +1,6 @@
 import { FINDINGS, type Finding, type FoundIn } from '@vendu/core';
-import { classes } from '../ui/classes';
 import { FINDING_WORDS } from '../ui/findingWords';
+import { Toggles } from '../ui/Toggles';
 import { foundWords } from './foundWords';
 
 interface WhatWasWrongProps {
@@ -17,22 +17,11 @@ export function WhatWasWrong({ found, findings, onToggle }: WhatWasWrongProps) {
     <div role="group" aria-label="What was wrong?" className="mb-3">
       <div className="flex flex-wrap items-center gap-1.5">
         <span className="mr-1 text-small text-quiet">What was wrong?</span>
-        {FINDINGS.map((finding) => (
-          <button
-            key={finding}
-            type="button"
-            aria-pressed={findings.includes(finding)}
-            onClick={() => onToggle(finding)}
-            className={classes(
-              'h-8 rounded-edge border px-2 text-small',
-              findings.includes(finding)
-                ? 'border-ink bg-ink font-semibold text-sheet'
-                : 'border-rule text-quiet hover:border-ink hover:text-ink',
-            )}
-          >
-            {FINDING_WORDS[finding]}
-          </button>
-        ))}
+        <Toggles
+          options={FINDINGS.map((value) => ({ value, label: FINDING_WORDS[value] }))}
+          on={findings}
+          onToggle={onToggle}
+        />
       </div>
       {said.length > 0 && (
         <p className="mt-1.5 text-small text-quiet">

@@ -4,6 +4,8 @@ import { INTENSITY_WORDS } from '../ui/words';
 /** Where a finding was found, as it is said beside it. */
 export function foundWords(where: FindingSource): string {
   switch (where.kind) {
+    case 'ticked':
+      return `tasted ${where.stage} by ${where.by}`;
     case 'scored':
       return `${INTENSITY_WORDS[where.attribute].toLowerCase()} ${where.score}, tasted ${where.stage} by ${where.by}`;
     case 'noted':

@@ -5,8 +5,10 @@ import { useSessionQuery } from '../session/sessionApi';
 import { Loading } from '../ui/Loading';
 import { TroubleNotice } from '../ui/Notice';
 import { offerUndoOf } from '../ui/offerUndo';
+import { useScrollToHash } from '../ui/useScrollToHash';
 import { Unavailable } from '../ui/Unavailable';
 import { Scores } from './Scores';
+import { Tasters } from './Tasters';
 import { StandChoices } from './StandChoices';
 
 /** Where the house stands on each disputed point. */
@@ -14,6 +16,7 @@ export function SchoolsPage() {
   const { data: kit, error, isLoading, refetch } = useKitQuery();
   const isLead = useSessionQuery().data?.person?.role === 'lead';
   const [change, changing] = useChangeSchoolsMutation();
+  useScrollToHash(kit !== undefined);
   if (isLoading) return <Loading />;
   if (!kit) return <Unavailable trouble={troubleOf(error)} onRetry={() => void refetch()} />;
   const { schools, revision } = kit.house;
@@ -38,6 +41,7 @@ export function SchoolsPage() {
         }
       />
       <Scores />
+      <Tasters />
     </>
   );
 }

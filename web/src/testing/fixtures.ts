@@ -1,13 +1,14 @@
 import {
   BREWER_CLASSES,
   brewResult,
+  EMPTY_SHEET,
   lotPrior,
   PAPER_PER_M,
   USUAL_SCHOOLS,
   type BrewKit,
   type BrewPlan,
 } from '@vendu/core';
-import type { BrewListItem, BrewView, RecipeVersionView, RecipeView } from '@vendu/contract';
+import type { BrewListItem, BrewView, RecipeVersionView, RecipeView, TastingView } from '@vendu/contract';
 import type { LaidOutBrew } from '../bench/benchSlice';
 
 // Small true-to-shape objects for component tests; every test changes only what it is about.
@@ -170,8 +171,23 @@ export function brewView(changes: Partial<BrewView> = {}): BrewView {
       { id: 3, tdsPercent: 1.4, sampleC: null, source: 'typed' },
     ],
     tastings: [],
+    sealedSheets: {},
     corrections: [],
     siblings: [],
+    ...changes,
+  };
+}
+
+/** A sheet of somebody that says nothing but what a test is about. */
+export function tastingView(changes: Partial<TastingView> = {}): TastingView {
+  return {
+    ...EMPTY_SHEET,
+    stage: 'hot',
+    personId: 9,
+    by: 'Joss Pellwater',
+    sentAt: '2026-11-21T09:40:00Z',
+    isAfterOthers: false,
+    isAltered: false,
     ...changes,
   };
 }

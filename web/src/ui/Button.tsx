@@ -1,4 +1,4 @@
-import type { ButtonHTMLAttributes } from 'react';
+import type { ComponentProps } from 'react';
 import { Link, type LinkProps } from 'react-router';
 import { classes } from './classes';
 
@@ -24,7 +24,7 @@ export function Button({
   className,
   children,
   ...rest
-}: Common & ButtonHTMLAttributes<HTMLButtonElement>) {
+}: Common & ComponentProps<'button'>) {
   return (
     <button type="button" className={classes(BASE, WEIGHT[weight], className)} {...rest}>
       {children}

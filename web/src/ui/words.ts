@@ -17,7 +17,9 @@ import type {
   Ribs,
   Process,
   RoastLevel,
+  TastingStage,
   Verdict,
+  Vessel,
 } from '@vendu/core';
 
 /** How the closed lists read on screen. */
@@ -161,3 +163,13 @@ export const SIGN_WORDS: Record<LotSign, string> = {
 
 /** What keeps a paper in place. */
 export const SEATING_WORDS: Record<PaperSeating, string> = { spoon: 'a spoon', tool: 'its tool' };
+
+export const TASTING_STAGE_WORDS: Record<TastingStage, string> = { hot: 'Hot', warm: 'Warm', cool: 'Cool' };
+
+export const VESSEL_WORDS: Record<Vessel, string> = {
+  cup: 'cup',
+  'heavy-cup': 'heavy cup',
+  glass: 'glass',
+  'wine-glass': 'wine glass',
+  'two-sided-cup': 'two-sided cup',
+};

@@ -11,6 +11,7 @@ import { waterActivity } from './0012-water-activity.js';
 import { elevationWord } from './0013-elevation-word.js';
 import { fines } from './0014-fines.js';
 import { greenByEye } from './0016-green-by-eye.js';
+import { tastingSheets } from './0022-tasting-sheets.js';
 import { roomForLabelNotes } from './0021-room-for-label-notes.js';
 import { changes } from './0020-changes.js';
 import { paperSeating } from './0019-paper-seating.js';
@@ -44,4 +45,5 @@ export const MIGRATIONS: readonly Migration[] = [
   paperSeating,
   changes,
   roomForLabelNotes,
+  tastingSheets,
 ];

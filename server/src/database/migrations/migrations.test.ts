@@ -25,6 +25,7 @@ const LANDED = {
   '0019-paper-seating': '267f70bba6e39e85',
   '0020-changes': '754551b8b036c740',
   '0021-room-for-label-notes': 'fd38659e868e8169',
+  '0022-tasting-sheets': '9cbf559220af357e',
 };
 
 describe('the steps of the schema', () => {

@@ -1,0 +1,114 @@
+import { Injectable } from '@nestjs/common';
+import { Op } from 'sequelize';
+import {
+  CUP_IS_GONE_H,
+  isOfProcess,
+  LEXICON,
+  tastedCaffeineMg,
+  tasterHistory,
+  type SipTaken,
+} from '@vendu/core';
+import type { CaffeineView, TasterView } from '@vendu/contract';
+import { brewDose, brewWater } from '../brews/brew-views.js';
+import { BrewModel } from '../brews/brew.model.js';
+import { TastingModel } from '../brews/tasting.model.js';
+import { LotModel } from '../lots/lot.model.js';
+import { PersonModel } from '../people/person.model.js';
+
+const HOUR_MS = 3_600_000;
+/** Words are gathered from so many of the newest sheets; a longer note is a sentence and completes nothing. */
+const SHEETS_READ = 2000;
+const LONGEST_WORD = 30;
+const MOST_WORDS = 200;
+const IN_LEXICON = new Set(LEXICON.map(({ word }) => word));
+
+@Injectable()
+export class TastersService {
+  /** From sheets that were written before another's was seen, as they were first sent. */
+  async all(): Promise<TasterView[]> {
+    const rows = await TastingModel.findAll({
+      where: { isAfterOthers: false },
+      attributes: ['brewId', 'stage', 'tastedBy', 'intensities', 'firstSheet'],
+      include: [{ model: PersonModel, attributes: ['id', 'name'] }],
+      order: ['brewId', 'id'],
+    });
+    const habits = tasterHistory(
+      rows.map(({ brewId, stage, tastedBy, intensities, firstSheet }) => ({
+        brewId,
+        stage,
+        personId: tastedBy,
+        intensities: firstSheet?.intensities ?? intensities,
+      })),
+    );
+    const people = new Map(rows.map(({ taster }) => [taster.id, taster.name]));
+    return [...people]
+      .map(([personId, name]) => ({
+        personId,
+        name,
+        sheets: rows.filter(({ tastedBy }) => tastedBy === personId).length,
+        habits: habits.get(personId) ?? [],
+      }))
+      .sort((a, b) => a.name.localeCompare(b.name));
+  }
+
+  /**
+   * Notes that were written more than once here and stand in no lexicon, the most used first. Those of cups that are
+   * still tasted wait: they would tell of sheets that are not open.
+   */
+  async words(): Promise<string[]> {
+    const rows = await TastingModel.findAll({
+      attributes: ['notes'],
+      where: { createdAt: { [Op.lt]: new Date(Date.now() - CUP_IS_GONE_H * HOUR_MS) } },
+      order: [['id', 'DESC']],
+      limit: SHEETS_READ,
+    });
+    const counts = new Map<string, number>();
+    for (const { notes } of rows) {
+      for (const note of notes.split(',')) {
+        const word = note.trim().toLowerCase();
+        if (word === '' || word.length > LONGEST_WORD || IN_LEXICON.has(word)) continue;
+        counts.set(word, (counts.get(word) ?? 0) + 1);
+      }
+    }
+    return [...counts]
+      .filter(([, count]) => count > 1)
+      .sort(([, a], [, b]) => b - a)
+      .slice(0, MOST_WORDS)
+      .map(([word]) => word);
+  }
+
+  /** Over 24 hours rather than a date: a shift may go past midnight. */
+  async caffeine(person: PersonModel): Promise<CaffeineView> {
+    const rows = await TastingModel.findAll({
+      where: { tastedBy: person.id, createdAt: { [Op.gt]: new Date(Date.now() - 24 * HOUR_MS) } },
+    });
+    const brews = await BrewModel.findAll({ where: { id: rows.map(({ brewId }) => brewId) } });
+    const lots = await LotModel.findAll({ where: { id: brews.map(({ lotId }) => lotId) } });
+    const sips = rows.flatMap(({ brewId, isSpat, createdAt }): (SipTaken & { atMs: number })[] => {
+      const brew = brews.find(({ id }) => id === brewId);
+      const lot = lots.find(({ id }) => id === brew?.lotId);
+      if (!brew || !lot) return [];
+      return [
+        {
+          doseG: brewDose(brew).doseG,
+          beverageG: brew.beverageG ?? expectedBeverageG(brew),
+          isDecaffeinated: isOfProcess(lot, 'decaffeinated'),
+          isSpat,
+          atMs: createdAt.getTime(),
+        },
+      ];
+    });
+    return {
+      mg: tastedCaffeineMg(sips),
+      lastHourMg: tastedCaffeineMg(sips.filter(({ atMs }) => Date.now() - atMs < HOUR_MS)),
+      sheets: rows.length,
+    };
+  }
+}
+
+/** A beverage that nobody weighed: the water but for what a bed usually keeps, g/g (common practice). */
+const USUALLY_RETAINED = 2;
+
+function expectedBeverageG(brew: BrewModel): number {
+  return brewWater(brew).waterG - USUALLY_RETAINED * brewDose(brew).doseG;
+}
