@@ -247,7 +247,18 @@ const CASES: Record<string, { call: (input: never) => unknown; input: unknown }>
   },
   cumulativeFractions: { call: core.cumulativeFractions, input: { fractions, doseG: 15 } },
   stoppedCup: { call: core.stoppedCup, input: { fractions, doseG: 15, stopS: 100 } },
-  moveWater: { call: core.moveWater, input: { plan: PLAN, share: 0.5, beforeS: 60 } },
+  recut: {
+    call: core.recut,
+    input: {
+      plan: PLAN,
+      cut: {
+        liftAtS: 130,
+        lateWater: 'left-out',
+        early: { share: 0.5, beforeS: 60 },
+        dropsBloom: false,
+      },
+    },
+  },
   alignSeries: { call: core.alignSeries, input: { first: fractions, second: fractions, by: 'time' } },
   turnOf: { call: core.turnOf, input: { fractions } },
   compareTrace: {

@@ -366,6 +366,7 @@ export {
 export { stageCalled, stagesDueS } from './tasting/stageCalled.js';
 export { tasterHistory, type IndependentSheet, type TasterHabit } from './tasting/tasterHistory.js';
 export { type Lesson } from './taught/lesson.js';
+export { type Recut } from './fractions/recut.js';
 export { type LotTaught } from './taught/lotTaught.js';
 export { lotTaught } from './taught/guarded.js';
 export {
@@ -377,14 +378,7 @@ export {
 } from './extraction/guarded.js';
 export { brewOutcome, forecastPlan, scalePlan } from './forecast/guarded.js';
 export { forgiveness } from './forgiveness/guarded.js';
-export {
-  alignSeries,
-  cumulativeFractions,
-  liftedEarly,
-  moveWater,
-  stoppedCup,
-  turnOf,
-} from './fractions/guarded.js';
+export { alignSeries, cumulativeFractions, recut, stoppedCup, turnOf } from './fractions/guarded.js';
 export {
   blendGrinds,
   grindDistribution,

@@ -192,11 +192,14 @@ const CALLS: Record<string, { call: fc.Arbitrary<() => unknown>; runs?: number }
     ),
   },
   turnOf: { call: fc.array(fraction, { maxLength: 5 }).map((fractions) => () => core.turnOf({ fractions })) },
-  moveWater: {
-    call: fc.tuple(plan, about(0, 1), about(0, 200)).map(
-      ([of, share, beforeS]) =>
+  recut: {
+    call: fc.tuple(plan, about(0, 1), about(0, 200), fc.option(about(20, 300)), fc.boolean()).map(
+      ([of, share, beforeS, liftAtS, dropsBloom]) =>
         () =>
-          core.moveWater({ plan: of, share, beforeS }),
+          core.recut({
+            plan: of,
+            cut: { liftAtS, lateWater: 'poured-before', early: { share, beforeS }, dropsBloom },
+          }),
     ),
   },
   discriminationPValue: {

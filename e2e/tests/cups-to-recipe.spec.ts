@@ -14,8 +14,8 @@ test('the cups of a split brew say where to cut, and the cut goes on the board w
     endS,
     beverageG,
     tdsPercent,
-    colour: '',
-    haze: null,
+    colour: 'amber',
+    haze: 'slight',
     notes: '',
     isWanted,
   });
@@ -28,6 +28,9 @@ test('the cups of a split brew say where to cut, and the cut goes on the board w
   await page.request.put(`/api/brews/${brew.id}/fractions`, { data: { fractions } });
   await page.goto(`/brews/${brew.id}`);
   await page.getByRole('tab', { name: /^Cups/ }).click();
+  const row = page.getByRole('list', { name: 'Cups in a row' });
+  await expect(row.getByRole('listitem')).toHaveCount(4);
+  await expect(row).toContainText('amber, slight, wanted');
   const cut = page.getByRole('region', { name: 'Where to cut' });
   await expect(cut).toContainText('The cups turn at 2:20, after 180 g: from there on they were not wanted.');
   // (30 x 4.2 + 70 x 1.9 + 80 x 0.9) / 180, and over 16 g of dose.
@@ -41,18 +44,61 @@ test('the cups of a split brew say where to cut, and the cut goes on the board w
   await page.keyboard.press('PageUp');
   await expect(cut).toContainText('Lifted at 0:20');
   // Only the bloom is in by then.
-  await expect(cut.getByRole('button', { name: 'Put this cut on the board' })).toBeDisabled();
+  await expect(cut.getByRole('button', { name: 'Put this on the board' })).toBeDisabled();
   await page.keyboard.press('End');
   await expect(cut).toContainText('Lifted at 3:20 this brew was 240 g');
   for (let step = 0; step < 6; step++) await page.keyboard.press('PageDown');
   await expect(cut).toContainText('Lifted at 2:20');
-  await cut.getByRole('button', { name: 'Put this cut on the board' }).click();
+  // What is expected of it is worked out in place, and again for what is asked besides.
+  const expected = cut.getByRole('status', { name: 'Expected of it' });
+  await expect(expected).toContainText(/Strength\+0\.\d\d to \d\.\d\d %/);
+  const asCut = await expected.textContent();
+  await cut.getByLabel('Without the bloom').check();
+  await cut.getByLabel('Water poured early').fill('75');
+  await cut.getByLabel('before', { exact: true }).fill('0:30');
+  await page.keyboard.press('Enter');
+  await expect(expected).toContainText(/Strength/);
+  expect(await expected.textContent()).not.toBe(asCut);
+  await cut.getByLabel('Without the bloom').uncheck();
+  await cut.getByLabel('Water poured early').fill('');
+  await page.keyboard.press('Enter');
+  await expect(expected).toHaveText(asCut ?? '');
+  await cut.getByRole('button', { name: 'Put this on the board' }).click();
 
   await expect(page.getByLabel('Lift the brewer at the end')).toBeChecked();
   await expect(page.getByLabel('What changed and why')).toHaveValue(
-    'Lifted at 2:20, where the cups of brew 1 turn',
+    'Lifted at 2:20, after the cups of brew 1',
   );
   await expect(page.getByRole('group', { name: 'What it is to do' }).getByText('Strength')).toBeVisible();
   await page.getByRole('button', { name: 'Save as version 2' }).click();
   await expect(page.getByText(/^To do: strength \+0\.\d\d/)).toBeVisible();
+});
+
+test('two series of cups are laid beside each other, by time or by mass', async ({ page }) => {
+  await signIn(page, 'barista');
+  const recipe = await startRecipe(page, 'Cups beside cups');
+  const split = async (laterS: number) => {
+    const brew = await storeBrew(page, recipe);
+    const strengths = [5, 3.4, 2.1, 1.2, 0.7, 0.4];
+    const fractions = strengths.map((tdsPercent, index) => ({
+      startS: index === 0 ? 0 : laterS + index * 20,
+      endS: laterS + (index + 1) * 20,
+      beverageG: 40,
+      tdsPercent,
+      colour: '',
+      haze: null,
+      notes: '',
+      isWanted: null,
+    }));
+    await page.request.put(`/api/brews/${brew.id}/fractions`, { data: { fractions } });
+    return brew;
+  };
+  await split(0);
+  const later = await split(20);
+  await page.goto(`/brews/${later.id}#cups`);
+  const beside = page.getByRole('region', { name: 'Beside another series' });
+  await expect(beside).toContainText(/It runs (1[5-9]|2[0-5]) s behind brew 1/);
+  await beside.getByRole('radio', { name: 'by mass' }).click();
+  await expect(beside).toContainText('It runs as brew 1 does, gram by gram.');
+  await expectClean(page);
 });

@@ -1,7 +1,8 @@
-import { choice, fields, guarded } from '../input/shape.js';
+import { choice, fields, guarded, nullable } from '../input/shape.js';
 import * as shapes from '../input/shapes.js';
 import * as series from './alignSeries.js';
 import * as cups from './cumulative.js';
+import * as cuts from './recut.js';
 import * as lifts from './liftedEarly.js';
 import * as waters from './keepWanted.js';
 import * as turns from './turn.js';
@@ -21,16 +22,18 @@ export const stoppedCup = guarded(
   waters.stoppedCup,
 );
 
-/** {@link lifts.liftedEarly} */
-export const liftedEarly = guarded(
-  fields({ plan: shapes.PLAN, atS: 'number', lateWater: choice(lifts.LATE_WATERS) }),
-  lifts.liftedEarly,
-);
-
-/** {@link waters.moveWater} */
-export const moveWater = guarded(
-  fields({ plan: shapes.PLAN, share: 'number', beforeS: 'number' }),
-  waters.moveWater,
+/** {@link cuts.recut} */
+export const recut = guarded(
+  fields({
+    plan: shapes.PLAN,
+    cut: fields({
+      liftAtS: nullable('number'),
+      lateWater: choice(lifts.LATE_WATERS),
+      early: nullable(fields({ share: 'number', beforeS: 'number' })),
+      dropsBloom: 'yes or no',
+    }),
+  }),
+  cuts.recut,
 );
 
 /** {@link series.alignSeries} */

@@ -8,7 +8,10 @@ import { CLOCK, GRAMS, PERCENT_FINE, within } from '../ui/quantities';
 import { SavedMark } from '../saving/SavedMark';
 import { useSaved } from '../saving/useSaved';
 import { usePutFractionsMutation } from '../api/brewsApi';
+import { CupsBeside } from './CupsBeside';
+import { CUP_COLOURS } from './cupColours';
 import { CupsCut } from './CupsCut';
+import { CupsRow } from './CupsRow';
 import { CupsTogether } from './CupsTogether';
 import { WideTable } from '../ui/WideTable';
 
@@ -34,6 +37,11 @@ export function Cups({ brew }: { brew: BrewView }) {
   return (
     <section>
       <h2 className="heading mb-2">Cups of the split brew</h2>
+      <datalist id="cup-colours">
+        {CUP_COLOURS.map(({ name }) => (
+          <option key={name}>{name}</option>
+        ))}
+      </datalist>
       <WideTable>
         <table className="w-full min-w-[58rem] text-small">
           <thead>
@@ -100,6 +108,7 @@ export function Cups({ brew }: { brew: BrewView }) {
                       aria-label={`${name}, colour`}
                       className={INPUT}
                       maxLength={60}
+                      list="cup-colours"
                       value={cup.colour}
                       onChange={({ target }) => type(index, { colour: target.value })}
                       onBlur={saved.save}
@@ -152,8 +161,10 @@ export function Cups({ brew }: { brew: BrewView }) {
           {brew.beverageG !== null && `, ${brew.beverageG} g weighed as a whole`}
         </span>
       </div>
+      <CupsRow cups={cups} />
       <CupsTogether cups={cups} isRead={brew.result !== null} />
       <CupsCut brew={brew} cups={cups} />
+      <CupsBeside brew={brew} cups={cups} />
       {Object.keys(errors).length === 0 && <TroubleNotice trouble={trouble} />}
       <SavedMark saved={saved} what="the cups" />
       <Notice>Taste the whole brew too: it may show what no cup does.</Notice>

@@ -2,16 +2,15 @@ import { useState } from 'react';
 import {
   EXPECTATION,
   INTENSITIES,
-  NINE_OF_TEN,
   type Expectation,
   type Finding,
   type Hope,
   type Intensity,
 } from '@vendu/core';
 import { classes } from '../ui/classes';
+import { ExpectedFigures } from '../ui/ExpectedFigures';
 import { INPUT } from '../ui/Field';
 import { hopeWords } from '../ui/hopeWords';
-import { OUTCOME_ORDER, OUTCOME_WORDS } from '../ui/outcomeWords';
 import { INTENSITY_WORDS } from '../ui/words';
 
 interface WhatItIsToDoProps {
@@ -47,23 +46,7 @@ export function WhatItIsToDo({ figures, found, hopes, onHopes }: WhatItIsToDoPro
       <p className="text-small font-medium text-quiet">
         What it is to do; the trail says later whether it did
       </p>
-      {figures && (
-        <dl className="flex flex-wrap gap-x-6 gap-y-1 text-small">
-          {OUTCOME_ORDER.map((outcome) => {
-            const { from, to, sd } = figures[outcome];
-            const { label, hue, show, step } = OUTCOME_WORDS[outcome];
-            return (
-              <div key={outcome} className="flex items-baseline gap-2">
-                <dt className="text-quiet">{label}</dt>
-                <dd className="reading">
-                  {step(to - from)} to <span className={classes('font-semibold', hue)}>{show(to)}</span>{' '}
-                  <span className="text-quiet">± {step(NINE_OF_TEN * sd).replace(/^\+/, '')}</span>
-                </dd>
-              </div>
-            );
-          })}
-        </dl>
-      )}
+      {figures && <ExpectedFigures figures={figures} />}
       <div className="flex flex-wrap items-center gap-1.5">
         {offered.map((hope) => (
           <button

@@ -5,7 +5,6 @@ import { useSessionQuery } from '../session/sessionApi';
 import { Loading } from '../ui/Loading';
 import { TroubleNotice } from '../ui/Notice';
 import { offerUndoOf } from '../ui/offerUndo';
-import { useScrollToHash } from '../ui/useScrollToHash';
 import { Unavailable } from '../ui/Unavailable';
 import { Scores } from './Scores';
 import { Tasters } from './Tasters';
@@ -16,7 +15,6 @@ export function SchoolsPage() {
   const { data: kit, error, isLoading, refetch } = useKitQuery();
   const isLead = useSessionQuery().data?.person?.role === 'lead';
   const [change, changing] = useChangeSchoolsMutation();
-  useScrollToHash(kit !== undefined);
   if (isLoading) return <Loading />;
   if (!kit) return <Unavailable trouble={troubleOf(error)} onRetry={() => void refetch()} />;
   const { schools, revision } = kit.house;

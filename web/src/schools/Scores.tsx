@@ -1,6 +1,7 @@
 import { ruleWeight, TASTE_RULES, type TrackRecord } from '@vendu/core';
 import { useScoresQuery } from '../api/changesApi';
 import { FINDING_WORDS } from '../ui/findingWords';
+import { useScrollToHash } from '../ui/useScrollToHash';
 import { WideTable } from '../ui/WideTable';
 
 const HEAD = 'border-b border-ink pb-1 pr-5 text-left text-tiny font-medium text-quiet';
@@ -9,6 +10,7 @@ const CELL = 'border-b border-rule py-1.5 pr-5 align-baseline';
 /** How often what was expected of a change came: of the model, of the rules, of whoever changed something. */
 export function Scores() {
   const { data: scores } = useScoresQuery();
+  useScrollToHash(scores !== undefined);
   if (!scores) return null;
   const { model, rules, people } = scores;
   const isNothing = model.came + model.missed === 0 && rules.length === 0 && people.length === 0;

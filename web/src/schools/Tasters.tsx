@@ -1,5 +1,6 @@
 import type { TasterHabit } from '@vendu/core';
 import { useTastersQuery } from '../api/tastersApi';
+import { useScrollToHash } from '../ui/useScrollToHash';
 import { WideTable } from '../ui/WideTable';
 
 const HEAD = 'border-b border-ink pb-1 pr-5 text-left text-tiny font-medium text-quiet';
@@ -8,6 +9,7 @@ const CELL = 'border-b border-rule py-1.5 pr-5 align-baseline';
 /** How everybody reads beside those who tasted the same cups. In the order of names: it is no ranking. */
 export function Tasters() {
   const { data: tasters } = useTastersQuery();
+  useScrollToHash(tasters !== undefined);
   if (!tasters) return null;
   return (
     <section id="tasters" className="mt-10 scroll-mt-4">
@@ -15,7 +17,8 @@ export function Tasters() {
       <p className="caption mb-3 max-w-3xl">
         Scores beside the mean of the others for the same cup at the same stage, from sheets that were written
         before another’s was seen. It says how somebody reads, not who is right: know it when you read a
-        sheet. A habit is told from six brews on, where 99 % of chance would not make it.
+        sheet. A habit is told from six brews on, where chance alone would make it less than once in a hundred
+        times.
       </p>
       {tasters.length === 0 ? (
         <p className="text-small">Nobody has tasted anything yet.</p>
