@@ -205,7 +205,7 @@ export {
   type LearnedFactors,
 } from './calibration/conditions.js';
 export { cupsTogether, type SplitCup } from './calibration/cupsAsEvidence.js';
-export { lotBrews, type BrewsInKit } from './calibration/lotBrews.js';
+export { lotBrews, MOST_OF_OWN, type BrewsInKit } from './calibration/lotBrews.js';
 export { recordedBrew, type BrewRecord } from './calibration/recordedBrew.js';
 export { type Disagreement } from './calibration/disagreements.js';
 export { type DrainTest, type MeasuredPaper } from './calibration/drainTest.js';

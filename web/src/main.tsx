@@ -3,7 +3,7 @@ import { StrictMode, Suspense } from 'react';
 import { createRoot } from 'react-dom/client';
 import { Provider } from 'react-redux';
 import { RouterProvider } from 'react-router';
-import { router } from './app/routes';
+import { createRouter } from './app/routes';
 import { createStore } from './app/store';
 import { startTheme } from './device/theme';
 import { Loading } from './ui/Loading';
@@ -13,9 +13,11 @@ import './styles.css';
 const root = document.getElementById('root');
 if (!root) throw new Error('index.html has no #root');
 startTheme();
+const store = createStore();
+const router = createRouter(store.dispatch);
 createRoot(root).render(
   <StrictMode>
-    <Provider store={createStore()}>
+    <Provider store={store}>
       <Suspense fallback={<Loading />}>
         <RouterProvider router={router} />
       </Suspense>

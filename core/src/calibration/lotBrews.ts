@@ -10,11 +10,16 @@ export interface BrewsInKit {
   brews: readonly BrewRecord[];
 }
 
+/**
+ * So many of its own, the newest, are learned from: they have long told what a lot is like, and sixty take three times as
+ * long to learn from (measured; which are enough is assumed).
+ */
+export const MOST_OF_OWN = 24;
 /** So many of another kit say what they can of the lot; more would only take time (assumed). */
 const MOST_OF_A_KIT = 8;
 
 /**
- * What a lot's brews say to somebody who brews it with one kit: its own brews, and those in other kits, which teach the
+ * What a lot's brews say to somebody who brews it with one kit: its own newest brews, and those in other kits, which teach the
  * lot and not the kit.
  *
  * @param elsewhere - other recipes of the lot; one with the same brewer and paper counts as the recipe's own
@@ -31,7 +36,7 @@ export function lotBrews(
         return isOneKit(kit, other) ? measured : { ...measured, otherKit: name };
       }),
     ),
-    ...own.map((brew) => recordedBrew(brew, kit)),
+    ...own.slice(-MOST_OF_OWN).map((brew) => recordedBrew(brew, kit)),
   ];
 }
 

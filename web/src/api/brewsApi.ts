@@ -14,6 +14,9 @@ import { api } from './api';
 import { showing } from './showing';
 import { brewTags, touchedByBrew } from './tags';
 
+/** What was read so short ago is not read again when its page opens: it was asked for on the way there. */
+export const JUST_READ_S = 2;
+
 const brewQueries = api.injectEndpoints({
   endpoints: (build) => ({
     brew: build.query<BrewView, number>({

@@ -2,7 +2,7 @@ import type { ChangeView, ScoresView } from '@vendu/contract';
 import { api } from './api';
 import { LIST, lotTags } from './tags';
 
-export const { useChangesQuery, useScoresQuery } = api.injectEndpoints({
+export const changesApi = api.injectEndpoints({
   endpoints: (build) => ({
     changes: build.query<ChangeView[], number>({
       query: (lotId) => `lots/${lotId}/changes`,
@@ -14,3 +14,5 @@ export const { useChangesQuery, useScoresQuery } = api.injectEndpoints({
     }),
   }),
 });
+
+export const { useChangesQuery, useScoresQuery } = changesApi;

@@ -34,14 +34,7 @@ export type KitChange = { [P in KitPart]: { part: P; id: number | null; body: Ki
 // Recipes, lots and brews show kit: what changes here changes there. A refused change is fetched anew too.
 const SHOWS_KIT = ['Kit', 'Recipe', 'Lot', 'Brew', 'Published'] as const;
 
-export const {
-  useKitQuery,
-  useSaveKitMutation,
-  useRemoveKitMutation,
-  useAddZeroCheckMutation,
-  useChangeHouseMutation,
-  useChangeSchoolsMutation,
-} = api.injectEndpoints({
+export const kitApi = api.injectEndpoints({
   endpoints: (build) => ({
     kit: build.query<KitView, void>({ query: () => 'kit', providesTags: ['Kit'] }),
     saveKit: build.mutation<KitView, KitChange>({
@@ -73,3 +66,12 @@ export const {
     }),
   }),
 });
+
+export const {
+  useKitQuery,
+  useSaveKitMutation,
+  useRemoveKitMutation,
+  useAddZeroCheckMutation,
+  useChangeHouseMutation,
+  useChangeSchoolsMutation,
+} = kitApi;

@@ -1,60 +1,94 @@
-import { lazy } from 'react';
-import { createBrowserRouter, Navigate } from 'react-router';
+import { lazy, useState, type ComponentType } from 'react';
+import { createBrowserRouter, Navigate, type LoaderFunction } from 'react-router';
 import { BenchPage } from '../bench/BenchPage';
 import { LotsPage } from '../lots/LotsPage';
 import { SignInPage } from '../session/SignInPage';
+import { Loading } from '../ui/Loading';
+import { sessionApi } from '../session/sessionApi';
+import { AHEAD, brewAhead, lotAhead, recipeAhead, type Ask } from './ahead';
 import { Frame } from './Frame';
 import { MissingPage } from './MissingPage';
 import { PageFault } from './PageFault';
 
-// Pages with charts, forms or the public card are fetched when opened.
-const LotPage = lazy(async () => ({ default: (await import('../lots/LotPage')).LotPage }));
-const NewLotPage = lazy(async () => ({ default: (await import('../lots/NewLotPage')).NewLotPage }));
-const EditLotPage = lazy(async () => ({ default: (await import('../lots/EditLotPage')).EditLotPage }));
-const ImportLotsPage = lazy(async () => ({
-  default: (await import('../lots/ImportLotsPage')).ImportLotsPage,
-}));
-const StartPage = lazy(async () => ({ default: (await import('../recipes/StartPage')).StartPage }));
-const KitPage = lazy(async () => ({ default: (await import('../kit/KitPage')).KitPage }));
-const PracticePage = lazy(async () => ({ default: (await import('../practice/PracticePage')).PracticePage }));
-const SchoolsPage = lazy(async () => ({ default: (await import('../schools/SchoolsPage')).SchoolsPage }));
-const RecipePage = lazy(async () => ({ default: (await import('../recipes/RecipePage')).RecipePage }));
-const BrewPage = lazy(async () => ({ default: (await import('../brews/BrewPage')).BrewPage }));
-const TastePage = lazy(async () => ({ default: (await import('../tasting/TastePage')).TastePage }));
-const PublishedPage = lazy(async () => ({
-  default: (await import('../publications/PublishedPage')).PublishedPage,
-}));
-const PublicRecipePage = lazy(async () => ({
-  default: (await import('../publications/PublicRecipePage')).PublicRecipePage,
-}));
+/** A page with charts or forms: its program is fetched when it is gone to. */
+function page(fetchPage: () => Promise<ComponentType>) {
+  let Fetched: ComponentType | null = null;
+  const load = async () => {
+    Fetched = await fetchPage();
+    return { default: Fetched };
+  };
+  const Awaited = lazy(load);
+  /** One that is there is drawn at once: having waited, it would be held back a third of a second for nothing. */
+  function Page() {
+    const [Drawn] = useState<ComponentType>(() => Fetched ?? Awaited);
+    return <Drawn />;
+  }
+  return { element: <Page />, load };
+}
 
-export const router = createBrowserRouter([
-  {
-    errorElement: <PageFault />,
-    children: [
-      { path: '/', element: <Navigate to="/lots" replace /> },
-      { path: '/sign-in', element: <SignInPage /> },
-      { path: '/r', element: <PublishedPage /> },
-      { path: '/r/:slug', element: <PublicRecipePage /> },
-      { path: '/bench/:versionId', element: <BenchPage /> },
-      {
-        element: <Frame />,
-        children: [
-          { path: '/lots', element: <LotsPage /> },
-          { path: '/lots/new', element: <NewLotPage /> },
-          { path: '/lots/import', element: <ImportLotsPage /> },
-          { path: '/lots/:lotId', element: <LotPage /> },
-          { path: '/lots/:lotId/edit', element: <EditLotPage /> },
-          { path: '/lots/:lotId/start', element: <StartPage /> },
-          { path: '/kit', element: <KitPage /> },
-          { path: '/schools', element: <SchoolsPage /> },
-          { path: '/practice', element: <PracticePage /> },
-          { path: '/recipes/:recipeId', element: <RecipePage /> },
-          { path: '/brews/:brewId', element: <BrewPage /> },
-          { path: '/brews/:brewId/taste/:stage?', element: <TastePage /> },
-          { path: '*', element: <MissingPage /> },
-        ],
-      },
-    ],
-  },
-]);
+const PAGES = {
+  lot: page(async () => (await import('../lots/LotPage')).LotPage),
+  newLot: page(async () => (await import('../lots/NewLotPage')).NewLotPage),
+  editLot: page(async () => (await import('../lots/EditLotPage')).EditLotPage),
+  importLots: page(async () => (await import('../lots/ImportLotsPage')).ImportLotsPage),
+  start: page(async () => (await import('../recipes/StartPage')).StartPage),
+  kit: page(async () => (await import('../kit/KitPage')).KitPage),
+  practice: page(async () => (await import('../practice/PracticePage')).PracticePage),
+  schools: page(async () => (await import('../schools/SchoolsPage')).SchoolsPage),
+  recipe: page(async () => (await import('../recipes/RecipePage')).RecipePage),
+  brew: page(async () => (await import('../brews/BrewPage')).BrewPage),
+  taste: page(async () => (await import('../tasting/TastePage')).TastePage),
+  published: page(async () => (await import('../publications/PublishedPage')).PublishedPage),
+  publicRecipe: page(async () => (await import('../publications/PublicRecipePage')).PublicRecipePage),
+};
+
+/** The addresses of the application. What a page will need is asked for at once, not one thing after the other. */
+export function createRouter(ask: Ask) {
+  // Before everything: whoever is not signed in sees nothing else.
+  void ask(sessionApi.endpoints.session.initiate(undefined, AHEAD));
+  /** The program of a page and its data are on their way while the rest of the page is still being drawn. */
+  const route = (
+    path: string,
+    { element, load }: (typeof PAGES)[keyof typeof PAGES],
+    ahead?: (ask: Ask, id: number) => Promise<void>,
+  ) => {
+    const loader: LoaderFunction = ({ params }) => {
+      void load().catch(() => undefined);
+      const id = Number(Object.values(params)[0]);
+      if (ahead && Number.isInteger(id)) void ahead(ask, id);
+      return null;
+    };
+    return { path, element, loader, shouldRevalidate: () => false };
+  };
+  return createBrowserRouter([
+    {
+      errorElement: <PageFault />,
+      hydrateFallbackElement: <Loading />,
+      children: [
+        { path: '/', element: <Navigate to="/lots" replace /> },
+        { path: '/sign-in', element: <SignInPage /> },
+        route('/r', PAGES.published),
+        route('/r/:slug', PAGES.publicRecipe),
+        { path: '/bench/:versionId', element: <BenchPage /> },
+        {
+          element: <Frame />,
+          children: [
+            { path: '/lots', element: <LotsPage /> },
+            route('/lots/new', PAGES.newLot),
+            route('/lots/import', PAGES.importLots),
+            route('/lots/:lotId', PAGES.lot, lotAhead),
+            route('/lots/:lotId/edit', PAGES.editLot),
+            route('/lots/:lotId/start', PAGES.start),
+            route('/kit', PAGES.kit),
+            route('/schools', PAGES.schools),
+            route('/practice', PAGES.practice),
+            route('/recipes/:recipeId', PAGES.recipe, recipeAhead),
+            route('/brews/:brewId', PAGES.brew, brewAhead),
+            route('/brews/:brewId/taste/:stage?', PAGES.taste),
+            { path: '*', element: <MissingPage /> },
+          ],
+        },
+      ],
+    },
+  ]);
+}

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { lotPrior, valueOf } from '@vendu/core';
+import { lotPrior, MOST_OF_OWN, valueOf } from '@vendu/core';
 import { brewRecordOf } from '@vendu/contract';
 import { BREW_KIT, brewItem, PLAN } from '../testing/fixtures';
 import { Forecaster } from './forecaster';
@@ -59,5 +59,16 @@ describe('the forecaster of the board', () => {
 
   it('refuses to forecast a lot it has not learned', () => {
     expect(() => new Forecaster().forecast(PLAN)).toThrow(/before it had learned/);
+  });
+
+  it('names a brew that does not fit by its place among all, however many older ones are left out', () => {
+    const forecaster = new Forecaster();
+    const fits = Array.from({ length: MOST_OF_OWN + 5 }, () => brewRecordOf(brewItem()));
+    const odd = brewRecordOf(brewItem());
+    const brews = [...fits, { ...odd, tdsPercent: (odd.tdsPercent ?? 1.4) + 0.4 }];
+    forecaster.learn({ kit: BREW_KIT, prior: lotPrior({}), brews, elsewhere: [], roastAgeDays: 9 });
+    const taught = forecaster.taught(PLAN);
+    expect(taught?.lot.brews).toBe(MOST_OF_OWN);
+    expect(taught?.unlike.map(({ ownIndex }) => ownIndex)).toEqual([brews.length - 1]);
   });
 });

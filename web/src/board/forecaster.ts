@@ -13,6 +13,7 @@ import {
   forgiveness,
   lotBrews,
   lotTaught,
+  MOST_OF_OWN,
   planFaults,
   proposeChange,
   scalePlan,
@@ -107,15 +108,16 @@ const FORGIVENESS_BREWS = 120;
 /** Learns a lot once and forecasts its plans. Runs in a worker: a plan takes about ten milliseconds. */
 export class Forecaster {
   private ground: Learned | null = null;
-  /** Where the recipe's own brews begin among those learned from. */
-  private ownFrom = 0;
+  /** Where the recipe's own brews begin among those learned from, and how many older ones were left out. */
+  private own = { from: 0, leftOut: 0 };
   /** Of the plan that last stood still. */
   private slopes: BrewSlopes | null = null;
 
   /** @returns why the brews on record cannot be learned from; `null` where they can */
   learn({ kit, prior, brews, elsewhere, roastAgeDays }: BoardGround): string | null {
     const known = lotBrews(kit, brews, elsewhere);
-    this.ownFrom = known.length - brews.length;
+    const ownCount = Math.min(brews.length, MOST_OF_OWN);
+    this.own = { from: known.length - ownCount, leftOut: brews.length - ownCount };
     const calibrated = calibrateLot({ brews: known, prior });
     if (!calibrated.ok) return calibrated.message;
     this.ground = {
@@ -231,9 +233,10 @@ export class Forecaster {
     const { kit, calibration, ...age } = this.learned();
     const lot = lotTaught({ plan, kit, calibration, ...age });
     if (!lot.ok) return null;
+    const { from, leftOut } = this.own;
     const unlike = calibration.disagreeing
-      .filter(({ brewIndex }) => brewIndex >= this.ownFrom)
-      .map(({ brewIndex, output }) => ({ ownIndex: brewIndex - this.ownFrom, output }));
+      .filter(({ brewIndex }) => brewIndex >= from)
+      .map(({ brewIndex, output }) => ({ ownIndex: leftOut + brewIndex - from, output }));
     return { lot: lot.value, unlike };
   }
 

@@ -1,8 +1,9 @@
-import { wrap, type Remote } from 'comlink';
+import type { Remote } from 'comlink';
 import { useEffect, useMemo, useState } from 'react';
 import type { BoardGround, Forecaster } from './forecaster';
+import { giveBack, takeForecaster } from './keptForecasters';
 
-/** A forecaster in a worker of its own that has learned a lot; `null` until it has, or where it cannot. */
+/** A forecaster that has learned a lot; `null` until it has, or where it cannot. */
 export function useForecaster(ground: BoardGround | null): {
   forecaster: Remote<Forecaster> | null;
   trouble: string | null;
@@ -13,15 +14,15 @@ export function useForecaster(ground: BoardGround | null): {
   });
   const groundKey = useMemo(() => JSON.stringify(ground), [ground]);
   useEffect(() => {
-    const known = JSON.parse(groundKey) as BoardGround | null;
-    if (known === null) return undefined;
-    const worker = new Worker(new URL('./forecast.worker.ts', import.meta.url), { type: 'module' });
-    const remote = wrap<Forecaster>(worker);
-    void remote.learn(known).then((trouble) => {
-      setLearned(trouble === null ? { forecaster: remote, trouble } : { forecaster: null, trouble });
+    if (groundKey === 'null') return undefined;
+    const taken = takeForecaster(groundKey);
+    let isGone = false;
+    void taken.learned.then((trouble) => {
+      if (!isGone) setLearned({ forecaster: trouble === null ? taken.remote : null, trouble });
     });
     return () => {
-      worker.terminate();
+      isGone = true;
+      giveBack(taken);
       setLearned({ forecaster: null, trouble: null });
     };
   }, [groundKey]);

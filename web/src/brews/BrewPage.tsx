@@ -4,11 +4,16 @@ import { Loading } from '../ui/Loading';
 import { Unavailable } from '../ui/Unavailable';
 import { BrewHead } from './BrewHead';
 import { BrewParts } from './BrewParts';
-import { useBrewQuery } from '../api/brewsApi';
+import { JUST_READ_S, useBrewQuery } from '../api/brewsApi';
 
 export function BrewPage() {
   const id = Number(useParams()['brewId']);
-  const { data: brew, error, isLoading, refetch } = useBrewQuery(id, { refetchOnMountOrArgChange: true });
+  const {
+    data: brew,
+    error,
+    isLoading,
+    refetch,
+  } = useBrewQuery(id, { refetchOnMountOrArgChange: JUST_READ_S });
   if (isLoading) return <Loading />;
   if (!brew) return <Unavailable trouble={troubleOf(error)} onRetry={() => void refetch()} />;
   return (

@@ -11,6 +11,7 @@ import { Measure } from './Measure';
 import { ResultFigures } from './ResultFigures';
 import { Taste } from './Taste';
 import { useBrewPart } from './useBrewPart';
+import { useLearnAhead } from './useLearnAhead';
 import { useOutcome } from './useOutcome';
 
 const NAMES: Record<BrewPart, string> = {
@@ -26,6 +27,7 @@ export function BrewParts({ brew }: { brew: BrewView }) {
   const { data: kit } = useKitQuery();
   const { data: recipe } = useRecipeQuery(brew.recipeId);
   const outcome = useOutcome(brew, kit);
+  useLearnAhead(brew, recipe, kit);
   const aim =
     kit && recipe
       ? {

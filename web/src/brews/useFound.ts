@@ -7,8 +7,10 @@ import { useBrewQuery } from '../api/brewsApi';
 export function useFound(brews: readonly BrewListItem[]): {
   last: BrewListItem | undefined;
   found: FoundIn[];
+  /** Its record is there, or cannot be had. */
+  isRead: boolean;
 } {
   const last = brews.findLast(({ isSimulated }) => !isSimulated);
-  const { data: record } = useBrewQuery(last?.id ?? skipToken);
-  return { last, found: record ? findingsOf(record) : [] };
+  const { data: record, isLoading } = useBrewQuery(last?.id ?? skipToken);
+  return { last, found: record ? findingsOf(record) : [], isRead: !isLoading };
 }

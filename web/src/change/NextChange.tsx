@@ -40,8 +40,8 @@ export function NextChange({ recipeId, kit }: { recipeId: number; kit: KitView }
 }
 
 function Advice({ recipe, kit, ground }: { recipe: RecipeView; kit: KitView; ground: BoardGround }) {
-  const { last, found } = useFound(recipe.brews);
-  const { data: scores } = useScoresQuery();
+  const { last, found, isRead } = useFound(recipe.brews);
+  const { data: scores, isLoading: areScoresComing } = useScoresQuery();
   // Only what a person added or took away is kept: the record speaks for the rest.
   const [byHand, setByHand] = useDraft<Partial<Record<Finding, boolean>>>(`wrong.${last?.id ?? 0}`, {});
   const findings = FINDINGS.filter(
@@ -54,24 +54,29 @@ function Advice({ recipe, kit, ground }: { recipe: RecipeView; kit: KitView; gro
   const targets = targetsOf(aimOf(kit.house.window, recipe.schools, recipe.aim));
   const sizes =
     kit.grinders.find(({ id }) => id === recipe.grinderId)?.points.map(({ grindUm }) => grindUm) ?? [];
-  const asked = newest && {
-    plan: newest.plan,
-    targets,
-    limits: {
-      finestUm: Math.min(...sizes),
-      coarsestUm: Math.max(...sizes),
-      coolestC: 60,
-      hottestC: 100,
-    },
-    // What was brewed is held against the aim only where it is the plan that a change would start from.
-    last: last?.versionNumber === newest.number ? lastBrewOf(last) : null,
-    findings,
-    schools: recipe.schools,
-    ruleRecords: scores?.rules ?? [],
-  };
+  // Asked once all of it is there: each asking takes a while, and the last one counts.
+  const isReady = isRead && !areScoresComing;
+  const asked =
+    newest && isReady
+      ? {
+          plan: newest.plan,
+          targets,
+          limits: {
+            finestUm: Math.min(...sizes),
+            coarsestUm: Math.max(...sizes),
+            coolestC: 60,
+            hottestC: 100,
+          },
+          // What was brewed is held against the aim only where it is the plan that a change would start from.
+          last: last?.versionNumber === newest.number ? lastBrewOf(last) : null,
+          findings,
+          schools: recipe.schools,
+          ruleRecords: scores?.rules ?? [],
+        }
+      : null;
   const askedKey = JSON.stringify(asked);
   useEffect(() => {
-    if (!forecaster || !askedKey) return undefined;
+    if (!forecaster || askedKey === 'null') return undefined;
     let isStale = false;
     void forecaster.advise(JSON.parse(askedKey) as NonNullable<typeof asked>).then((result) => {
       if (!isStale) setAdvice(result.ok ? result.value : result.message);

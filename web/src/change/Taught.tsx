@@ -1,6 +1,13 @@
 import type { Remote } from 'comlink';
 import { useEffect, useState, type ReactNode } from 'react';
-import { formatSigned, NINE_OF_TEN, type BrewPlan, type Lesson, type LotTaught } from '@vendu/core';
+import {
+  formatSigned,
+  MOST_OF_OWN,
+  NINE_OF_TEN,
+  type BrewPlan,
+  type Lesson,
+  type LotTaught,
+} from '@vendu/core';
 import { brewRecordsOf, type BrewListItem } from '@vendu/contract';
 import type { Forecaster, Unlike } from '../board/forecaster';
 import { classes } from '../ui/classes';
@@ -49,7 +56,7 @@ export function Taught({ forecaster, plan, brews }: TaughtProps) {
       <h3 className="heading mb-2">
         What the lot has taught{' '}
         <span className="font-normal text-quiet">
-          of this plan, by {taught.lot.brews === 1 ? 'one brew' : `${taught.lot.brews} brews`}
+          of this plan, by {byBrews(taught.lot.brews, known.length)}
         </span>
       </h3>
       <dl className="grid grid-cols-[8.5rem_1fr] gap-x-4 gap-y-1.5 text-small">
@@ -105,4 +112,10 @@ function Effect({ by: { tdsPercent, yieldPercent, drawdownS } }: { by: LotTaught
       <span className="text-time">{formatSigned(drawdownS, 0)} s</span>
     </span>
   );
+}
+
+/** Of very many brews the newest are learned from. */
+function byBrews(count: number, known: number): string {
+  if (count === 1) return 'one brew';
+  return known > count && count >= MOST_OF_OWN ? `the newest ${count} brews` : `${count} brews`;
 }

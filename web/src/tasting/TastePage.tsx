@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { Link, Navigate, useParams } from 'react-router';
 import { CUP_IS_GONE_H, formatDuration, TASTING_STAGES, type TastingStage } from '@vendu/core';
 import type { BrewView } from '@vendu/contract';
-import { useBrewQuery } from '../api/brewsApi';
+import { JUST_READ_S, useBrewQuery } from '../api/brewsApi';
 import { useKitQuery } from '../api/kitApi';
 import { troubleOf } from '../api/problem';
 import { useNow } from '../device/useNow';
@@ -32,7 +32,7 @@ export function TastePage() {
     isLoading,
     refetch,
   } = useBrewQuery(Number(brewId), {
-    refetchOnMountOrArgChange: true,
+    refetchOnMountOrArgChange: JUST_READ_S,
     // Others taste at the same table.
     pollingInterval: isOver ? 0 : POLL_MS,
   });
