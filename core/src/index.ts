@@ -365,6 +365,7 @@ export {
 } from './tasting/sheet.js';
 export { stageCalled, stagesDueS } from './tasting/stageCalled.js';
 export { tasterHistory, type IndependentSheet, type TasterHabit } from './tasting/tasterHistory.js';
+export { likesOf, type LikedBrew, type LikedFigure, type Likes } from './taught/likesOf.js';
 export { type Lesson } from './taught/lesson.js';
 export { type Recut } from './fractions/recut.js';
 export { type LotTaught } from './taught/lotTaught.js';

@@ -92,8 +92,13 @@ describe('tasting without knowing what others wrote', () => {
     expect(refused.body).toMatchObject({ errors: [{ field: 'notes' }] });
 
     const older = await brewed(recipe, subHours(new Date(), 3));
-    await send(app.lead, older, 'cool', { notes: 'fig' });
-    expect(sheetsOf(await read(app.barista, older))).toEqual(['Ilse cool']);
+    await send(app.lead, older, 'cool', { notes: 'fig', overall: 7 });
+    await send(app.secondBarista, older, 'cool', { overall: 4 });
+    await send(app.lead, brew, 'cool', { overall: 9 });
+    expect(sheetsOf(await read(app.barista, older)).sort()).toEqual(['Ilse cool', 'Joss cool']);
+    // How well it was liked is told of it, and not yet of the one that is still tasted.
+    expect((await read(app.barista, older)).liked).toBe(5.5);
+    expect((await read(app.barista, brew)).liked).toBeNull();
   });
 
   it.each([

@@ -168,6 +168,8 @@ export interface BrewListItem {
   beverageG: number | null;
   result: BrewResult | null;
   verdict: Verdict | null;
+  /** How well the cup was liked, 1 to 9, the mean of its sheets; `null` where nobody said, and while it may still be tasted. */
+  liked: number | null;
   isSetAside: boolean;
   /** A stand-in poured or read it. */
   isSimulated: boolean;

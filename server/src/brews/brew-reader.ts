@@ -52,6 +52,7 @@ export class BrewReader {
       where: { brewId: rows.map(({ id }): number => id) },
       order: ['place'],
     });
+    const likedOf = await this.likedOf(rows.map(({ id }): number => id));
     const outflowOf = new Map(curves.map(({ brewId, outflow }) => [brewId, outflow]));
     const trails = new Map<number, BrewListItem[]>(lotIds.map((id) => [id, []]));
     for (const row of rows) {
@@ -60,6 +61,7 @@ export class BrewReader {
         brewListItem(row, trail.length + 1, {
           outflow: outflowOf.get(row.id) ?? null,
           cups: fractions.filter(({ brewId }) => brewId === row.id),
+          liked: likedOf.get(row.id) ?? null,
         }),
       );
     }
@@ -102,6 +104,16 @@ export class BrewReader {
         ];
       }),
     );
+  }
+
+  private async likedOf(brewIds: readonly number[]): Promise<Map<number, number>> {
+    if (brewIds.length === 0) return new Map();
+    const rows = await this.sequelize.query<{ brewId: number; liked: string | number }>(
+      `SELECT brew_id AS brewId, AVG(overall) AS liked FROM tastings
+      WHERE overall IS NOT NULL AND brew_id IN (:brewIds) GROUP BY brew_id`,
+      { type: QueryTypes.SELECT, replacements: { brewIds: [...brewIds] } },
+    );
+    return new Map(rows.map(({ brewId, liked }) => [brewId, Number(liked)]));
   }
 
   async ofLot(lotId: number): Promise<BrewListItem[]> {

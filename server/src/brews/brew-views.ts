@@ -2,6 +2,7 @@ import {
   addedWaterG,
   benchSteps,
   brewResult,
+  CUP_IS_GONE_H,
   outflowPoints,
   pouredWaterG,
   roastAgeDays,
@@ -52,7 +53,7 @@ export function resultOf(brew: WeighedBrew): BrewResult | null {
 export function brewListItem(
   brew: BrewModel,
   number: number,
-  { outflow, cups }: { outflow: Trace | null; cups: readonly FractionModel[] },
+  { outflow, cups, liked }: { outflow: Trace | null; cups: readonly FractionModel[]; liked: number | null },
 ): BrewListItem {
   return {
     id: brew.id,
@@ -69,6 +70,8 @@ export function brewListItem(
     beverageG: brew.beverageG,
     result: resultOf(brew),
     verdict: brew.verdict,
+    // A mean would tell of sheets that are still closed.
+    liked: Date.now() - brew.startedAt.getTime() > CUP_IS_GONE_H * 3_600_000 ? liked : null,
     isSetAside: brew.setAsideAt !== null,
     isSimulated: brew.isSimulated || brew.readings.some(({ source }) => source === 'simulated'),
     roastAgeDays: roastAgeAtBrew(brew),

@@ -1,26 +1,14 @@
 import { memo } from 'react';
-import type { CupRule } from '@vendu/core';
 import { useAppDispatch } from '../state/hooks';
 import { feedAddress } from '../instruments/feedSource';
 import { OUTFLOW_CHOICES } from '../instruments/outflowChoices';
 import { SCALE_CHOICES } from '../instruments/scaleChoices';
 import { THERMOMETER_CHOICES } from '../instruments/thermometerChoices';
 import { BenchSelect } from './BenchSelect';
+import { CupPlan } from './CupPlan';
 import { soFar, type BenchBrew } from './benchBrew';
 import { outflowFeedAddress } from './benchScales';
 import { brewTold, outflowScaleChosen, scaleChosen, thermometerChosen } from './benchSlice';
-
-export const CUP_CHOICES: { words: string; choice: CupRule }[] = [
-  { words: 'none (F splits by hand)', choice: { kind: 'none' } },
-  ...[10, 15, 30].map((everyS) => ({
-    words: `a cup every ${everyS} s`,
-    choice: { kind: 'time', everyS } as const,
-  })),
-  ...[30, 60].map((everyG) => ({
-    words: `a cup every ${everyG} g on the scale`,
-    choice: { kind: 'mass', everyG } as const,
-  })),
-];
 
 /** How water and kettle are read, and into which cups the brew runs. All may change in the middle of it. */
 export const InstrumentSelects = memo(function InstrumentSelects({ brew }: { brew: BenchBrew }) {
@@ -46,10 +34,8 @@ export const InstrumentSelects = memo(function InstrumentSelects({ brew }: { bre
         value={thermometer}
         onChange={(next) => dispatch(thermometerChosen({ key, thermometer: next }))}
       />
-      <BenchSelect
-        label="Fractions"
-        options={CUP_CHOICES}
-        value={soFar(brew).cups}
+      <CupPlan
+        rule={soFar(brew).cups}
         onChange={(rule) => dispatch(brewTold({ key, happened: { kind: 'cups-planned', rule } }))}
       />
       {(scale.kind === 'feed' || thermometer === 'feed') && (

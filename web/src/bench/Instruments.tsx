@@ -3,7 +3,8 @@ import { OUTFLOW_CHOICES } from '../instruments/outflowChoices';
 import { SCALE_CHOICES } from '../instruments/scaleChoices';
 import { THERMOMETER_CHOICES } from '../instruments/thermometerChoices';
 import { soFar, type BenchBrew } from './benchBrew';
-import { CUP_CHOICES, InstrumentSelects } from './InstrumentSelects';
+import { cupWords } from './CupPlan';
+import { InstrumentSelects } from './InstrumentSelects';
 
 /** How the brew is read: chosen before the clock, one line once it runs, and open again where something fails. */
 export function Instruments({ brew, isStarted }: { brew: BenchBrew; isStarted: boolean }) {
@@ -15,7 +16,7 @@ export function Instruments({ brew, isStarted }: { brew: BenchBrew; isStarted: b
       <span>Scale: {wordsOf(SCALE_CHOICES, scale)};</span>
       {outflowScale !== 'none' && <span>server: {wordsOf(OUTFLOW_CHOICES, outflowScale)};</span>}
       <span>kettle: {wordsOf(THERMOMETER_CHOICES, thermometer)};</span>
-      <span>fractions: {wordsOf(CUP_CHOICES, soFar(brew).cups)}</span>
+      <span>fractions: {cupWords(soFar(brew).cups)}</span>
       <button
         type="button"
         onClick={() => setOpen(true)}

@@ -29,7 +29,7 @@ describe('forecasters that are kept', () => {
     giveBack(first);
   });
 
-  it('are started anew only while all of them are asked, and end when too many are idle', async () => {
+  it('are started anew only while all of them are asked, and end when too many are idle', () => {
     const started = vi.spyOn(globalThis, 'Worker');
     started.mockClear();
     const busy = [1, 2, 3, 4].map((age) => takeForecaster(keyOf(age)));

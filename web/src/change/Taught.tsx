@@ -11,6 +11,7 @@ import {
 import { brewRecordsOf, type BrewListItem } from '@vendu/contract';
 import type { Forecaster, Unlike } from '../board/forecaster';
 import { classes } from '../ui/classes';
+import { likesWords } from './likesWords';
 import { OUTCOME_ORDER, OUTCOME_WORDS } from '../ui/outcomeWords';
 
 const LESSON_WORDS: Record<Lesson, string> = {
@@ -50,6 +51,7 @@ export function Taught({ forecaster, plan, brews }: TaughtProps) {
   // Nothing was measured: there is nothing to tell, and the proposals say so.
   if (!taught || taught.lot.brews === 0) return null;
   const { beside, finer, hotter, stepOpen, retainedGPerG, lesson } = taught.lot;
+  const likes = likesWords(brews);
   const known = brews.filter((brew) => brewRecordsOf([brew]).length > 0);
   return (
     <section className="mt-6" aria-label="What the lot has taught">
@@ -89,6 +91,7 @@ export function Taught({ forecaster, plan, brews }: TaughtProps) {
             does not fit the others by {UNLIKE_WORDS[output]}
           </Line>
         ))}
+        {likes && <Line name="Liked most">{likes}</Line>}
         {lesson && <Line name="Teaches most next">{LESSON_WORDS[lesson]}</Line>}
       </dl>
     </section>

@@ -5,6 +5,7 @@ import { type BrewerView, type GrinderView, type KitView, type RecipeView } from
 import { byField, troubleOf } from '../api/problem';
 import { useDraft } from '../device/draft';
 import { useForecast } from '../board/useForecast';
+import { shiftNow } from '../board/shiftNow';
 import { useShift } from '../board/useShift';
 import { useFound } from '../brews/useFound';
 import { brewKitOf } from '../kit/brewKitOf';
@@ -39,13 +40,14 @@ export function RecipeSheet({ recipe, grinder, brewer, kit }: RecipeSheetProps) 
   const newest = recipe.versions[0];
   if (!newest) throw new Error(`recipe ${recipe.id} has no version`);
   const editor = usePlanDraft({ recipeId: recipe.id, version: newest });
-  const [addVersion, { error, isLoading, reset }] = useAddVersionMutation();
+  const [addVersion, { error, reset }] = useAddVersionMutation();
   const { data: lot } = useLotQuery(recipe.lot.id);
   const [comparedKey, setComparedKey] = useState<string | null>(null);
   const [selected, setSelected] = useState<number | null>(null);
   const [dragged, setDragged] = useState<BrewPlan | null>(null);
   const [locks, setLocks] = useDraft<Lock[]>('board.locks', []);
   const [refusal, setRefusal] = useState<string | null>(null);
+  const [isSaving, setSaving] = useState(false);
   useShortcut('z', editor.undo);
   useShortcut('y', editor.redo);
 
@@ -96,16 +98,21 @@ export function RecipeSheet({ recipe, grinder, brewer, kit }: RecipeSheetProps) 
   const kitOf = useStable((id: number) =>
     brewKitOf(kit.brewers.find((each) => each.id === id) ?? brewer, kit.house),
   );
+  const from = newest.plan;
   async function save() {
+    setSaving(true);
+    // Saved before it was worked out: it is worked out first, or the trail could not say later whether it came.
+    const expected = figures ?? (ground ? await shiftNow(ground, from, plan) : null);
     const { data } = await addVersion({
       id: recipe.id,
       version: {
         basedOn: editor.basedOn,
         plan,
         note: editor.note,
-        expectation: { source: editor.source, figures, hopes: editor.hopes },
+        expectation: { source: editor.source, figures: expected, hopes: editor.hopes },
       },
     });
+    setSaving(false);
     if (data) editor.drop();
   }
 
@@ -185,7 +192,7 @@ export function RecipeSheet({ recipe, grinder, brewer, kit }: RecipeSheetProps) 
               found={found.map(({ finding }) => finding)}
               newestNumber={newest.number}
               isStale={isStale}
-              canSave={!isLoading && !isStale && Object.keys(faults).length === 0}
+              canSave={!isSaving && !isStale && Object.keys(faults).length === 0}
               trouble={trouble}
               onSave={() => void save()}
               onReset={reset}

@@ -136,6 +136,7 @@ export function brewItem(changes: Partial<BrewListItem> = {}): BrewListItem {
     beverageG: 219,
     result: brewResult({ doseG: 16, waterG: 250, beverageG: 219, readingsPercent: [1.4, 1.4, 1.4] }),
     verdict: null,
+    liked: null,
     isSetAside: false,
     outflow: [],
     cups: [],
