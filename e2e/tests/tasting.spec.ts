@@ -34,6 +34,11 @@ test('three taste one cup, each blind to the others, and then see how far they a
   const answered = await (await lead.page.request.get(`/api/brews/${brew.id}`)).text();
   expect(answered).not.toContain('jasmine');
 
+  const beside = await lead.context.newPage();
+  await beside.goto(`/lots/${recipe.lot.id}`);
+  await expect(beside.getByText('A sheet of brew 1 is closed to you')).toBeVisible();
+  await beside.close();
+
   await fill(lead.page, `47${SCORES.slice(2)}`, 'rose');
   await expect(lead.page.getByRole('region', { name: 'Hot sheets' })).toContainText('jasmine');
   await expect(third.page.getByText('2 hot, closed until you send yours')).toBeVisible();

@@ -7,10 +7,13 @@ import { useBrewQuery } from '../api/brewsApi';
 export function useFound(brews: readonly BrewListItem[]): {
   last: BrewListItem | undefined;
   found: FoundIn[];
+  /** Sheets of others that wait for one's own: what they say is not among it yet. */
+  sealedCount: number;
   /** Its record is there, or cannot be had. */
   isRead: boolean;
 } {
   const last = brews.findLast(({ isSimulated }) => !isSimulated);
   const { data: record, isLoading } = useBrewQuery(last?.id ?? skipToken);
-  return { last, found: record ? findingsOf(record) : [], isRead: !isLoading };
+  const sealedCount = Object.values(record?.sealedSheets ?? {}).reduce((sum, count) => sum + count, 0);
+  return { last, found: record ? findingsOf(record) : [], sealedCount, isRead: !isLoading };
 }

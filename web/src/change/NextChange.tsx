@@ -25,6 +25,7 @@ import { Notice } from '../ui/Notice';
 import { ChangeFigures } from './ChangeFigures';
 import { cupsWords } from './chanceWords';
 import { lastBrewOf } from './lastBrew';
+import { SheetsWait } from './SheetsWait';
 import { Taught } from './Taught';
 import { RepeatOrProve } from './RepeatOrProve';
 import { WhatWasWrong } from './WhatWasWrong';
@@ -40,7 +41,7 @@ export function NextChange({ recipeId, kit }: { recipeId: number; kit: KitView }
 }
 
 function Advice({ recipe, kit, ground }: { recipe: RecipeView; kit: KitView; ground: BoardGround }) {
-  const { last, found, isRead } = useFound(recipe.brews);
+  const { last, found, sealedCount, isRead } = useFound(recipe.brews);
   const { data: scores, isLoading: areScoresComing } = useScoresQuery();
   // Only what a person added or took away is kept: the record speaks for the rest.
   const [byHand, setByHand] = useDraft<Partial<Record<Finding, boolean>>>(`wrong.${last?.id ?? 0}`, {});
@@ -94,6 +95,7 @@ function Advice({ recipe, kit, ground }: { recipe: RecipeView; kit: KitView; gro
         findings={findings}
         onToggle={(finding) => setByHand({ ...byHand, [finding]: !findings.includes(finding) })}
       />
+      {last && sealedCount > 0 && <SheetsWait brewId={last.id} number={last.number} count={sealedCount} />}
       {typeof advice === 'string' && <Notice tone="alarm">{advice}</Notice>}
       {advice === null && <p className="text-small text-quiet">Working it out.</p>}
       {newest && advice !== null && typeof advice !== 'string' && (

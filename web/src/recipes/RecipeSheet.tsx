@@ -101,19 +101,22 @@ export function RecipeSheet({ recipe, grinder, brewer, kit }: RecipeSheetProps) 
   const from = newest.plan;
   async function save() {
     setSaving(true);
-    // Saved before it was worked out: it is worked out first, or the trail could not say later whether it came.
-    const expected = figures ?? (ground ? await shiftNow(ground, from, plan) : null);
-    const { data } = await addVersion({
-      id: recipe.id,
-      version: {
-        basedOn: editor.basedOn,
-        plan,
-        note: editor.note,
-        expectation: { source: editor.source, figures: expected, hopes: editor.hopes },
-      },
-    });
-    setSaving(false);
-    if (data) editor.drop();
+    try {
+      // Saved before it was worked out: it is worked out first, or the trail could not say later whether it came.
+      const expected = figures ?? (ground ? await shiftNow(ground, from, plan) : null);
+      const { data } = await addVersion({
+        id: recipe.id,
+        version: {
+          basedOn: editor.basedOn,
+          plan,
+          note: editor.note,
+          expectation: { source: editor.source, figures: expected, hopes: editor.hopes },
+        },
+      });
+      if (data) editor.drop();
+    } finally {
+      setSaving(false);
+    }
   }
 
   return (

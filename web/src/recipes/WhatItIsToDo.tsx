@@ -46,7 +46,8 @@ export function WhatItIsToDo({ figures, found, hopes, onHopes }: WhatItIsToDoPro
       <p className="text-small font-medium text-quiet">
         What it is to do; the trail says later whether it did
       </p>
-      {figures && <ExpectedFigures figures={figures} />}
+      {/* Its room is kept: what lies under it must not move under a finger when the figures come. */}
+      <div className="min-h-20 sm:min-h-6">{figures && <ExpectedFigures figures={figures} />}</div>
       <div className="flex flex-wrap items-center gap-1.5">
         {offered.map((hope) => (
           <button

@@ -125,7 +125,7 @@ function ScoreCell({ name, value, low, high, isActive, isLiking, onFocus, hold }
       aria-valuetext={value === null ? 'not said' : `${value} of ${high}`}
       onFocus={onFocus}
       className={classes(
-        'reading my-1 flex h-10 cursor-pointer items-center justify-center rounded-edge border text-large font-semibold',
+        'reading my-1 flex h-10 scroll-mb-44 cursor-pointer items-center justify-center rounded-edge border text-large font-semibold',
         isActive ? 'border-2 border-ink bg-raised' : 'border-edge bg-raised',
         value === null ? 'text-quiet' : isLiking ? 'text-yield' : 'text-ink',
       )}
