@@ -10,7 +10,7 @@ export interface BoardScales {
   lastS: number;
 }
 
-export const BOARD_MARGIN = { top: 26, right: 50, bottom: 24, left: 46 };
+export const BOARD_MARGIN = { top: 26, right: 50, bottom: 24, left: 52 };
 /** Room past the end, so that the drain can be dragged later; whole half minutes, so that a drag seldom rescales. */
 const ROOM_S = 30;
 /** Room above the water, as a share. */

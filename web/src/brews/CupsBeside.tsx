@@ -6,9 +6,9 @@ import { useLotQuery } from '../api/lotsApi';
 import { Choice } from '../ui/Choice';
 import { INPUT } from '../ui/Field';
 import { Fitted } from '../ui/Fitted';
+import { TICK } from '../ui/chartTick';
 
 const HEIGHT = 200;
-const TICK = { fill: 'var(--color-quiet)', fontSize: 11, fontFamily: 'var(--font-readings)' };
 const FEWEST_READ = 3;
 
 type By = 'time' | 'mass';

@@ -1,11 +1,11 @@
 import { CartesianGrid, Label, Line, LineChart, ReferenceLine, XAxis, YAxis } from 'recharts';
 import { formatDuration, type cumulativeFractions, type Success } from '@vendu/core';
 import { Fitted } from '../ui/Fitted';
+import { TICK } from '../ui/chartTick';
 
 type Point = Extract<ReturnType<typeof cumulativeFractions>, Success<unknown>>['value'][number];
 
 const HEIGHT = 200;
-const TICK = { fill: 'var(--color-quiet)', fontSize: 11, fontFamily: 'var(--font-readings)' };
 
 /** Strength and yield of the cups so far, as if the brew had been stopped at each of their ends. */
 export function CupsCurve({

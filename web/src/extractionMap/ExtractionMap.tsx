@@ -23,6 +23,7 @@ import type { BrewListItem } from '@vendu/contract';
 import { AIM_SOURCE_WORDS } from '../ui/words';
 import { Mark, markOf, type MarkShape } from './Mark';
 import { labelPlaces, type LabelPlace } from './labelPlaces';
+import { TICK } from '../ui/chartTick';
 
 interface ExtractionMapProps {
   /** In the order brewed; brews without readings are left out, and simulated ones but that in hand. */
@@ -251,8 +252,6 @@ function ratiosToDraw(ratios: readonly number[]): number[] {
   }
   return drawn;
 }
-
-const TICK = { fill: 'var(--color-quiet)', fontSize: 11, fontFamily: 'var(--font-readings)' };
 
 /** Names a ratio at the upper end of its line. */
 function RatioName({ ratio, box }: { ratio: number; box: unknown }) {
