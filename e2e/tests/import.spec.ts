@@ -44,11 +44,14 @@ test('the list is filtered, sorted and walked by keys, and its address says how'
   await expect(page.getByRole('link', { name: 'Valle Sereno Anaerobic' })).toBeVisible();
   await expect(page.getByRole('link', { name: 'Umuseke Ridge' })).toBeHidden();
   await page.getByRole('button', { name: /^All/ }).click();
+  // What was on screen stays until the next list comes: one lot of one stage is not yet the one searched for.
+  await expect(page.getByRole('link', { name: 'Umuseke Ridge' })).toBeVisible();
   await page.getByRole('button', { name: 'Roast age' }).click();
   await expect(page).toHaveURL(/sort=roast-age/);
   await page.keyboard.press('/');
   await expect(page.getByLabel('Search lots')).toBeFocused();
   await page.keyboard.type('marañal');
+  await expect(page).toHaveURL(/search=mara/);
   await expect(page.getByRole('row')).toHaveCount(2);
   await page.getByRole('link', { name: 'Marañal Sugarcane Decaf' }).focus();
   await page.keyboard.press('Enter');
