@@ -1,6 +1,12 @@
 import { expect, test, type Page } from '@playwright/test';
 import { PEOPLE } from '../support/people';
 
+/** What is learned and expected stands beside a recipe: nothing is on its way to where somebody clicks. */
+async function workedOut(page: Page): Promise<void> {
+  await expect(page.getByText('home brewers get this cup')).toBeVisible();
+  await expect(page.getByText(/^To do: /)).toBeVisible();
+}
+
 test('from a new lot to a public recipe, typed as a new user would', async ({ page, browser }) => {
   await test.step('sign in', async () => {
     await page.goto('/');
@@ -135,6 +141,7 @@ test('from a new lot to a public recipe, typed as a new user would', async ({ pa
 
   await test.step('accept the recipe', async () => {
     await page.getByRole('link', { name: 'To the recipe' }).click();
+    await workedOut(page);
     await page.getByRole('button', { name: 'Accept version 2' }).click();
     await expect(page.getByText('Waits for a lead to sign it off.')).toBeVisible();
   });
@@ -145,6 +152,7 @@ test('from a new lot to a public recipe, typed as a new user would', async ({ pa
     await page.getByRole('button', { name: new RegExp(PEOPLE.lead.name) }).click();
     await expect(page.getByRole('heading', { name: /Lots|Kittiwake/ })).toBeVisible();
     await page.goto(address);
+    await workedOut(page);
     await page.getByRole('button', { name: 'Sign off version 2' }).click();
     await page.getByLabel('Note to the customer').fill('Sweet and bright. Let it cool a little.');
     await page.getByRole('button', { name: 'Publish version 2' }).click();

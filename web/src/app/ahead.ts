@@ -32,7 +32,8 @@ export async function lotAhead(ask: Ask, id: number): Promise<void> {
 export async function recipeAhead(ask: Ask, id: number): Promise<void> {
   warmForecaster();
   void ask(kitApi.endpoints.kit.initiate(undefined, AHEAD));
-  await ask(recipesApi.endpoints.recipe.initiate(id, AHEAD));
+  const { data: recipe } = await ask(recipesApi.endpoints.recipe.initiate(id, AHEAD));
+  if (recipe) void ask(changesApi.endpoints.changes.initiate(recipe.lot.id, AHEAD));
 }
 
 export async function brewAhead(ask: Ask, id: number): Promise<void> {

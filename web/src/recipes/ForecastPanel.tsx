@@ -26,7 +26,8 @@ export function ForecastPanel({
 }) {
   const { forecast, trouble, forgiveness } = live;
   return (
-    <section aria-label="Forecast">
+    // Its room is kept: what lies under it must not move under a finger when the figures come.
+    <section aria-label="Forecast" className={trouble ? '' : 'min-h-[19rem]'}>
       <h2 className="heading mb-2 flex items-baseline gap-3">
         Forecast
         {forecast && (
