@@ -349,7 +349,7 @@ export { plainWaterDrainS, simulateBrew } from './brewModel/guarded.js';
 export { brewSlopes, calibrateLot, forecastBrew, paperFromDrainTest } from './calibration/guarded.js';
 export { proposeChange } from './change/guarded.js';
 export { agreementOf, type AttributeAgreement, type StageAgreement } from './tasting/agreement.js';
-export { CAFFEINE_GUIDANCE_MG, tastedCaffeineMg, type SipTaken } from './tasting/caffeine.js';
+export { CAFFEINE_GUIDANCE_MG, TASTED_G, tastedCaffeineMg, type SipTaken } from './tasting/caffeine.js';
 export { labelMatch, type FoundBy, type LabelMatch, type LabelNoteMatch } from './tasting/labelMatch.js';
 export { LEXICON, NOTE_FAMILIES, notesIn, type LexiconWord, type NoteFamily } from './tasting/lexicon.js';
 export { movementOf, type AttributeMovement, type Stop } from './tasting/movement.js';

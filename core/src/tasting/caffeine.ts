@@ -4,7 +4,7 @@ const DECAFFEINATED_SHARE = 0.001;
 /** Of it, what a filter brew takes out (common practice: nearly all). */
 const EXTRACTED = 0.9;
 /** What a taster takes of a cup at one stage, g (assumed: four or five spoons), and what stays when it is spat (assumed). */
-const TASTED_G = 30;
+export const TASTED_G = 30;
 const KEPT_OF_SPAT = 0.1;
 
 /**

@@ -1,4 +1,4 @@
-import { CAFFEINE_GUIDANCE_MG } from '@vendu/core';
+import { CAFFEINE_GUIDANCE_MG, TASTED_G } from '@vendu/core';
 import { useCaffeineQuery } from '../api/tastersApi';
 import { classes } from '../ui/classes';
 
@@ -24,8 +24,9 @@ export function CaffeineToday() {
       </div>
       <p className={isMuch ? 'text-alarm' : 'text-quiet'}>
         Your caffeine by tasting in the last 24 hours, reckoned from the doses of {data.sheets}{' '}
-        {data.sheets === 1 ? 'sheet' : 'sheets'} with sips of 30 g; what you drink besides is not in it.
-        European guidance for adults: {atOnce} mg at once, {inADay} in a day, half of the day’s in pregnancy.
+        {data.sheets === 1 ? 'sheet' : 'sheets'} with sips of {TASTED_G} g; what you drink besides is not in
+        it. European guidance for adults: {atOnce} mg at once, {inADay} in a day, half of the day’s in
+        pregnancy.
         {isMuch ? ' That is much: spit, or leave the next cups to others.' : ''}
       </p>
     </section>
