@@ -18,6 +18,7 @@ const WEB_FLOORS = [
   ['board', 'staircase', 'saving', 'extractionMap'],
   ['session'],
   ['kit', 'schools', 'publications', 'tasting'],
+  ['proof'],
   ['bench'],
   ['brews', 'practice'],
   ['recipes'],

@@ -19,3 +19,4 @@ export * from './brews/tastings.js';
 export * from './changes/changes.js';
 export * from './practice.js';
 export * from './publications/publications.js';
+export * from './proof/proof.js';

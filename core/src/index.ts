@@ -363,6 +363,11 @@ export {
   type SheetOf,
   type TastingSheet,
 } from './tasting/sheet.js';
+export { PROOF_CHECKS, USUAL_CHECKLIST, type ProofCheckId, type ProofChecklist } from './proof/checklist.js';
+export { type Precision } from './proof/precision.js';
+export { type NotCounted, type ProofBrew } from './proof/proofBrew.js';
+export { proofOf, type Proof, type ProofCheck, type ProofFinding, type Waiver } from './proof/proofOf.js';
+export { CHECK_NAMES, findingWords, NOT_COUNTED_WORDS } from './proof/proofWords.js';
 export { stageCalled, stagesDueS } from './tasting/stageCalled.js';
 export { tasterHistory, type IndependentSheet, type TasterHabit } from './tasting/tasterHistory.js';
 export { likesOf, type LikedBrew, type LikedFigure, type Likes } from './taught/likesOf.js';

@@ -8,6 +8,8 @@ async function workedOut(page: Page): Promise<void> {
 }
 
 test('from a new lot to a public recipe, typed as a new user would', async ({ page, browser }) => {
+  let recipePath = '';
+
   await test.step('sign in', async () => {
     await page.goto('/');
     await page.getByLabel('E-mail').fill(PEOPLE.barista.email);
@@ -143,17 +145,34 @@ test('from a new lot to a public recipe, typed as a new user would', async ({ pa
     await page.getByRole('link', { name: 'To the recipe' }).click();
     await workedOut(page);
     await page.getByRole('button', { name: 'Accept version 2' }).click();
-    await expect(page.getByText('Waits for a lead to sign it off.')).toBeVisible();
+    await expect(page.getByText(/^To prove: repeats that agree, another pair of hands/)).toBeVisible();
   });
 
-  await test.step('a lead signs off and publishes', async () => {
+  await test.step('a second person brews it twice, on another grinder', async () => {
+    recipePath = new URL(page.url()).pathname;
+    await page.getByRole('button', { name: 'Sign out' }).click();
+    await page.getByRole('button', { name: new RegExp(PEOPLE.secondBarista.name) }).click();
+    await expect(page.getByRole('heading', { name: /Lots|Kittiwake/ })).toBeVisible();
+    for (const tds of [1.35, 1.33]) await proofBrew(page, recipePath, tds);
+    await page.goto(recipePath);
+    await page.getByRole('link', { name: 'Prove version 2' }).click();
+    await expect(page.getByRole('heading', { name: 'Proof of version 2' })).toBeVisible();
+    await expect(page.getByText('Missing: tasted hot, warm and cool.')).toBeVisible();
+  });
+
+  await test.step('a lead waives what is missing, signs off and publishes', async () => {
     const address = page.url();
     await page.getByRole('button', { name: 'Sign out' }).click();
     await page.getByRole('button', { name: new RegExp(PEOPLE.lead.name) }).click();
-    await expect(page.getByRole('heading', { name: /Lots|Kittiwake/ })).toBeVisible();
+    await expect(page.getByRole('heading', { name: /Lots|Proof/ })).toBeVisible();
     await page.goto(address);
-    await workedOut(page);
+    await page.getByRole('button', { name: 'Waive: tasted hot, warm and cool' }).click();
+    await page.getByLabel('Why it may pass').fill('Tasted cool by ear on the floor, no sheet.');
+    await page.keyboard.press('Enter');
+    await expect(page.getByText('Nothing is missing.')).toBeVisible();
     await page.getByRole('button', { name: 'Sign off version 2' }).click();
+    await page.getByRole('link', { name: 'Publish it' }).click();
+    await workedOut(page);
     await page.getByLabel('Note to the customer').fill('Sweet and bright. Let it cool a little.');
     await page.getByRole('button', { name: 'Publish version 2' }).click();
     await expect(page.getByRole('link', { name: '/r/kasungiro-slope-kittiwake-cone' })).toBeVisible();
@@ -187,6 +206,26 @@ test('a second brew of the same recipe shows beside the first', async ({ page })
   await expect(beside.getByRole('columnheader', { name: /Brew [1-4]/ })).toHaveCount(4);
   await expect(beside.getByRole('row', { name: /Plan differs in/ })).toContainText('nothing');
 });
+
+/** Brews a recipe's newest version by hand on the other grinder, weighs and reads it. */
+async function proofBrew(page: Page, recipePath: string, tdsPercent: number): Promise<void> {
+  await page.goto(recipePath);
+  await page.getByRole('link', { name: /^Brew version/ }).click();
+  await expect(page.getByText('Before the clock')).toBeVisible();
+  await page.getByLabel('Which grinder').selectOption({ index: 1 });
+  await page.getByRole('heading', { name: 'Before the clock' }).click();
+  for (let step = 0; step < 5; step++) {
+    await page.keyboard.press('Space');
+    await expect(page.getByRole('timer')).not.toHaveText('0:00');
+  }
+  await page.getByRole('button', { name: 'Save the brew and weigh it' }).click();
+  await expect(page.getByRole('heading', { name: /^Brew \d/ })).toBeVisible();
+  await type(page, 'Beverage', '226');
+  await expect(page.getByText(/^saved \d\d:\d\d$/)).toBeVisible();
+  await page.getByLabel('Reading 1, % TDS').fill(String(tdsPercent));
+  await page.keyboard.press('Enter');
+  await expect(page.getByLabel('Reading 2, % TDS')).toBeVisible();
+}
 
 /** Types a figure into its field and leaves it by Enter. */
 async function type(page: Page, label: string, text: string): Promise<void> {

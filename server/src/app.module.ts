@@ -12,6 +12,7 @@ import { HealthModule } from './health/health.module.js';
 import { KitModule } from './kit/kit.module.js';
 import { LotsModule } from './lots/lots.module.js';
 import { PracticeModule } from './practice/practice.module.js';
+import { ProofModule } from './proof/proof.module.js';
 import { PublicationsModule } from './publications/publications.module.js';
 import { RecipesModule } from './recipes/recipes.module.js';
 import { RunningBrewsModule } from './running-brews/running-brews.module.js';
@@ -57,6 +58,7 @@ export class AppModule {
         PracticeModule,
         RunningBrewsModule,
         InstrumentFeedsModule,
+        ProofModule,
         PublicationsModule,
         ChangesModule,
         TastersModule,

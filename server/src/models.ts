@@ -19,6 +19,7 @@ import { LotModel } from './lots/lot.model.js';
 import { StockWeighingModel } from './lots/stock-weighing.model.js';
 import { RoastBatchModel } from './lots/roast-batch.model.js';
 import { PersonModel } from './people/person.model.js';
+import { ProofWaiverModel } from './proof/proof-waiver.model.js';
 import { PublicationModel } from './publications/publication.model.js';
 import { ChangeModel } from './recipes/change.model.js';
 import { RecipeVersionModel } from './recipes/recipe-version.model.js';
@@ -51,6 +52,7 @@ export const MODELS: ModelCtor[] = [
   StockWeighingModel,
   RecipeModel,
   RecipeVersionModel,
+  ProofWaiverModel,
   ChangeModel,
   BrewModel,
   ReadingModel,

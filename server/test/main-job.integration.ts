@@ -3,6 +3,7 @@ import { randomUUID } from 'node:crypto';
 import type { BrewView, LotsPageView, LotView, PublicRecipeView, RecipeView } from '@vendu/contract';
 import {
   brewOf,
+  signOff,
   startRecipe,
   startTestApplication,
   storeBrew,
@@ -69,7 +70,7 @@ describe('from a new lot to a public recipe', () => {
 
     const versionId = saved.versions[0]!.id;
     await app.barista.put(`/api/recipe-versions/${versionId}/acceptance`).expect(200);
-    await app.lead.put(`/api/recipe-versions/${versionId}/sign-off`).expect(200);
+    await signOff(app.lead, versionId);
     const published = (
       await app.lead
         .post('/api/publications')
@@ -186,7 +187,7 @@ describe('the public address', () => {
     const recipe = await startRecipe(app.barista, lot.id);
     const versionId = recipe.versions[0]!.id;
     await app.lead.put(`/api/recipe-versions/${versionId}/acceptance`).expect(200);
-    await app.lead.put(`/api/recipe-versions/${versionId}/sign-off`).expect(200);
+    await signOff(app.lead, versionId);
     const publish = async (recipeVersionId: number) =>
       (await app.lead.post('/api/publications').send({ recipeVersionId, introduction: '' }).expect(201))
         .body as RecipeView;
@@ -203,7 +204,7 @@ describe('the public address', () => {
     ).body as RecipeView;
     const nextId = next.versions[0]!.id;
     await app.lead.put(`/api/recipe-versions/${nextId}/acceptance`).expect(200);
-    await app.lead.put(`/api/recipe-versions/${nextId}/sign-off`).expect(200);
+    await signOff(app.lead, nextId);
     expect((await publish(nextId)).publications[0]?.slug).toBe(slug);
     const open = (await app.visitor.get(`/api/published/${slug}`)).body as PublicRecipeView;
     expect(open).toMatchObject({ versionNumber: 2, plan: { kettleC: 92 } });
@@ -212,9 +213,9 @@ describe('the public address', () => {
   it('shows a version once, and none whose sign-off was taken back in between', async () => {
     const recipe = await startRecipe(app.barista, (await takeInLot(app.barista, { name: 'Once' })).id);
     const recipeVersionId = recipe.versions[0]!.id;
-    const signOff = `/api/recipe-versions/${recipeVersionId}/sign-off`;
+    const signOffPath = `/api/recipe-versions/${recipeVersionId}/sign-off`;
     await app.lead.put(`/api/recipe-versions/${recipeVersionId}/acceptance`).expect(200);
-    await app.lead.put(signOff).expect(200);
+    await signOff(app.lead, recipeVersionId);
     const publication = { recipeVersionId, introduction: '' };
     const published = (await app.lead.post('/api/publications').send(publication).expect(201))
       .body as RecipeView;
@@ -222,9 +223,9 @@ describe('the public address', () => {
 
     const { id } = published.publications[0]!;
     await app.lead.delete(`/api/publications/${id}`).expect(200);
-    await app.lead.delete(signOff).expect(200);
+    await app.lead.delete(signOffPath).expect(200);
     await app.lead.post(`/api/publications/${id}/restore`).expect(409);
-    await app.lead.put(signOff).expect(200);
+    await signOff(app.lead, recipeVersionId);
     await app.lead.post(`/api/publications/${id}/restore`).expect(200);
   });
 
@@ -234,7 +235,7 @@ describe('the public address', () => {
       const recipe = await startRecipe(app.barista, (await takeInLot(app.barista, { name: 'Twin' })).id);
       const versionId = recipe.versions[0]!.id;
       await app.lead.put(`/api/recipe-versions/${versionId}/acceptance`);
-      await app.lead.put(`/api/recipe-versions/${versionId}/sign-off`);
+      await signOff(app.lead, versionId);
       const view = (
         await app.lead.post('/api/publications').send({ recipeVersionId: versionId, introduction: '' })
       ).body as RecipeView;

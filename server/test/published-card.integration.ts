@@ -1,7 +1,13 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { KitView, LotView, PublicRecipeView, PublishedPageView, RecipeView } from '@vendu/contract';
 import { PublicationModel } from '../src/publications/publication.model.js';
-import { startRecipe, startTestApplication, takeInLot, type TestApplication } from './support/application.js';
+import {
+  signOff,
+  startRecipe,
+  startTestApplication,
+  takeInLot,
+  type TestApplication,
+} from './support/application.js';
 
 let app: TestApplication;
 beforeAll(async () => {
@@ -14,7 +20,7 @@ async function publishedLot(name: string): Promise<{ lot: LotView; recipe: Recip
   const recipe = await startRecipe(app.barista, lot.id);
   const versionId = recipe.versions[0]!.id;
   await app.lead.put(`/api/recipe-versions/${versionId}/acceptance`).expect(200);
-  await app.lead.put(`/api/recipe-versions/${versionId}/sign-off`).expect(200);
+  await signOff(app.lead, versionId);
   const published = (await publish(versionId).expect(201)).body as RecipeView;
   return { lot, recipe: published, slug: published.publications[0]!.slug };
 }
@@ -90,7 +96,7 @@ describe('what is published', () => {
     ).body as RecipeView;
     const nextId = next.versions[0]!.id;
     await app.lead.put(`/api/recipe-versions/${nextId}/acceptance`).expect(200);
-    await app.lead.put(`/api/recipe-versions/${nextId}/sign-off`).expect(200);
+    await signOff(app.lead, nextId);
     const [second, first] = ((await publish(nextId).expect(201)).body as RecipeView).publications;
     expect([second?.withdrawnAt, first?.withdrawnAt === null]).toEqual([null, false]);
     await app.lead.post(`/api/publications/${first!.id}/restore`).expect(409);

@@ -2,7 +2,13 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Problem, SessionView } from '@vendu/contract';
 import { DEMO_ACCOUNTS } from '../src/people/demo-accounts.js';
 import { SessionModel } from '../src/session/session.model.js';
-import { startRecipe, startTestApplication, takeInLot, type TestApplication } from './support/application.js';
+import {
+  signOff,
+  startRecipe,
+  startTestApplication,
+  takeInLot,
+  type TestApplication,
+} from './support/application.js';
 
 let app: TestApplication;
 beforeAll(async () => {
@@ -109,15 +115,15 @@ describe('roles', () => {
   it('sign-off wants an accepted version, publishing a signed-off one, and neither is pulled from under a public recipe', async () => {
     const recipe = await startRecipe(app.barista, (await takeInLot(app.barista)).id);
     const versionId = recipe.versions[0]!.id;
-    const signOff = `/api/recipe-versions/${versionId}/sign-off`;
+    const signOffPath = `/api/recipe-versions/${versionId}/sign-off`;
     const acceptance = `/api/recipe-versions/${versionId}/acceptance`;
     const publication = { recipeVersionId: versionId, introduction: '' };
-    await app.lead.put(signOff).expect(409);
+    await app.lead.put(signOffPath).expect(409);
     await app.lead.post('/api/publications').send(publication).expect(409);
     await app.lead.put(acceptance).expect(200);
-    await app.lead.put(signOff).expect(200);
+    await signOff(app.lead, versionId);
     await app.lead.delete(acceptance).expect(409);
     await app.lead.post('/api/publications').send(publication).expect(201);
-    await app.lead.delete(signOff).expect(409);
+    await app.lead.delete(signOffPath).expect(409);
   });
 });

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { setTimeout as sleep } from 'node:timers/promises';
 import { marksOf } from './device.js';
-import { PLAN, type Answer, type Lab } from '../trust/lab.js';
+import { PLAN, signOffOf, waiversOf, type Answer, type Lab } from '../trust/lab.js';
 
 const AGAIN_MS = 150;
 const READINGS = 2;
@@ -62,7 +62,10 @@ export class Desk {
       await post(`brews/${brew.id}/readings`, { tdsPercent: 1.3 + count / 100 });
     }
     await this.untilTaken(() => barista.put(`recipe-versions/${recipeVersionId}/acceptance`));
-    await this.untilTaken(() => lead.put(`recipe-versions/${recipeVersionId}/sign-off`));
+    for (const [path, waiver] of waiversOf(recipeVersionId)) {
+      await this.untilTaken(() => lead.put(path, waiver));
+    }
+    await this.untilTaken(() => lead.put(...signOffOf(recipeVersionId)));
     await post('publications', { recipeVersionId, introduction: '' }, lead);
   }
 

@@ -5,9 +5,11 @@ import {
   nextVersion,
   readRecipe,
   signOff,
+  signOffOf,
   startRecipe,
   storeBrew,
   takeInLot,
+  waive,
   type Answer,
   type Lab,
 } from './lab.js';
@@ -97,8 +99,9 @@ const RACES: readonly Race[] = [
     run: async (lab) => {
       const { recipeId, versionId } = await startRecipe(lab);
       await accept(lab, versionId);
+      await waive(lab, versionId);
       const answers = await Promise.all([
-        lab.lead.put(`recipe-versions/${versionId}/sign-off`),
+        lab.lead.put(...signOffOf(versionId)),
         lab.barista.delete(`recipe-versions/${versionId}/acceptance`),
       ]);
       return signatureFault(lab, recipeId, answers);

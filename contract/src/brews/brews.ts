@@ -31,6 +31,11 @@ export class PutBrewDto {
   @NumberBetween({ label: 'Roast batch', unit: '', min: 1, max: 2_147_483_647, whole: true })
   roastBatchId!: number;
 
+  /** The grinder, where it was another than the recipe's; `null` where it was that. */
+  @ValidateIf(isGiven)
+  @NumberBetween({ label: 'Grinder', unit: '', min: 1, max: 2_147_483_647, whole: true })
+  grinderId: number | null = null;
+
   /** The whole log, as far as the device has it; its moments are of the device's clock, which may be off. */
   @BrewEntries()
   entries!: BrewEntry[];

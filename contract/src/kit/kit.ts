@@ -10,6 +10,7 @@ import type {
   PaperBody,
   PaperSeating,
   PaperBuild,
+  ProofChecklist,
   Schools,
   StatedPair,
 } from '@vendu/core';
@@ -152,6 +153,8 @@ export interface HouseView {
   roomC: number;
   window: ExtractionWindow;
   schools: Schools;
+  /** What a version has to show before it is signed off, where its recipe says nothing else. */
+  checklist: ProofChecklist;
   revision: number;
 }
 

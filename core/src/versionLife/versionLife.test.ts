@@ -40,6 +40,7 @@ describe('the life of a version', () => {
     ['published', 'take-sign-off-back', 'is-public'],
     ['published', 'take-acceptance-back', 'is-signed-off'],
     ['superseded', 'restore', 'another-is-public'],
+    ['superseded', 'publish', 'is-superseded'],
     ['published', 'restore', 'another-is-public'],
   ])('%s: %s is refused as %s', (state, move, reason) => {
     expect(refusal(state, move)).toBe(reason);
@@ -111,6 +112,6 @@ describe('what can be done next', () => {
       'publish',
       'restore',
     ]);
-    expect(movesFrom({ state: 'superseded', isLead: true })).toEqual(['take-sign-off-back', 'publish']);
+    expect(movesFrom({ state: 'superseded', isLead: true })).toEqual(['take-sign-off-back']);
   });
 });

@@ -33,6 +33,7 @@ export type VersionRefusal =
   | 'is-public'
   | 'not-public'
   | 'never-public'
+  | 'is-superseded'
   | 'another-is-public';
 
 /** The marks on a version that its state is read from. */
@@ -57,6 +58,8 @@ const WORDS: Record<VersionRefusal, string> = {
   'is-public': 'This version is public; withdraw the publication first.',
   'not-public': 'This version is not public.',
   'never-public': 'This version was never public; publish it.',
+  'is-superseded':
+    'Another version has been public since; withdraw that one first, or save this plan as a new version.',
   'another-is-public': 'Another card of this recipe is already public; withdraw that one first.',
 };
 
@@ -116,7 +119,7 @@ const MOVES: Record<VersionState, Record<VersionMove, VersionState | VersionRefu
     'take-acceptance-back': 'is-signed-off',
     'sign-off': 'superseded',
     'take-sign-off-back': 'accepted',
-    publish: 'published',
+    publish: 'is-superseded',
     withdraw: 'superseded',
     restore: 'another-is-public',
   },

@@ -15,12 +15,12 @@ export const WITH_KIT = [BrewerModel, PaperModel, GrinderModel, WaterModel, Kett
 
 /** Where and with what a version is brewed, by the names that things have now. */
 export function kitNames(
-  recipe: RecipeModel,
+  { recipe, grinder = recipe.grinder }: { recipe: RecipeModel; grinder?: GrinderModel },
   { plan }: RecipeVersionModel,
   { name, place, elevationM, roomC }: Pick<HouseModel, 'name' | 'place' | 'elevationM' | 'roomC'>,
   scale: string,
 ): BrewKitNames {
-  const { brewer, paper, grinder, water, kettle } = recipe;
+  const { brewer, paper, water, kettle } = recipe;
   const { grinderSetting, secondSetting } = settingFor(plan, grinderView(grinder));
   return {
     lab: { name, place, elevationM, roomC },

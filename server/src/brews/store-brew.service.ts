@@ -1,6 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import { brewSoFar, finesTaken, storableRecord, storableTrace, type BrewLog, type Trace } from '@vendu/core';
 import type { PutBrewDto } from '@vendu/contract';
+import { GrinderModel } from '../kit/grinder.model.js';
 import { HouseModel } from '../kit/house.model.js';
 import { RoastBatchModel } from '../lots/roast-batch.model.js';
 import type { PersonModel } from '../people/person.model.js';
@@ -32,7 +33,7 @@ export class StoreBrewService {
   async put(clientKey: string, brew: PutBrewDto, person: PersonModel): Promise<number> {
     const known = await BrewModel.findOne({ where: { clientKey } });
     if (known) return known.id;
-    const { version, recipe, batch } = await this.origin(brew);
+    const { version, recipe, batch, grinder } = await this.origin(brew);
     const house = await HouseModel.findByPk(1, { rejectOnEmpty: true });
     const samples = brew.trace ? storableTrace(brew.trace) : NO_CURVE;
     const outflow = brew.outflow ? storableTrace(brew.outflow) : NO_CURVE;
@@ -55,7 +56,7 @@ export class StoreBrewService {
         steps,
         isSimulated: brew.isSimulated || events.some((event) => 'isSimulated' in event && event.isSimulated),
         events: [...events, ...clockOff],
-        kit: kitNames(recipe, version, house, brew.scale),
+        kit: kitNames({ recipe, grinder }, version, house, brew.scale),
         note,
         finesG: finesTaken({ plan: version.plan, events })?.finesG ?? null,
       });
@@ -71,7 +72,7 @@ export class StoreBrewService {
     });
   }
 
-  private async origin({ recipeVersionId, roastBatchId }: PutBrewDto) {
+  private async origin({ recipeVersionId, roastBatchId, grinderId }: PutBrewDto) {
     const version = await RecipeVersionModel.findByPk(recipeVersionId);
     if (!version)
       throw invalidField({ field: 'recipeVersionId', message: 'There is no such recipe version.' });
@@ -86,7 +87,9 @@ export class StoreBrewService {
         message: 'This roast batch does not belong to the recipe’s lot.',
       });
     }
-    return { version, recipe, batch };
+    const grinder = grinderId === null ? recipe.grinder : await GrinderModel.findByPk(grinderId);
+    if (!grinder) throw invalidField({ field: 'grinderId', message: 'There is no such grinder.' });
+    return { version, recipe, batch, grinder };
   }
 }
 

@@ -1,12 +1,13 @@
 import { createRequire } from 'node:module';
 import { Injectable, type OnModuleDestroy } from '@nestjs/common';
 import { Piscina } from 'piscina';
-import type { calibrateLot, fittedStart } from '@vendu/core';
+import type { calibrateLot, fittedStart, forgiveness } from '@vendu/core';
 
 /** Functions of core that take long enough to hold up other requests. */
 interface Heavy {
   calibrateLot: typeof calibrateLot;
   fittedStart: typeof fittedStart;
+  forgiveness: typeof forgiveness;
 }
 
 const CORE = createRequire(import.meta.url).resolve('@vendu/core');

@@ -12,6 +12,7 @@ import {
   type BrewKit,
   type BrewPlan,
   type LearnedFactors,
+  type Proof,
 } from '@vendu/core';
 import { NewLotDto, type BrewerView } from '@vendu/contract';
 import { BrewReader } from '../brews/brew-reader.js';
@@ -29,6 +30,8 @@ import { refreshLotProgress } from '../lots/lot-progress.js';
 import { LotModel } from '../lots/lot.model.js';
 import { RoastBatchModel } from '../lots/roast-batch.model.js';
 import { PersonModel } from '../people/person.model.js';
+import { ProofReader } from '../proof/proof-reader.js';
+import { ProofWaiverModel } from '../proof/proof-waiver.model.js';
 import { PublicationModel } from '../publications/publication.model.js';
 import { composeCard } from '../publications/published-card.js';
 import { slugOf } from '../publications/slug.js';
@@ -52,6 +55,7 @@ import { HOUSE } from './scenario-kit.js';
 const SEED = 9_0417;
 
 interface Ground extends DemoKit {
+  sequelize: Sequelize;
   people: PersonModel[];
   random: () => number;
 }
@@ -77,6 +81,7 @@ export async function loadDemo(sequelize: Sequelize): Promise<boolean> {
     );
     const kit = await loadKit(people);
     const ground: Ground = {
+      sequelize,
       people,
       ...kit,
       random: seededRandom(SEED),
@@ -230,7 +235,7 @@ async function loadBrew({
     plan,
     steps: invented.steps,
     events,
-    kit: kitNames(recipe, version, HOUSE, 'Bench scale'),
+    kit: kitNames({ recipe }, version, HOUSE, 'Bench scale'),
     doseG: plan.doseG,
     waterG: invented.waterG === planWaterG(plan) ? null : invented.waterG,
     beverageG: invented.beverageG,
@@ -263,7 +268,12 @@ async function reach(
   if (lot.reached === 'open') return;
   await version.update({ acceptedBy: barista.id, acceptedAt: momentDaysAgo(3, 10) });
   if (lot.reached === 'accepted') return;
-  await version.update({ signedOffBy: lead.id, signedOffAt: momentDaysAgo(3, 15) });
+  await loadWaivers(lot, version, lead);
+  await version.update({
+    signedOffBy: lead.id,
+    signedOffAt: momentDaysAgo(3, 15),
+    proof: await shownBy(version, lead, ground),
+  });
   if (lot.reached === 'signed-off') return;
   await recipe.update({ slug: slugOf(words) });
   const introduction = lot.introduction ?? '';
@@ -280,6 +290,30 @@ async function reach(
     publishedBy: lead.id,
     createdAt: momentDaysAgo(2, 11),
   });
+}
+
+async function loadWaivers(lot: DemoLot, version: RecipeVersionModel, lead: PersonModel): Promise<void> {
+  await ProofWaiverModel.bulkCreate(
+    (lot.waivers ?? []).map(({ check, reason }) => ({
+      recipeVersionId: version.id,
+      checkId: check,
+      reason,
+      waivedBy: lead.id,
+      createdAt: momentDaysAgo(3, 14),
+    })),
+  );
+}
+
+/** What the lead has before her when she signs. */
+async function shownBy(
+  version: RecipeVersionModel,
+  lead: PersonModel,
+  { sequelize }: Ground,
+): Promise<Proof | null> {
+  const read = await new ProofReader(new BrewReader(sequelize)).read(version.id, lead.id, () =>
+    Promise.resolve(null),
+  );
+  return read?.proof ?? null;
 }
 
 /** On this thread: nobody else is waiting while the demo is loaded. */

@@ -6,6 +6,7 @@ import type {
   TastingSheet,
   TastingStage,
   Verdict,
+  Waiver,
 } from '@vendu/core';
 import { setWater } from '@vendu/core';
 import type { NewLotDto, RoastBatchDto } from '@vendu/contract';
@@ -53,6 +54,8 @@ export interface DemoLot {
   /** Days until it goes on sale; below 0 when it is on sale. */
   launchInDays: number | null;
   introduction?: string;
+  /** What a lead let pass before she signed. */
+  waivers?: readonly Waiver[];
 }
 
 const finer = (byUm: number) => (plan: BrewPlan) => ({ ...plan, grindUm: plan.grindUm - byUm });
@@ -93,6 +96,10 @@ export const DEMO_LOTS: DemoLot[] = [
     recipe: { brewer: 0, grinder: 0 },
     reached: 'published',
     launchInDays: -2,
+    waivers: [
+      { check: 'repeats', reason: 'Two brews in two hands came out the same, and it goes on sale tomorrow.' },
+      { check: 'second-grinder', reason: 'The second grinder has its burrs out until next week.' },
+    ],
     introduction:
       'Grown high and washed, so it likes hot water. Let it cool a little: the blackcurrant shows when the cup is warm rather than hot.',
     brews: [

@@ -1,6 +1,6 @@
 import { Column, DataType, Model, Table } from 'sequelize-typescript';
 import type { CreationOptional, InferAttributes, InferCreationAttributes } from 'sequelize';
-import type { Schools } from '@vendu/core';
+import type { ProofChecklist, Schools } from '@vendu/core';
 import { DecimalColumn } from '../database/decimal-column.js';
 
 /** One row: the lab itself. Its windows are house data, not constants of nature. */
@@ -13,6 +13,8 @@ export class HouseModel extends Model<InferAttributes<HouseModel>, InferCreation
   @DecimalColumn(4, 1) declare roomC: number;
   /** `null` until the house takes a stand: then where most stand. */
   @Column(DataType.JSON) declare schools: Schools | null;
+  /** `null` until a lead sets one: then the usual. */
+  @Column(DataType.JSON) declare checklist: ProofChecklist | null;
   declare revision: CreationOptional<number>;
   @DecimalColumn(4, 2) declare tdsLowPercent: number;
   @DecimalColumn(4, 2) declare tdsHighPercent: number;

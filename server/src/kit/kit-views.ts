@@ -1,5 +1,5 @@
 import { addDays } from 'date-fns';
-import { brewerGeometry, USUAL_SCHOOLS } from '@vendu/core';
+import { brewerGeometry, USUAL_CHECKLIST, USUAL_SCHOOLS } from '@vendu/core';
 import type {
   BrewerView,
   FeederView,
@@ -141,6 +141,7 @@ export function houseView(row: HouseModel): HouseView {
       yieldHighPercent: row.yieldHighPercent,
     },
     schools: row.schools ?? USUAL_SCHOOLS,
+    checklist: row.checklist ?? USUAL_CHECKLIST,
     revision: row.revision,
   };
 }

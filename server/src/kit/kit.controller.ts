@@ -3,6 +3,7 @@ import {
   BrewerDto,
   FeederDto,
   GrinderDto,
+  HouseChecklistDto,
   HouseDto,
   InstrumentDto,
   KettleDto,
@@ -161,5 +162,11 @@ export class KitController {
   @LeadOnly()
   changeSchools(@Body() schools: SchoolsDto): Promise<KitView> {
     return this.service.saveSchools(schools);
+  }
+
+  @Put('checklist')
+  @LeadOnly()
+  changeChecklist(@Body() checklist: HouseChecklistDto): Promise<KitView> {
+    return this.service.saveChecklist(checklist);
   }
 }

@@ -14,6 +14,7 @@ import type {
   FeederDto,
   GrinderDto,
   GrinderView,
+  HouseChecklistDto,
   HouseDto,
   HouseView,
   InstrumentDto,
@@ -306,6 +307,11 @@ export class KitService {
   async saveHouse(house: HouseDto): Promise<KitView> {
     refuseReversedWindow(house);
     await this.save(null, HouseModel, 1, 'house', house.revision, house);
+    return this.kit();
+  }
+
+  async saveChecklist({ revision, ...checklist }: HouseChecklistDto): Promise<KitView> {
+    await this.save(null, HouseModel, 1, 'house', revision, { checklist });
     return this.kit();
   }
 

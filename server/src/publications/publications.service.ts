@@ -17,6 +17,7 @@ import { PaperModel } from '../kit/paper.model.js';
 import { LotModel } from '../lots/lot.model.js';
 import type { PersonModel } from '../people/person.model.js';
 import { invalidField, notFound, ProblemError } from '../problem/problem-error.js';
+import { ProofService } from '../proof/proof.service.js';
 import { RecipeVersionModel } from '../recipes/recipe-version.model.js';
 import { RecipeModel } from '../recipes/recipe.model.js';
 import { refuseMove } from '../recipes/version-life.js';
@@ -40,11 +41,12 @@ export class PublicationsService {
     private readonly sequelize: Sequelize,
     private readonly recipes: RecipesService,
     private readonly kit: KitService,
+    private readonly proof: ProofService,
     private readonly writing: Writing,
   ) {}
 
   /**
-   * Makes a signed-off version public, in the place of what was public of its recipe. The address belongs to the
+   * Makes a version public that was proved and signed off, in the place of what was public of its recipe. The address belongs to the
    * recipe and outlives its versions.
    */
   async publish(
@@ -55,9 +57,11 @@ export class PublicationsService {
     const known = await RecipeVersionModel.findByPk(recipeVersionId);
     if (!known) throw invalidField({ field: 'recipeVersionId', message: 'There is no such recipe version.' });
     const { recipeId } = known;
+    const proven = await this.proof.proven(recipeVersionId, person);
     const publishIt = async () => {
       const version = await RecipeVersionModel.findByPk(recipeVersionId, { rejectOnEmpty: true });
       await refuseMove(version, 'publish');
+      await proven();
       const recipe = await recipeWithParts(recipeId);
       const card = await this.cardOf(recipe, version, introduction);
       const live = await livePublication(recipeId);

@@ -1,6 +1,6 @@
 import { BelongsTo, Column, DataType, HasMany, Model, Table } from 'sequelize-typescript';
 import type { CreationOptional, InferAttributes, InferCreationAttributes, NonAttribute } from 'sequelize';
-import type { BrewPlan, StartingReasons } from '@vendu/core';
+import type { BrewPlan, Proof, StartingReasons } from '@vendu/core';
 import { PersonModel } from '../people/person.model.js';
 import { PublicationModel } from '../publications/publication.model.js';
 
@@ -23,6 +23,10 @@ export class RecipeVersionModel extends Model<
   @Column(DataType.DATE) declare acceptedAt: Date | null;
   @Column(DataType.INTEGER) declare signedOffBy: number | null;
   @Column(DataType.DATE) declare signedOffAt: Date | null;
+  /** What it had shown when it was signed off; `null` before, and in records older than proofs. */
+  @Column(DataType.JSON) declare proof: Proof | null;
+  /** Why somebody signed off what he had brewed alone. */
+  @Column(DataType.STRING) declare signOffReason: CreationOptional<string>;
   @BelongsTo(() => PersonModel, 'createdBy') declare creator: NonAttribute<PersonModel>;
   @BelongsTo(() => PersonModel, 'acceptedBy') declare accepter: NonAttribute<PersonModel | null>;
   @BelongsTo(() => PersonModel, 'signedOffBy') declare signer: NonAttribute<PersonModel | null>;

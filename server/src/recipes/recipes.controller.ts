@@ -9,7 +9,7 @@ import {
 } from '@vendu/contract';
 import type { PersonModel } from '../people/person.model.js';
 import { IdPipe } from '../problem/id.pipe.js';
-import { LeadOnly, SignedIn } from '../session/access.js';
+import { SignedIn } from '../session/access.js';
 import { RequestKey, type RequestKeyOf } from '../writing/request-key.js';
 import { StartingRecipesService } from './starting-recipes.service.js';
 import { RecipesService } from './recipes.service.js';
@@ -74,20 +74,5 @@ export class RecipesController {
     @SignedIn() person: PersonModel,
   ): Promise<RecipeView> {
     return this.service.setAccepted(id, false, person);
-  }
-
-  @Put('recipe-versions/:versionId/sign-off')
-  @LeadOnly()
-  signOff(@Param('versionId', IdPipe) id: number, @SignedIn() person: PersonModel): Promise<RecipeView> {
-    return this.service.setSignedOff(id, true, person);
-  }
-
-  @Delete('recipe-versions/:versionId/sign-off')
-  @LeadOnly()
-  takeBackSignOff(
-    @Param('versionId', IdPipe) id: number,
-    @SignedIn() person: PersonModel,
-  ): Promise<RecipeView> {
-    return this.service.setSignedOff(id, false, person);
   }
 }

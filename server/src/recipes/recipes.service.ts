@@ -209,7 +209,7 @@ export class RecipesService {
     return this.change(id, add, request);
   }
 
-  /** Accepting and signing off are signatures on a version; taking one back leaves the other to its owner. */
+  /** Accepting is anybody's signature on a version; the lead's is given with its proof. */
   async setAccepted(versionId: number, isAccepted: boolean, person: PersonModel): Promise<RecipeView> {
     const { recipeId } = await version(versionId);
     // Learned before its turn, since it takes a while: what is measured meanwhile teaches at the next acceptance.
@@ -223,19 +223,6 @@ export class RecipesService {
           : { acceptedBy: null, acceptedAt: null },
       );
       if (evidence !== undefined) await keepEvidence(lotId, evidence);
-    });
-  }
-
-  async setSignedOff(versionId: number, isSignedOff: boolean, person: PersonModel): Promise<RecipeView> {
-    const { recipeId } = await version(versionId);
-    return this.change(recipeId, async () => {
-      const row = await version(versionId);
-      await refuseMove(row, isSignedOff ? 'sign-off' : 'take-sign-off-back');
-      await row.update(
-        isSignedOff
-          ? { signedOffBy: person.id, signedOffAt: new Date() }
-          : { signedOffBy: null, signedOffAt: null },
-      );
     });
   }
 

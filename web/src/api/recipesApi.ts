@@ -4,6 +4,7 @@ import type {
   PublishDto,
   RecipeSetupDto,
   RecipeView,
+  SignOffDto,
   StandsDto,
   StartingPreview,
 } from '@vendu/contract';
@@ -62,10 +63,11 @@ export const recipesApi = recipeQueries.injectEndpoints({
       onQueryStarted: showAnswer,
       invalidatesTags: changed,
     }),
-    setSignedOff: build.mutation<RecipeView, { versionId: number; signedOff: boolean }>({
-      query: ({ versionId, signedOff }) => ({
+    /** With why, where a lead signs what he brewed alone; `null` takes it back. */
+    setSignedOff: build.mutation<RecipeView, { versionId: number; signOff: SignOffDto | null }>({
+      query: ({ versionId, signOff }) => ({
         url: `recipe-versions/${versionId}/sign-off`,
-        method: signedOff ? 'PUT' : 'DELETE',
+        ...(signOff ? { method: 'PUT', body: signOff } : { method: 'DELETE' }),
       }),
       onQueryStarted: showAnswer,
       invalidatesTags: changed,

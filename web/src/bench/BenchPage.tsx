@@ -67,6 +67,7 @@ function LayOut({ brewKey: key, versionId }: { brewKey: string; versionId: numbe
         wallMaterial: kit.brewers.find(({ id }) => id === recipe.brewerId)?.wallMaterial ?? null,
         soakMin: paper?.soakMin ?? null,
         retainedG: kit.grinders.find(({ id }) => id === recipe.grinderId)?.retainedG ?? null,
+        grinderId: recipe.grinderId,
         grinderName: recipe.grinderName,
         grinderSetting: version.grinderSetting,
         secondSetting: version.secondSetting,

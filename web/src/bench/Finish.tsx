@@ -34,6 +34,7 @@ export function Finish({ brew }: { brew: BenchBrew }) {
       brew: {
         recipeVersionId: brew.recipeVersionId,
         roastBatchId: brew.roastBatchId,
+        grinderId: brew.grinderId,
         entries: entriesNow(brew),
         trace: trace ?? null,
         outflow: outflow ?? null,

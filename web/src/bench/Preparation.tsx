@@ -15,6 +15,7 @@ import { GRAMS, within } from '../ui/quantities';
 import { SEATING_WORDS } from '../ui/words';
 import { useShortcut } from '../ui/useShortcut';
 import { soFar, type BenchBrew } from './benchBrew';
+import { GrinderSelect } from './GrinderSelect';
 import { brewTold, entryUndone } from './benchSlice';
 
 /** What to have ready before the clock starts: ticked by P or a tap, left out by S, or passed over. */
@@ -74,6 +75,9 @@ export function Preparation({ brew, isActive }: { brew: BenchBrew; isActive: boo
             </li>
           );
         })}
+        <li className="py-1">
+          <GrinderSelect brew={brew} />
+        </li>
       </ol>
       {brew.plan.sieveUm !== undefined && (
         <div className="mt-3 grid max-w-lg grid-cols-[8rem_1fr] items-center gap-x-4">

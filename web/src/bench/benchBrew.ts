@@ -31,6 +31,8 @@ export interface BenchBrew {
   soakMin: number | null;
   /** What the grinder keeps of a dose, g. */
   retainedG: number | null;
+  /** `null` in what an earlier version kept: the recipe's. */
+  grinderId: number | null;
   grinderName: string;
   grinderSetting: number | null;
   secondSetting: number | null;

@@ -62,6 +62,11 @@ function changed(
   };
 }
 
+/** A grinder, and what it is set to for the plan. */
+export type GroundOn = Pick<BenchBrew, 'grinderName' | 'grinderSetting' | 'secondSetting' | 'retainedG'> & {
+  grinderId: number;
+};
+
 /** Who tells something, and when it happened. */
 interface Stamp {
   device: string;
@@ -152,6 +157,8 @@ export const benchSlice = createSlice({
     /** What other devices told of a brew that is here now. */
     entriesHeard: (state: BenchState, { payload }: OfBrew<{ entries: readonly BrewEntry[] }>) =>
       changed(state, payload.key, ({ log }) => ({ log: mergedLogs(log, payload.entries) })),
+    grinderChosen: (state: BenchState, { payload: { key, ...ground } }: OfBrew<GroundOn>) =>
+      changed(state, key, () => ground),
     scaleChosen: (state: BenchState, { payload }: OfBrew<{ scale: ScaleChoice }>) =>
       changed(state, payload.key, () => ({ scale: payload.scale })),
     thermometerChosen: (state: BenchState, { payload }: OfBrew<{ thermometer: ThermometerChoice }>) =>
@@ -225,6 +232,7 @@ export const {
   stepMarked,
   entryUndone,
   entriesHeard,
+  grinderChosen,
   scaleChosen,
   thermometerChosen,
   outflowScaleChosen,

@@ -47,6 +47,7 @@ export function readKeptBrew(kept: unknown): BenchBrew | null {
     additions: words(kept['additions']),
     brewerName: words(kept['brewerName']),
     paper: words(kept['paper']),
+    grinderId: isId(kept['grinderId']) ? kept['grinderId'] : null,
     grinderName: words(kept['grinderName']),
     noteTyped: typeof kept['noteTyped'] === 'string' ? kept['noteTyped'] : null,
     rinseG: number(kept['rinseG']) ?? 0,

@@ -1,6 +1,9 @@
-import type { ChangeAdvice } from '@vendu/core';
+import { skipToken } from '@reduxjs/toolkit/query';
+import { CHECK_NAMES, type ChangeAdvice } from '@vendu/core';
 import type { BrewListItem, RecipeVersionView, RecipeView } from '@vendu/contract';
+import { useProofQuery } from '../api/proofApi';
 import { ButtonLink } from '../ui/Button';
+import { listed } from '../ui/listed';
 import { cupsWords } from './chanceWords';
 
 /** From here on a recipe is sure enough to be accepted rather than repeated (assumed). */
@@ -22,6 +25,11 @@ export function RepeatOrProve({ recipe, version, asItIs, last }: RepeatOrProvePr
   const wasBrewed = last !== null;
   // What the taster rejected is not accepted for its figures.
   const isRejected = last?.verdict === 'off-aim';
+  const isProving = version.accepted !== null && version.signedOff === null;
+  const { data: proof } = useProofQuery(isProving ? version.id : skipToken);
+  const missing = proof?.checks
+    .filter(({ state }) => state === 'missing')
+    .map(({ check }) => CHECK_NAMES[check]);
   const accepts = wasBrewed && !isRejected && (isAccepted || chance >= SURE_ENOUGH);
   return (
     <div className="mb-3 grid grid-cols-[1fr_auto] items-start gap-x-5 gap-y-2 border-y border-ink py-3">
@@ -36,11 +44,24 @@ export function RepeatOrProve({ recipe, version, asItIs, last }: RepeatOrProvePr
               ? `: accept it, or repeat it once for ${cupsWords(chanceIfRepeated)} if that comes out alike.`
               : '.'}
         </p>
+        {missing && (
+          <p className="text-small">
+            {missing.length === 0
+              ? 'Nothing is missing in its proof.'
+              : `Missing in its proof: ${listed(missing)}.`}
+          </p>
+        )}
       </div>
       <div className="flex flex-col items-end gap-2">
-        <ButtonLink to={`/recipes/${recipe.id}#versions`} weight={accepts ? 'main' : 'plain'}>
-          Open the recipe
-        </ButtonLink>
+        {isProving ? (
+          <ButtonLink to={`/recipes/${recipe.id}/proof/${version.id}`} weight="main">
+            Open its proof
+          </ButtonLink>
+        ) : (
+          <ButtonLink to={`/recipes/${recipe.id}#versions`} weight={accepts ? 'main' : 'plain'}>
+            Open the recipe
+          </ButtonLink>
+        )}
         <ButtonLink to={`/bench/${version.id}?recipe=${recipe.id}`} weight={accepts ? 'plain' : 'main'}>
           {wasBrewed ? 'Brew again' : 'Brew it'}
         </ButtonLink>
@@ -59,7 +80,7 @@ function headWords({
   accepts: boolean;
 }): string {
   if (signedOff) return 'On aim and signed off: nothing to change';
-  if (accepted) return 'Prove it: have somebody else brew it, then sign it off';
+  if (accepted) return 'Accepted: prove it, then sign it off';
   if (!wasBrewed) return 'Brew it as it is';
   return accepts ? 'Accept it' : 'Brew it again, unchanged';
 }

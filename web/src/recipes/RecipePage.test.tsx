@@ -2,7 +2,7 @@ import { fireEvent, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { Route, Routes } from 'react-router';
 import { describe, expect, it } from 'vitest';
-import { BREWER_CLASSES, classMeasures, PAPER_PER_M, USUAL_SCHOOLS } from '@vendu/core';
+import { BREWER_CLASSES, classMeasures, PAPER_PER_M, USUAL_CHECKLIST, USUAL_SCHOOLS } from '@vendu/core';
 import type { KitView, NewVersionDto } from '@vendu/contract';
 import { PLAIN_BREWER, PLAIN_GRINDER, PLAN, recipe, version } from '../testing/fixtures';
 import { pick } from '../testing/pick';
@@ -15,6 +15,7 @@ const KIT: KitView = {
     place: 'Hill',
     elevationM: 2000,
     roomC: 21,
+    checklist: USUAL_CHECKLIST,
     schools: USUAL_SCHOOLS,
     revision: 0,
     window: { tdsLowPercent: 1.2, tdsHighPercent: 1.4, yieldLowPercent: 18, yieldHighPercent: 22 },

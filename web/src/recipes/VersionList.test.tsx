@@ -1,7 +1,7 @@
 import { screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
-import { PLAN, recipe, version } from '../testing/fixtures';
+import { PLAN, proof, recipe, version } from '../testing/fixtures';
 import { problem, renderPart, standInServer } from '../testing/renderPart';
 import { VersionList } from './VersionList';
 
@@ -18,8 +18,11 @@ describe('the versions of a recipe', () => {
     expect(screen.queryByText('94 °C')).toBeNull();
   });
 
-  it('are accepted by a barista once brewed, and then wait for a lead', async () => {
-    const sent = standInServer({ 'PUT recipe-versions/11/acceptance': { body: recipe() } });
+  it('are accepted by a barista once brewed, and then say what is still to prove', async () => {
+    const sent = standInServer({
+      'PUT recipe-versions/11/acceptance': { body: recipe() },
+      'GET recipe-versions/11/proof': { body: proof() },
+    });
     const { unmount } = show();
     await userEvent.click(screen.getByRole('button', { name: 'Accept version 1' }));
     expect(
@@ -27,8 +30,10 @@ describe('the versions of a recipe', () => {
     ).toEqual(['PUT recipe-versions/11/acceptance']);
     unmount();
     show(recipe({ versions: [version({ accepted: SIGNED })] }));
-    expect(await screen.findByText('Waits for a lead to sign it off.')).toBeTruthy();
-    expect(screen.queryByRole('button', { name: /Sign off/ })).toBeNull();
+    expect(await screen.findByText('To prove: another pair of hands.')).toBeTruthy();
+    expect(screen.getByRole('link', { name: 'Prove version 1' }).getAttribute('href')).toBe(
+      '/recipes/7/proof/11',
+    );
   });
 
   it('are not accepted unbrewed', () => {

@@ -1,17 +1,20 @@
-import { movesFrom, planChanges } from '@vendu/core';
+import { Link } from 'react-router';
+import { CHECK_NAMES, movesFrom, planChanges } from '@vendu/core';
 import type { ChangeView, RecipeVersionView, RecipeView, Signature } from '@vendu/contract';
 import { useChangesQuery } from '../api/changesApi';
 import { ChangeCame } from '../brews/ChangeCame';
 import { ChangeToCome } from '../brews/ChangeToCome';
 import { troubleOf } from '../api/problem';
+import { useProofQuery } from '../api/proofApi';
 import { useSessionQuery } from '../session/sessionApi';
-import { Button } from '../ui/Button';
+import { Button, ButtonLink } from '../ui/Button';
 import { dayOf } from '../ui/dates';
+import { listed } from '../ui/listed';
 import { TroubleNotice } from '../ui/Notice';
 import { offerUndoOf } from '../ui/offerUndo';
 import { CardChanges } from '../publications/CardChanges';
 import { PublishForm } from './PublishForm';
-import { versionStateOf } from './versionStateOf';
+import { versionStateOf } from '../ui/versionStateOf';
 import { useSetAcceptedMutation, useSetSignedOffMutation, useSetWithdrawnMutation } from '../api/recipesApi';
 
 interface VersionListProps {
@@ -122,13 +125,14 @@ function Signatures({ recipe, version }: { recipe: RecipeView; version: RecipeVe
       <Signed
         words="Signed off"
         signature={version.signedOff}
+        proofPath={`/recipes/${recipe.id}/proof/${versionId}`}
         onTakeBack={
           moves.includes('take-sign-off-back')
             ? () =>
                 void offerUndoOf(
-                  setSignedOff({ versionId, signedOff: false }),
+                  setSignedOff({ versionId, signOff: null }),
                   `Sign-off of version ${number} taken back`,
-                  () => void setSignedOff({ versionId, signedOff: true }),
+                  () => void setSignedOff({ versionId, signOff: { reason: '' } }),
                 )
             : null
         }
@@ -171,26 +175,45 @@ function Signatures({ recipe, version }: { recipe: RecipeView; version: RecipeVe
           Accept version {number}
         </Button>
       )}
-      {state === 'accepted' &&
-        (moves.includes('sign-off') ? (
-          <Button
-            className="self-start"
-            weight="main"
-            onClick={() => void setSignedOff({ versionId, signedOff: true })}
-          >
-            Sign off version {number}
-          </Button>
-        ) : (
-          <p className="caption">Waits for a lead to sign it off.</p>
-        ))}
+      {state === 'accepted' && <ProofSoFar recipeId={recipe.id} version={version} isLead={isLead} />}
       {version.signedOff &&
         !published &&
         (moves.includes('publish') ? (
           <PublishForm recipe={recipe} version={version} />
         ) : (
-          <p className="caption">Waits for a lead to publish it.</p>
+          <p className="caption">
+            {state === 'superseded'
+              ? 'Superseded: another version has been public since.'
+              : 'Waits for a lead to publish it.'}
+          </p>
         ))}
       <TroubleNotice trouble={trouble} />
+    </div>
+  );
+}
+
+/** What an accepted version still has to show; its proof is where it is signed off. */
+function ProofSoFar({
+  recipeId,
+  version: { id, number },
+  isLead,
+}: {
+  recipeId: number;
+  version: RecipeVersionView;
+  isLead: boolean;
+}) {
+  const { data: proof } = useProofQuery(id);
+  const missing = proof?.checks
+    .filter(({ state }) => state === 'missing')
+    .map(({ check }) => CHECK_NAMES[check]);
+  return (
+    <div className="flex flex-col items-start gap-2">
+      <p className="min-h-5 text-small">
+        {missing && (missing.length > 0 ? `To prove: ${listed(missing)}.` : 'Proven: nothing is missing.')}
+      </p>
+      <ButtonLink to={`/recipes/${recipeId}/proof/${id}`} weight="main">
+        {missing?.length === 0 && isLead ? `Sign off version ${number}` : `Prove version ${number}`}
+      </ButtonLink>
     </div>
   );
 }
@@ -198,10 +221,13 @@ function Signatures({ recipe, version }: { recipe: RecipeView; version: RecipeVe
 function Signed({
   words,
   signature,
+  proofPath,
   onTakeBack,
 }: {
   words: string;
   signature: Signature | null;
+  /** Where it can be read what the signature rests on. */
+  proofPath?: string;
   onTakeBack: (() => void) | null;
 }) {
   if (!signature) return null;
@@ -211,6 +237,11 @@ function Signed({
       <span className="caption">
         by {signature.by}, {dayOf(signature.at)}
       </span>
+      {proofPath && (
+        <Link to={proofPath} className="ml-2 text-tiny text-quiet underline hover:text-ink">
+          its proof
+        </Link>
+      )}
       {onTakeBack && <TakeBack words="take back" onClick={onTakeBack} />}
     </p>
   );

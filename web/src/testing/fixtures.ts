@@ -4,11 +4,19 @@ import {
   EMPTY_SHEET,
   lotPrior,
   PAPER_PER_M,
+  USUAL_CHECKLIST,
   USUAL_SCHOOLS,
   type BrewKit,
   type BrewPlan,
 } from '@vendu/core';
-import type { BrewListItem, BrewView, RecipeVersionView, RecipeView, TastingView } from '@vendu/contract';
+import type {
+  BrewListItem,
+  BrewView,
+  ProofView,
+  RecipeVersionView,
+  RecipeView,
+  TastingView,
+} from '@vendu/contract';
 import type { LaidOutBrew } from '../bench/benchSlice';
 
 // Small true-to-shape objects for component tests; every test changes only what it is about.
@@ -59,6 +67,7 @@ export const LAID_OUT: LaidOutBrew = {
   wallMaterial: null,
   soakMin: null,
   retainedG: null,
+  grinderId: 1,
   grinderName: 'Grinder',
   grinderSetting: 5.2,
   secondSetting: null,
@@ -189,6 +198,77 @@ export function tastingView(changes: Partial<TastingView> = {}): TastingView {
     sentAt: '2026-11-21T09:40:00Z',
     isAfterOthers: false,
     isAltered: false,
+    ...changes,
+  };
+}
+
+/** The proof of the version above: two brews by one person, and nobody else's yet. */
+export function proof(changes: Partial<ProofView> = {}): ProofView {
+  const precision = {
+    mean: 1.3,
+    count: 2,
+    hands: 1,
+    repeatabilitySd: 0.02,
+    reproducibilitySd: null,
+    expected: null,
+  };
+  const brew = {
+    by: 'Tamsin',
+    grinder: 'Halyard',
+    isSetAside: false,
+    isSimulated: false,
+    doseG: 16,
+    waterG: 260,
+    tdsPercent: 1.3,
+    yieldPercent: 20,
+    drainS: 170,
+    roastAgeDays: 9,
+    stages: [],
+    startedAt: '2026-11-21T09:00:00Z',
+    notCounted: null,
+  };
+  return {
+    lotId: 3,
+    recipeId: 7,
+    recipeVersionId: 11,
+    checklist: USUAL_CHECKLIST,
+    hasOwnChecklist: false,
+    isProven: false,
+    isOneHand: true,
+    hands: ['Tamsin'],
+    grinders: ['Halyard'],
+    roastAgeDays: { from: 9, to: 9 },
+    strength: precision,
+    yield: { ...precision, mean: 20 },
+    drain: { ...precision, mean: 170 },
+    brews: [
+      { ...brew, id: 22, number: 2 },
+      { ...brew, id: 21, number: 1 },
+    ],
+    checks: [
+      {
+        check: 'repeats',
+        state: 'met',
+        finding: {
+          check: 'repeats',
+          have: 2,
+          need: 2,
+          apart: { strengthPercent: 0.02, yieldPoints: 0.3, drainS: 4 },
+          tooFarApart: [],
+        },
+        brewIds: [21, 22],
+        waiver: null,
+        waived: null,
+      },
+      {
+        check: 'second-hands',
+        state: 'missing',
+        finding: { check: 'second-hands', firstHands: 'Tamsin', others: [], offBy: [] },
+        brewIds: [],
+        waiver: null,
+        waived: null,
+      },
+    ],
     ...changes,
   };
 }

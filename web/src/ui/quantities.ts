@@ -59,6 +59,8 @@ export const MINUTES = plain('min', 'text-time', 0);
 export const KILOGRAMS = plain('kg', 'text-ink', 1);
 export const DAYS = plain('d', 'text-time', 0);
 export const COUNT = plain('', 'text-ink', 0);
+export const BREWS = plain('brews', 'text-ink', 0);
+export const POINTS = plain('points', 'text-yield', 1);
 export const DECIMAL = plain('', 'text-ink', 2);
 export const FLOW = plain('g/s', 'text-flow', 1);
 

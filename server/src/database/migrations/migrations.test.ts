@@ -26,6 +26,7 @@ const LANDED = {
   '0020-changes': '754551b8b036c740',
   '0021-room-for-label-notes': 'fd38659e868e8169',
   '0022-tasting-sheets': '9cbf559220af357e',
+  '0023-proof': '52f28552954a32ce',
 };
 
 describe('the steps of the schema', () => {
