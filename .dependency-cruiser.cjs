@@ -15,7 +15,7 @@ const WEB_FLOORS = [
   ['device', 'state', 'brewerSection'],
   ['api', 'instruments'],
   ['ui'],
-  ['board', 'staircase', 'saving', 'extractionMap'],
+  ['board', 'saving', 'extractionMap'],
   ['session'],
   ['kit', 'schools', 'publications', 'tasting'],
   ['proof'],
@@ -38,8 +38,9 @@ module.exports = {
   forbidden: [
     room('core', []),
     room('contract', ['core']),
-    room('server', ['contract', 'core']),
-    room('web', ['contract', 'core']),
+    room('card', ['contract', 'core']),
+    room('server', ['card', 'contract', 'core']),
+    room('web', ['card', 'contract', 'core']),
     room('cli', []),
     room('measures', ['core']),
     {
@@ -60,8 +61,8 @@ module.exports = {
       name: 'web-features-behind-ui',
       comment: 'the design system knows no feature',
       severity: 'error',
-      from: { path: '^web/src/(ui|staircase|extractionMap|brewerSection)/', pathNot: '\\.test\\.tsx?$' },
-      to: { path: '^web/src/', pathNot: '^web/src/(ui|staircase|extractionMap|brewerSection|api/problem)' },
+      from: { path: '^web/src/(ui|extractionMap|brewerSection)/', pathNot: '\\.test\\.tsx?$' },
+      to: { path: '^web/src/', pathNot: '^web/src/(ui|extractionMap|brewerSection|api/problem)' },
     },
     ...webFloors,
     {

@@ -22,7 +22,8 @@ export default defineConfig({
         resolve: { conditions: ['vendu-source', ...defaultClientConditions] },
         test: {
           name: 'unit-web',
-          include: ['web/src/**/*.test.{ts,tsx}'],
+          include: ['{web,card}/**/*.test.{ts,tsx}'],
+          exclude: ['**/node_modules/**', '**/dist/**'],
           setupFiles: ['web/src/testing/setup.ts'],
           pool: 'threads',
           environment: 'jsdom',

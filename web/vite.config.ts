@@ -8,6 +8,12 @@ export default defineConfig({
   plugins: [react(), tailwindcss()],
   resolve: { conditions: ['vendu-source', ...defaultClientConditions] },
   worker: { format: 'es' },
-  server: { host: '127.0.0.1', proxy: { '/api': `http://127.0.0.1:${apiPort}` } },
+  server: {
+    host: '127.0.0.1',
+    // Pages of cards are the server's.
+    proxy: Object.fromEntries(
+      ['/api', '/card', '^/r/.'].map((path) => [path, `http://127.0.0.1:${apiPort}`]),
+    ),
+  },
   build: { chunkSizeWarningLimit: 700 },
 });

@@ -5,7 +5,18 @@ import { execa } from 'execa';
 import { ROOT } from './paths.js';
 import { step, Trouble } from './report.js';
 
+const CARD_INPUTS = [
+  'card/src',
+  'card/client',
+  'card/theme.css',
+  'card/vite.config.ts',
+  'core/src',
+  'contract/src',
+  'package-lock.json',
+];
 const WEB_INPUTS = [
+  'card/src',
+  'card/theme.css',
   'web/src',
   'web/public',
   'web/index.html',
@@ -14,20 +25,34 @@ const WEB_INPUTS = [
   'contract/src',
   'package-lock.json',
 ];
-const WEB_STAMP = join(ROOT, '.vendu', 'web-build');
-
-/** Compiles the server side (a no-op when nothing changed) and bundles the web side when its sources changed. */
+/** Compiles the server side (a no-op when nothing changed) and bundles what browsers run when its sources changed. */
 export async function build(): Promise<void> {
   await step('compiling', () => run('tsc', ['-b']));
-  const stamp = hashOf(WEB_INPUTS);
+  await bundleCard();
+  await bundle('web', { inputs: WEB_INPUTS, output: 'web/dist/index.html', words: 'the web application' });
+}
+
+/** What a customer's page brings along; the server links to it. */
+export function bundleCard(): Promise<void> {
+  return bundle('card', {
+    inputs: CARD_INPUTS,
+    output: 'card/dist/client/manifest.json',
+    words: 'the page of a card',
+  });
+}
+
+async function bundle(
+  room: string,
+  { inputs, output, words }: { inputs: readonly string[]; output: string; words: string },
+): Promise<void> {
+  const stampPath = join(ROOT, '.vendu', `${room}-build`);
+  const stamp = hashOf(inputs);
   const isFresh =
-    existsSync(join(ROOT, 'web/dist/index.html')) &&
-    existsSync(WEB_STAMP) &&
-    readFileSync(WEB_STAMP, 'utf8') === stamp;
+    existsSync(join(ROOT, output)) && existsSync(stampPath) && readFileSync(stampPath, 'utf8') === stamp;
   if (isFresh) return;
-  await step('bundling the web application', () => run('vite', ['build', 'web']));
+  await step(`bundling ${words}`, () => run('vite', ['build', room]));
   mkdirSync(join(ROOT, '.vendu'), { recursive: true });
-  writeFileSync(WEB_STAMP, stamp);
+  writeFileSync(stampPath, stamp);
 }
 
 /** Compiles what the measures are made of. */

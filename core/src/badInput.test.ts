@@ -240,6 +240,16 @@ const CASES: Record<string, { call: (input: never) => unknown; input: unknown }>
       },
     },
   },
+  kitchenAdvice: {
+    call: core.kitchenAdvice,
+    input: {
+      plan: PLAN,
+      kit: CONE_KIT,
+      drainedS: 200,
+      taste: 'bitter',
+      grinder: { points: [{ setting: 2, grindUm: 500, sdUm: 20 }], settingStep: 1, setting: 2 },
+    },
+  },
   forgiveness: { call: core.forgiveness, input: { plan: PLAN, kit: CONE_KIT, count: 20, seed: 1 } },
   simulatedBrewer: {
     call: core.simulatedBrewer,

@@ -6,6 +6,7 @@ export { failure, success, valueOf, type Failure, type Result, type Success } fr
 export { formatClock, formatDuration, parseDurationS } from './quantity/duration.js';
 export {
   elevationOf,
+  elevationWords,
   formatElevation,
   keptElevation,
   parseElevation,
@@ -112,6 +113,7 @@ export {
 } from './plan/plan.js';
 export { keepLocked, LOCKS, type Lock, type LockReason } from './plan/keepLocked.js';
 export { joinWithNext, moveDrawdown, movePourEnd, movePourStart, splitPour } from './plan/movePours.js';
+export { PROCESS_WORDS, processWords } from './lot/processWords.js';
 export { labelNotesIn, labelNotesText } from './lot/labelNotes.js';
 export { isOfProcess, mayHaveBase, processFaults, type Processing } from './lot/process.js';
 export {
@@ -123,6 +125,18 @@ export {
 } from './plan/agitating.js';
 export { endWords } from './plan/endWords.js';
 export { asItWaits } from './forecast/asItWaits.js';
+export { boilsTooSoonM } from './card/boilingNote.js';
+export { grindName } from './card/grindName.js';
+export { atOwnDose } from './card/ownDose.js';
+export { restAdvice } from './card/restAdvice.js';
+export { cardModel, type CardModel, type CardVariant, type Variant } from './card/variants.js';
+export { trialWords } from './card/trialWords.js';
+export { waterAdvice } from './card/waterAdvice.js';
+export { homeResults, type HomeResults } from './kitchen/homeResults.js';
+export { type KitchenAdvice, type KitchenAnswer } from './kitchen/kitchenAdvice.js';
+export { KITCHEN_TASTE_WORDS, KITCHEN_TASTES, type KitchenTaste } from './kitchen/kitchenTaste.js';
+export { kitchenWords } from './kitchen/kitchenWords.js';
+export { kitchenAdvice } from './kitchen/guarded.js';
 export { guidedMoment, type GuidedMoment } from './card/guidedSteps.js';
 export { pouredAtC, USUAL_ROOM_C } from './plan/openLid.js';
 export { grindingOf, grindWords, type GrindPart, type Grinding } from './plan/grinding.js';

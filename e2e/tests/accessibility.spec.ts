@@ -43,7 +43,8 @@ async function misplaced(page: Page): Promise<string[]> {
 async function expectGood(page: Page): Promise<void> {
   await expectClean(page);
   await page.emulateMedia({ colorScheme: 'dark' });
-  await expect(page.locator('html')).toHaveAttribute('data-theme', 'dark');
+  // Sheet and ink have changed places, whoever saw to it.
+  await expect(page.locator('html')).toHaveCSS('color-scheme', 'dark');
   await expectClean(page, ['color-contrast']);
   await page.emulateMedia({ colorScheme: 'light' });
   for (const size of SIZES) {
@@ -77,6 +78,7 @@ for (const [name, path, landmark] of [
   ['lot without brews', '/lots/5', 'Ermera Passion Co-ferment'],
   ['lot facts', '/lots/1/edit', /Facts of/],
   ['recipe', '/recipes/1', /Kittiwake cone/],
+  ['proof', '/recipes/4/proof/9', 'Proof of version 2'],
   ['brew, measured', '/brews/3#measure', 'Brew 3'],
   ['brew, tasted', '/brews/3#taste', 'Brew 3'],
   ['brew, at the cup', '/brews/3/taste/cool', 'Taste it cool'],

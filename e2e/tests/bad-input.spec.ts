@@ -145,10 +145,12 @@ test('what was taken out or set aside can be put back', async ({ page }) => {
 });
 
 test('addresses that name nothing say so and lead on', async ({ page }) => {
-  for (const path of ['/lots/99999', '/recipes/abc', '/brews/0', '/nowhere', '/r/none']) {
+  for (const path of ['/lots/99999', '/recipes/abc', '/brews/0', '/nowhere']) {
     await page.goto(path);
     await expect(page.getByRole('heading', { name: 'Page not found' })).toBeVisible();
   }
+  await page.goto('/r/none');
+  await expect(page.getByRole('heading', { name: 'No such recipe' })).toBeVisible();
 });
 
 async function type(field: Locator, text: string): Promise<void> {

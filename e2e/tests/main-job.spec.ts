@@ -185,7 +185,7 @@ test('from a new lot to a public recipe, typed as a new user would', async ({ pa
     await expect(phone.getByRole('heading', { name: 'Kasungiro Slope' })).toBeVisible();
     await expect(phone.getByText('Sweet and bright. Let it cool a little.')).toBeVisible();
     await expect(phone.getByText('95°C')).toBeVisible();
-    await expect(phone.getByText('203 °F', { exact: true })).toBeVisible();
+    await expect(phone.getByText('203 °F; above 1500 m straight off the boil')).toBeVisible();
     await phone.getByRole('button', { name: 'Start with the first pour' }).click();
     await expect(phone.getByRole('timer')).not.toHaveText('0:00');
     await expect(phone.locator('[aria-current=step]')).toContainText('Bloom');

@@ -2,6 +2,7 @@ import { expect, test } from '@playwright/test';
 import type { LotView } from '@vendu/contract';
 import { pageOf, signIn } from '../support/people';
 import { publish, startRecipe } from '../support/work';
+import { expectClean } from '../support/axe';
 
 const CARD = '/r/umuseke-ridge-kittiwake-cone';
 
@@ -36,12 +37,75 @@ test('a visitor finds the card from the list and learns nothing of the lab', asy
   await page.goto('/r');
   await page.getByRole('link', { name: /Umuseke Ridge/ }).click();
   await expect(page.getByText('97°C')).toBeVisible();
-  await expect(page.getByText('207 °F', { exact: true })).toBeVisible();
-  expect([...new Set(asked)].sort()).toEqual([
-    '/api/published',
-    '/api/published/umuseke-ridge-kittiwake-cone',
-    '/api/session',
-  ]);
+  await expect(page.getByText('207 °F; above 900 m straight off the boil')).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'As proven' })).toBeVisible();
+  expect([...new Set(asked)].sort()).toEqual(['/api/published', '/api/session']);
+});
+
+test('the card is all there without a script, and little of it is sent', async ({ browser }) => {
+  const context = await browser.newContext({
+    javaScriptEnabled: false,
+    viewport: { width: 390, height: 844 },
+  });
+  const page = await context.newPage();
+  await page.goto(CARD);
+  await expect(page.getByText('to 280 g on the scale')).toBeVisible();
+  await expect(page.getByText('In our trials of this coffee it was gone then.')).toBeVisible();
+  await expect(page.getByRole('button')).toHaveCount(0);
+  await context.close();
+});
+
+test('the card weighs little, and opens without a network after the first visit', async ({ browser }) => {
+  const context = await browser.newContext({ viewport: { width: 390, height: 844 } });
+  const page = await context.newPage();
+  const session = await context.newCDPSession(page);
+  await session.send('Network.enable');
+  const kindOf = new Map<string, string>();
+  const bytes: Record<string, number> = {};
+  session.on('Network.responseReceived', ({ requestId, type }) => kindOf.set(requestId, type));
+  session.on('Network.loadingFinished', ({ requestId, encodedDataLength }) => {
+    const kind = kindOf.get(requestId) ?? 'other';
+    bytes[kind] = (bytes[kind] ?? 0) + encodedDataLength;
+  });
+  await page.goto(CARD);
+  await expect(page.getByRole('button', { name: 'Start with the first pour' })).toBeVisible();
+  await page.waitForFunction(async () => {
+    const kept = await (await caches.open('cards')).keys();
+    return kept.length > 5 && navigator.serviceWorker.controller !== null;
+  });
+  const all = Object.values(bytes).reduce((sum, each) => sum + each, 0);
+  console.log(
+    `card: ${Math.round(all / 1000)} kB, of them script ${Math.round((bytes['Script'] ?? 0) / 1000)} kB`,
+  );
+  expect(bytes['Script']).toBeLessThan(40_000);
+  expect(all).toBeLessThan(150_000);
+  await context.setOffline(true);
+  await page.reload();
+  await expect(page.getByRole('heading', { name: 'Umuseke Ridge' })).toBeVisible();
+  await page.getByRole('button', { name: 'Start with the first pour' }).click();
+  await expect(page.getByRole('timer')).not.toHaveText('0:00');
+  await expect(page.locator('[aria-current=step]')).toContainText('Bloom');
+  await context.close();
+});
+
+test('a kitchen whose brew came out otherwise is told what to change, and tells the roastery', async ({
+  page,
+  browser,
+}) => {
+  await page.goto(CARD);
+  await page.getByLabel('It drained at').fill('3:40');
+  await page.getByLabel('and tastes').selectOption('bitter, dry');
+  await page.getByLabel('ground on').selectOption({ index: 1 });
+  await page.getByLabel('at setting').fill('3.5');
+  await page.getByRole('button', { name: 'What next?' }).click();
+  await expect(page.getByText(/^Set your grinder to .* µm coarser\.$/)).toBeVisible();
+  await expectClean(page);
+  await page.getByRole('button', { name: 'Tell the roastery' }).click();
+  await expect(page.getByText('Told. Thank you.')).toBeVisible();
+  const { page: lead, context } = await pageOf(browser, 'lead');
+  await lead.goto('/recipes/1');
+  await expect(lead.getByText(/^\d+ told: .*bitter, dry/)).toBeVisible();
+  await context.close();
 });
 
 test('what a barista changes in the lot reaches no public card until a lead publishes it again', async ({

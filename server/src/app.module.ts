@@ -13,6 +13,8 @@ import { KitModule } from './kit/kit.module.js';
 import { LotsModule } from './lots/lots.module.js';
 import { PracticeModule } from './practice/practice.module.js';
 import { ProofModule } from './proof/proof.module.js';
+import { HomeResultsModule } from './home-results/home-results.module.js';
+import { PublicPageModule } from './public-page/public-page.module.js';
 import { PublicationsModule } from './publications/publications.module.js';
 import { RecipesModule } from './recipes/recipes.module.js';
 import { RunningBrewsModule } from './running-brews/running-brews.module.js';
@@ -60,6 +62,8 @@ export class AppModule {
         InstrumentFeedsModule,
         ProofModule,
         PublicationsModule,
+        PublicPageModule,
+        HomeResultsModule,
         ChangesModule,
         TastersModule,
         FilesModule,

@@ -8,6 +8,7 @@ import { Logger } from 'nestjs-pino';
 import { AppModule } from './app.module.js';
 import type { Configuration } from './configuration.js';
 import { serveOpenApi } from './openapi/openapi.js';
+import { cardMiddleware } from './public-page/card.middleware.js';
 import { readJson } from './input/read-body.js';
 import { inputPipe } from './problem/input.pipe.js';
 import { ProblemFilter } from './problem/problem.filter.js';
@@ -44,6 +45,7 @@ export async function createApplication(configuration: Configuration): Promise<N
   app.use(requestIdMiddleware);
   app.use(helmet(SECURITY_HEADERS));
   app.use(compression());
+  app.use(cardMiddleware());
   // The page before the session: a database that is down must not keep the application from opening.
   if (configuration.webRoot !== null) app.use(siteMiddleware(configuration.webRoot));
   app.use('/api', originMiddleware);
@@ -53,7 +55,8 @@ export async function createApplication(configuration: Configuration): Promise<N
     '/api/instrument-feeds',
     express.text({ limit: FEED_LIMIT, type: ['text/plain', 'application/x-ndjson'] }),
   );
-  app.setGlobalPrefix('api');
+  // Customers' pages have short addresses, that fit on a bag.
+  app.setGlobalPrefix('api', { exclude: ['r/:slug', 'r/:slug/*rest'] });
   app.useGlobalPipes(inputPipe());
   app.useGlobalFilters(new ProblemFilter());
   app.enableShutdownHooks();

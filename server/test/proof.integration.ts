@@ -99,9 +99,9 @@ describe('a proof', () => {
       await brewed(app.barista, recipe),
       await brewed(app.secondBarista, recipe, { grinderId: 2 }),
     ];
-    await taste(app.barista, one!, 'sweet');
+    await taste(app.barista, one, 'sweet');
     await app.lead.put(`${path}/sign-off`).send({}).expect(200);
-    await app.barista.post(`/api/brews/${one!.id}/set-aside`).send({}).expect(200);
+    await app.barista.post(`/api/brews/${one.id}/set-aside`).send({}).expect(200);
     const publication = { recipeVersionId: version.id, introduction: '' };
     const refused = await app.lead.post('/api/publications').send(publication).expect(409);
     expect((refused.body as Problem).detail).toContain('repeats that agree');
@@ -118,7 +118,7 @@ describe('a proof', () => {
     const { path } = await accepted();
     await app.barista.put(`${path}/waivers/repeats`).send({ reason: 'no time' }).expect(403);
     const empty = await app.lead.put(`${path}/waivers/repeats`).send({ reason: ' ' }).expect(422);
-    expect((empty.body as Problem).errors?.[0]?.field).toBe('reason');
+    expect((empty.body as Problem).errors[0]?.field).toBe('reason');
     await app.lead.put(`${path}/waivers/taste`).send({ reason: 'x' }).expect(404);
     for (const check of PROOF_CHECKS) {
       await app.lead
@@ -155,7 +155,7 @@ describe('a proof', () => {
     await brewed(app.lead, recipe);
     expect(await proofOf(path)).toMatchObject({ hasOwnChecklist: true, isProven: true, isOneHand: true });
     const refused = await app.lead.put(`${path}/sign-off`).send({}).expect(422);
-    expect((refused.body as Problem).errors?.[0]?.field).toBe('reason');
+    expect((refused.body as Problem).errors[0]?.field).toBe('reason');
     await app.lead.put(`${path}/sign-off`).send({ reason: 'Nobody else is in this week.' }).expect(200);
     await app.lead.put(`/api/recipes/${recipe.id}/checklist`).send({ checklist: null }).expect(200);
     expect((await proofOf(path)).hasOwnChecklist).toBe(false);
@@ -174,7 +174,7 @@ describe('a proof', () => {
     expect(house.checklist).toEqual(USUAL_CHECKLIST);
     const wrong = { ...USUAL_CHECKLIST, repeats: 1, revision: house.revision };
     const refused = await app.lead.put('/api/kit/checklist').send(wrong).expect(422);
-    expect((refused.body as Problem).errors?.[0]).toMatchObject({
+    expect((refused.body as Problem).errors[0]).toMatchObject({
       field: 'repeats',
       allowed: '2 to 12 brews',
     });

@@ -2,6 +2,7 @@ import { execa } from 'execa';
 import getPort, { portNumbers } from 'get-port';
 import { environmentOf, prepareDatabase, type ApplicationSettings } from '../application.js';
 import { atEnd } from '../cleanup.js';
+import { bundleCard } from '../build.js';
 import { ensureDebianPackages, MARIADB } from '../debian.js';
 import { ensureSchema } from '../databaseAccounts.js';
 import { startDatabase } from '../mariadb.js';
@@ -16,6 +17,7 @@ export async function dev({ port }: { port: number }): Promise<void> {
   const secrets = ensureSecrets(paths.secrets);
   const local = { cwd: ROOT, preferLocal: true, stdio: 'inherit', reject: false } as const;
   await step('compiling', () => execa('tsc', ['-b'], local));
+  await bundleCard();
   const database = await step('starting MariaDB', () => startDatabase(paths, secrets));
   atEnd(database.stop);
   await ensureSchema(database, 'vendu');

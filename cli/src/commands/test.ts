@@ -29,6 +29,8 @@ const CHECKS: { label: string; program: string; args: string[] }[] = [
       '.dependency-cruiser.cjs',
       'core/src',
       'contract/src',
+      'card/src',
+      'card/client',
       'server/src',
       'web/src',
       'cli/src',
@@ -36,7 +38,7 @@ const CHECKS: { label: string; program: string; args: string[] }[] = [
     ],
   },
   { label: 'dead code', program: 'knip', args: [] },
-  ...['core', 'contract', 'server', 'web', 'cli', 'measures', 'e2e'].map((room) => ({
+  ...['core', 'contract', 'card', 'server', 'web', 'cli', 'measures', 'e2e'].map((room) => ({
     label: `types of ${room}`,
     program: 'tsc',
     args: ['-p', `${room}/tsconfig.json`],

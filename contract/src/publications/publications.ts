@@ -1,6 +1,22 @@
 import { Type } from 'class-transformer';
-import type { BaseProcess, BrewPlan, KeptElevation, Process } from '@vendu/core';
-import { NumberBetween, TextUpTo } from '../validation/decorators.js';
+import { IsUUID, ValidateIf } from 'class-validator';
+import {
+  KITCHEN_TASTES,
+  type BaseProcess,
+  type BrewKit,
+  type BrewPlan,
+  type CardModel,
+  type Finding,
+  type GrinderWord,
+  type HomeResults,
+  type KeptElevation,
+  type KitchenTaste,
+  type MeasuredPoint,
+  type PlanChange,
+  type Precision,
+  type Process,
+} from '@vendu/core';
+import { NumberBetween, OneOf, TextUpTo } from '../validation/decorators.js';
 
 export class PublishDto {
   @NumberBetween({ label: 'Recipe version', unit: '', min: 1, max: 2_147_483_647, whole: true })
@@ -24,7 +40,10 @@ export interface PublicationView {
 
 /** One thing in which a published card differs from what its lot, kit or house say now. */
 export interface CardChange {
-  field: Exclude<keyof PublishedCard, 'plan' | 'introduction' | 'versionNumber'>;
+  field: Exclude<
+    keyof PublishedCard,
+    'plan' | 'introduction' | 'versionNumber' | 'grinders' | 'water' | 'proof' | 'trials' | 'model'
+  >;
   published: string;
   now: string;
 }
@@ -69,6 +88,35 @@ export class PublishedQueryDto {
   page: number = 1;
 }
 
+/** A grinder of the house as a card lists it. */
+export interface CardGrinder {
+  name: string;
+  points: readonly MeasuredPoint[];
+  settingStep: number;
+  finestSetting: number | null;
+  coarsestSetting: number | null;
+  words: readonly GrinderWord[];
+}
+
+/** What the lot's own trials found to help against a taste. */
+export interface CardTrial {
+  finding: Finding;
+  /** What was changed, and by how much. */
+  change: string;
+  /** It was gone after. */
+  came: boolean;
+}
+
+/** What was proved, as a customer may expect it. */
+export interface CardProof {
+  strength: Precision;
+  yield: Precision;
+  drain: Precision | null;
+  hands: number;
+  grinders: number;
+  roastAgeDays: { from: number; to: number };
+}
+
 /** What the card says, kept as it was when it was published: nothing of the lab's own work beyond it. */
 export interface PublishedCard extends Omit<PublicRecipeListItem, 'slug'>, KeptElevation {
   farm: string;
@@ -81,6 +129,13 @@ export interface PublishedCard extends Omit<PublicRecipeListItem, 'slug'>, KeptE
   secondSetting?: number;
   introduction: string;
   versionNumber: number;
+  // Left out on cards older than these, and where nothing is known.
+  grinders?: CardGrinder[];
+  water?: { name: string; hardnessMgPerL: number; alkalinityMgPerL: number };
+  proof?: CardProof;
+  trials?: CardTrial[];
+  /** What the page brews by itself with: brewer, paper, room, and what the lot taught. */
+  model?: CardModel & { kit: BrewKit };
 }
 
 /** What a visitor sees. */
@@ -88,3 +143,42 @@ export interface PublicRecipeView extends PublishedCard {
   slug: string;
   publishedAt: string;
 }
+
+/** A card with what stands around it on its page. */
+export interface PublicPageView {
+  card: PublicRecipeView;
+  /** A newer card of the recipe is public. */
+  isSuperseded: boolean;
+  /** The lot's cards for other brewers. */
+  editions: { slug: string; brewerName: string }[];
+  /** All versions that were public, newest first, and what changed from the one before. */
+  versions: { number: number; publishedAt: string; changes: PlanChange[] }[];
+}
+
+/** How a card came out in somebody's kitchen: told with consent, without a name. */
+export class HomeResultDto {
+  @IsUUID('4', { message: 'The key of a result is a UUID.' })
+  key!: string;
+
+  @NumberBetween({ label: 'Version', unit: '', min: 1, max: 100_000, whole: true })
+  versionNumber!: number;
+
+  @NumberBetween({ label: 'Dose', unit: 'g', min: 5, max: 60 })
+  doseG!: number;
+
+  @NumberBetween({ label: 'Drained at', unit: 's', min: 20, max: 1800 })
+  drainedS!: number;
+
+  @OneOf({ label: 'Taste', values: KITCHEN_TASTES })
+  taste!: KitchenTaste;
+
+  /** One of the card's; empty for one that is not listed. */
+  @TextUpTo({ label: 'Grinder', max: 160 })
+  grinder: string = '';
+
+  @ValidateIf((_, value) => value !== null)
+  @NumberBetween({ label: 'Setting', unit: '', min: -1000, max: 10_000 })
+  setting: number | null = null;
+}
+
+export type HomeResultsView = HomeResults;

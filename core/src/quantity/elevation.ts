@@ -72,3 +72,8 @@ export function keptElevation(elevation: Elevation | null): Required<KeptElevati
   }
   return { elevationFromM: elevation.fromM, elevationToM: elevation.toM, elevationWord: null };
 }
+
+/** Where a lot grew, as it stands beside its other facts: `1700–1950 m`, `grown high`. */
+export function elevationWords(elevation: Elevation): string {
+  return typeof elevation === 'string' ? `grown ${elevation}` : formatElevation(elevation);
+}

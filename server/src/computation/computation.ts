@@ -1,11 +1,12 @@
 import { createRequire } from 'node:module';
 import { Injectable, type OnModuleDestroy } from '@nestjs/common';
 import { Piscina } from 'piscina';
-import type { calibrateLot, fittedStart, forgiveness } from '@vendu/core';
+import type { calibrateLot, cardModel, fittedStart, forgiveness } from '@vendu/core';
 
 /** Functions of core that take long enough to hold up other requests. */
 interface Heavy {
   calibrateLot: typeof calibrateLot;
+  cardModel: typeof cardModel;
   fittedStart: typeof fittedStart;
   forgiveness: typeof forgiveness;
 }

@@ -22,9 +22,8 @@ import { kitNames, WITH_KIT } from '../brews/kit-names.js';
 import { TraceModel } from '../brews/trace.model.js';
 import { TastingModel } from '../brews/tasting.model.js';
 import { BrewerModel } from '../kit/brewer.model.js';
-import { GrinderModel } from '../kit/grinder.model.js';
 import { HouseModel } from '../kit/house.model.js';
-import { brewerView, grinderView } from '../kit/kit-views.js';
+import { brewerView } from '../kit/kit-views.js';
 import { PaperModel } from '../kit/paper.model.js';
 import { refreshLotProgress } from '../lots/lot-progress.js';
 import { LotModel } from '../lots/lot.model.js';
@@ -33,7 +32,6 @@ import { PersonModel } from '../people/person.model.js';
 import { ProofReader } from '../proof/proof-reader.js';
 import { ProofWaiverModel } from '../proof/proof-waiver.model.js';
 import { PublicationModel } from '../publications/publication.model.js';
-import { composeCard } from '../publications/published-card.js';
 import { slugOf } from '../publications/slug.js';
 import { RecipeVersionModel } from '../recipes/recipe-version.model.js';
 import { RecipeModel } from '../recipes/recipe.model.js';
@@ -46,6 +44,7 @@ import { at, dateDaysAgo, momentDaysAgo } from './demo-dates.js';
 import { inventBrew } from './invent-brew.js';
 import { inventRecord } from './invent-record.js';
 import { inventSheets } from './invent-sheets.js';
+import { loadCards } from './load-cards.js';
 import { loadExpectations } from './load-expectations.js';
 import { loadKit, type DemoKit } from './load-kit.js';
 import { DEMO_LOTS, type DemoBrew, type DemoLot } from './scenario.js';
@@ -90,6 +89,7 @@ export async function loadDemo(sequelize: Sequelize): Promise<boolean> {
     await refreshLotProgress(sequelize);
   });
   await keepEvidenceOfFinished(sequelize);
+  await loadCards(sequelize);
   return true;
 }
 
@@ -276,17 +276,12 @@ async function reach(
   });
   if (lot.reached === 'signed-off') return;
   await recipe.update({ slug: slugOf(words) });
-  const introduction = lot.introduction ?? '';
-  const equipped = await RecipeModel.findByPk(recipe.id, {
-    include: [LotModel, BrewerModel, PaperModel, GrinderModel],
-    rejectOnEmpty: true,
-  });
-  const grinder = grinderView(equipped.grinder);
   await PublicationModel.create({
     recipeId: recipe.id,
     recipeVersionId: version.id,
-    introduction,
-    card: composeCard({ recipe: equipped, version, house: HOUSE, grinder, introduction }),
+    introduction: lot.introduction ?? '',
+    // Written once all that it tells of is there.
+    card: null,
     publishedBy: lead.id,
     createdAt: momentDaysAgo(2, 11),
   });

@@ -21,5 +21,7 @@ export class PublicationModel extends Model<
   @Column(DataType.JSON) declare card: PublishedCard | null;
   @Column(DataType.INTEGER) declare publishedBy: number;
   @Column(DataType.DATE) declare withdrawnAt: Date | null;
+  /** Withdrawn by a lead, not only followed by a newer one. */
+  @Column(DataType.BOOLEAN) declare isRecalled: CreationOptional<boolean>;
   @BelongsTo(() => PersonModel, 'publishedBy') declare publisher: NonAttribute<PersonModel>;
 }

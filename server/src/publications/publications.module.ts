@@ -1,14 +1,17 @@
 import { Module } from '@nestjs/common';
+import { BrewsModule } from '../brews/brews.module.js';
+import { ComputationModule } from '../computation/computation.module.js';
 import { KitModule } from '../kit/kit.module.js';
 import { ProofModule } from '../proof/proof.module.js';
 import { RecipesModule } from '../recipes/recipes.module.js';
+import { CardContentsService } from './card-contents.js';
 import { PublicationsController } from './publications.controller.js';
 import { PublicationsService } from './publications.service.js';
 
 @Module({
-  imports: [KitModule, ProofModule, RecipesModule],
+  imports: [BrewsModule, ComputationModule, KitModule, ProofModule, RecipesModule],
   controllers: [PublicationsController],
-  providers: [PublicationsService],
+  providers: [CardContentsService, PublicationsService],
   exports: [PublicationsService],
 })
 export class PublicationsModule {}

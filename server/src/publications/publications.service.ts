@@ -26,6 +26,7 @@ import { parsedJson } from '../database/raw-row.js';
 import type { RequestKeyOf } from '../writing/request-key.js';
 import { Writing } from '../writing/writing.js';
 import { cardChanges, composeCard } from './published-card.js';
+import { proofOn, CardContentsService } from './card-contents.js';
 import { PublicationModel } from './publication.model.js';
 import { slugOf } from './slug.js';
 
@@ -41,6 +42,7 @@ export class PublicationsService {
     private readonly sequelize: Sequelize,
     private readonly recipes: RecipesService,
     private readonly kit: KitService,
+    private readonly contents: CardContentsService,
     private readonly proof: ProofService,
     private readonly writing: Writing,
   ) {}
@@ -57,13 +59,20 @@ export class PublicationsService {
     const known = await RecipeVersionModel.findByPk(recipeVersionId);
     if (!known) throw invalidField({ field: 'recipeVersionId', message: 'There is no such recipe version.' });
     const { recipeId } = known;
-    const proven = await this.proof.proven(recipeVersionId, person);
+    const [proven, contents] = await Promise.all([
+      this.proof.proven(recipeVersionId, person),
+      recipeWithParts(recipeId).then((recipe) => this.contents.of(recipe, known)),
+    ]);
     const publishIt = async () => {
       const version = await RecipeVersionModel.findByPk(recipeVersionId, { rejectOnEmpty: true });
       await refuseMove(version, 'publish');
-      await proven();
+      const shown = await proven();
       const recipe = await recipeWithParts(recipeId);
-      const card = await this.cardOf(recipe, version, introduction);
+      const card: PublishedCard = {
+        ...(await this.cardOf(recipe, version, introduction)),
+        ...contents,
+        ...proofOn(shown),
+      };
       const live = await livePublication(recipeId);
       if (live?.recipeVersionId === recipeVersionId && saysTheSame(live, card)) {
         throw new ProblemError('conflict', 'This version is public already, and its card says the same.');
@@ -92,7 +101,7 @@ export class PublicationsService {
       if ((row.withdrawnAt !== null) === isWithdrawn) return;
       const version = await RecipeVersionModel.findByPk(row.recipeVersionId, { rejectOnEmpty: true });
       await refuseMove(version, isWithdrawn ? 'withdraw' : 'restore');
-      await row.update({ withdrawnAt: isWithdrawn ? new Date() : null });
+      await row.update({ withdrawnAt: isWithdrawn ? new Date() : null, isRecalled: isWithdrawn });
     });
     return this.recipes.read(recipeId);
   }
@@ -127,7 +136,11 @@ export class PublicationsService {
     for (const row of bare) {
       const version = await RecipeVersionModel.findByPk(row.recipeVersionId, { rejectOnEmpty: true });
       const recipe = await recipeWithParts(row.recipeId);
-      await row.update({ card: await this.cardOf(recipe, version, row.introduction) });
+      const [card, contents] = await Promise.all([
+        this.cardOf(recipe, version, row.introduction),
+        this.contents.of(recipe, version),
+      ]);
+      await row.update({ card: { ...card, ...contents, ...proofOn(version.proof) } });
     }
   }
 

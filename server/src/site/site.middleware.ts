@@ -2,6 +2,9 @@ import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import express, { Router } from 'express';
 
+/** The API, and the pages of cards: made by the server. */
+const IS_SERVED = /^\/(api|r\/.)/;
+
 /**
  * Serves the built web application: its files, and its one page for every other address, so that a
  * deep link such as `/lots/3` opens. Addresses under `/api` and missing assets fall through to 404.
@@ -17,7 +20,7 @@ export function siteMiddleware(webRoot: string): Router {
   router.use(express.static(webRoot, { index: false }));
   router.use((request, response, next) => {
     const isPage =
-      request.method === 'GET' && !request.path.startsWith('/api') && request.accepts('html') !== false;
+      request.method === 'GET' && !IS_SERVED.test(request.path) && request.accepts('html') !== false;
     if (isPage) response.sendFile(join(webRoot, 'index.html'), { headers: { 'Cache-Control': 'no-cache' } });
     else next();
   });

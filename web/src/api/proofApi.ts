@@ -20,7 +20,7 @@ const showProof = showing<ProofView>((proof) =>
   proofQueries.util.updateQueryData('proof', proof.recipeVersionId, () => proof),
 );
 
-export const proofApi = proofQueries.injectEndpoints({
+const proofApi = proofQueries.injectEndpoints({
   endpoints: (build) => ({
     waive: build.mutation<ProofView, { versionId: number; check: ProofCheckId; reason: string }>({
       query: ({ versionId, check, reason }) => ({

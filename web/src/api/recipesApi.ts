@@ -1,4 +1,5 @@
 import type {
+  HomeResultsView,
   NewRecipeDto,
   NewVersionDto,
   PublishDto,
@@ -31,6 +32,9 @@ const changed = (recipe: RecipeView | undefined) =>
 
 export const recipesApi = recipeQueries.injectEndpoints({
   endpoints: (build) => ({
+    homeResults: build.query<HomeResultsView, number>({
+      query: (recipeId) => `recipes/${recipeId}/home-results`,
+    }),
     startingRecipe: build.query<StartingPreview, { lotId: number; recipe: NewRecipeDto }>({
       query: ({ lotId, recipe }) => ({ url: `lots/${lotId}/starting-recipe`, method: 'POST', body: recipe }),
       providesTags: (_, __, { lotId }) => [...lotTags(lotId), { type: 'Recipe', id: LIST }, 'Kit'],
@@ -89,6 +93,7 @@ export const recipesApi = recipeQueries.injectEndpoints({
 });
 
 export const {
+  useHomeResultsQuery,
   useLazyRecipeQuery,
   useRecipeQuery,
   useStartingRecipeQuery,

@@ -40,7 +40,6 @@ const PAGES = {
   brew: page(async () => (await import('../brews/BrewPage')).BrewPage),
   taste: page(async () => (await import('../tasting/TastePage')).TastePage),
   published: page(async () => (await import('../publications/PublishedPage')).PublishedPage),
-  publicRecipe: page(async () => (await import('../publications/PublicRecipePage')).PublicRecipePage),
 };
 
 /** The addresses of the application. What a page will need is asked for at once, not one thing after the other. */
@@ -69,7 +68,6 @@ export function createRouter(ask: Ask) {
         { path: '/', element: <Navigate to="/lots" replace /> },
         { path: '/sign-in', element: <SignInPage /> },
         route('/r', PAGES.published),
-        route('/r/:slug', PAGES.publicRecipe),
         { path: '/bench/:versionId', element: <BenchPage /> },
         {
           element: <Frame />,

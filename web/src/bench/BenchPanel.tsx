@@ -1,5 +1,5 @@
 import { callsFor, formatClock, formatRatio, planRatio } from '@vendu/core';
-import { FittedStaircase } from '../staircase/FittedStaircase';
+import { FittedStaircase } from '../ui/FittedStaircase';
 import { classes } from '../ui/classes';
 import { soFar, type BenchBrew } from './benchBrew';
 import { BedSeenButtons } from './BedSeenButtons';

@@ -1,7 +1,7 @@
 import { actualStaircase, sinceStart } from '@vendu/core';
 import type { BrewView } from '@vendu/contract';
 import { traceLine } from '../bench/traceLine';
-import { FittedStaircase } from '../staircase/FittedStaircase';
+import { FittedStaircase } from '../ui/FittedStaircase';
 import { useTraceQuery } from '../api/brewsApi';
 
 /** The plan with what was done over it, off the scale where there was one. */

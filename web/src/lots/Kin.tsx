@@ -14,7 +14,7 @@ import { carriedOver } from '../recipes/carriedOver';
 import { useLazyRecipeQuery, useStartRecipeMutation } from '../api/recipesApi';
 import { Button } from '../ui/Button';
 import { TroubleNotice } from '../ui/Notice';
-import { elevationWords, processWords } from '../ui/words';
+import { elevationWords, processWords } from '@vendu/core';
 import { useKinQuery } from '../api/lotsApi';
 
 /** Other lots of the producer: what they tasted of, in what they differ, and their recipes to begin with. */

@@ -4,7 +4,8 @@ import type { LotsQueryDto } from '@vendu/contract';
 import { KeyHint } from '../ui/Button';
 import { classes } from '../ui/classes';
 import { INPUT } from '../ui/Field';
-import { PROCESS_WORDS, STAGE_WORDS } from '../ui/words';
+import { STAGE_WORDS } from '../ui/words';
+import { PROCESS_WORDS } from '@vendu/core';
 
 /** Typing settles before the list is asked for again, ms. */
 const SETTLES_MS = 200;

@@ -15,11 +15,12 @@ import {
 import type { Trouble } from '../api/problem';
 import { readDraft, writeDraft } from '../device/draft';
 import { Button, ButtonLink } from '../ui/Button';
-import { COUNTRIES } from '../ui/countries';
+import { COUNTRIES } from '@vendu/card/countries';
 import { Field, INPUT } from '../ui/Field';
 import { Fold } from '../ui/Fold';
 import { TroubleNotice } from '../ui/Notice';
-import { PROCESS_WORDS, ROAST_WORDS, SIGN_WORDS } from '../ui/words';
+import { ROAST_WORDS, SIGN_WORDS } from '../ui/words';
+import { PROCESS_WORDS } from '@vendu/core';
 import { formFieldOf, lotFormResolver, readLotForm, type LotDraft, type LotFormText } from './lotForm';
 
 interface LotFormProps {

@@ -2,11 +2,12 @@ import type { KeyboardEvent, ReactNode } from 'react';
 import { Link } from 'react-router';
 import type { LotListItem, LotSort, LotsQueryDto } from '@vendu/contract';
 import { elevationOf, formatRatio, planRatio } from '@vendu/core';
-import { StaircaseThumb } from '../staircase/StaircaseThumb';
+import { StaircaseThumb } from '@vendu/card';
 import { classes } from '../ui/classes';
-import { countryName } from '../ui/countries';
+import { countryName } from '@vendu/card/countries';
 import { StageLadder } from '../ui/StageLadder';
-import { DUE_WORDS, elevationWords, processWords } from '../ui/words';
+import { DUE_WORDS } from '../ui/words';
+import { elevationWords, processWords } from '@vendu/core';
 import { launchWords } from './launchWords';
 
 const HEAD = 'border-ink pb-1.5 align-bottom text-tiny font-medium text-quiet lg:border-b';

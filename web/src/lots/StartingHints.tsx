@@ -9,7 +9,7 @@ import {
 } from '@vendu/core';
 import type { KitView } from '@vendu/contract';
 import { FIGURE_WORDS, signed } from '../recipes/figureWords';
-import { StaircaseThumb } from '../staircase/StaircaseThumb';
+import { StaircaseThumb } from '@vendu/card';
 import { readLotForm, type LotFormText } from './lotForm';
 
 /** What the facts typed so far do to the starting recipe, fact by fact, before the lot is even added. */

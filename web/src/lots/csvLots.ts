@@ -9,8 +9,9 @@ import {
   type LotSign,
 } from '@vendu/core';
 import { LABEL_NOTES, LOT_FIGURES, LOT_TEXTS, type FieldError, type NewLotDto } from '@vendu/contract';
-import { COUNTRIES } from '../ui/countries';
-import { PROCESS_WORDS, ROAST_WORDS, SIGN_WORDS } from '../ui/words';
+import { COUNTRIES } from '@vendu/card/countries';
+import { ROAST_WORDS, SIGN_WORDS } from '../ui/words';
+import { PROCESS_WORDS } from '@vendu/core';
 import { EMPTY_LOT, readLotForm, type LotFormText } from './lotForm';
 
 const headings = ({ label, alsoCalled }: { label: string; alsoCalled: readonly string[] }) => [

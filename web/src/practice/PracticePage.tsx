@@ -12,7 +12,7 @@ import { troubleOf } from '../api/problem';
 import { traceLine } from '../bench/traceLine';
 import { BrewerSection, brewerWords } from '../brewerSection/BrewerSection';
 import { useLotsQuery } from '../api/lotsApi';
-import { FittedStaircase } from '../staircase/FittedStaircase';
+import { FittedStaircase } from '../ui/FittedStaircase';
 import { Button } from '../ui/Button';
 import { INPUT } from '../ui/Field';
 import { TroubleNotice } from '../ui/Notice';

@@ -76,9 +76,7 @@ export function ChecklistChoice({
                 dto={ChecklistDto}
                 initial={checklist}
                 fields={FIELDS}
-                onSave={async (own) =>
-                  troubleOf((await setOfRecipe({ recipeId, checklist: own as ChecklistDto })).error)
-                }
+                onSave={async (own) => troubleOf((await setOfRecipe({ recipeId, checklist: own })).error)}
                 onLeave={leave}
               />
             )}
@@ -98,7 +96,7 @@ export function ChecklistChoice({
                 draftKey="checklist.house"
                 dto={HouseChecklistDto}
                 initial={{ ...house.checklist, revision: house.revision }}
-                fields={FIELDS as readonly FigureField<HouseChecklistDto>[]}
+                fields={FIELDS}
                 onSave={async (ofHouse) =>
                   troubleOf((await setOfHouse({ ...ofHouse, revision: house.revision })).error)
                 }

@@ -1,8 +1,8 @@
 import type { ReactNode } from 'react';
 import type { CardChange } from '@vendu/contract';
 import { Notice } from '../ui/Notice';
-import { countryName } from '../ui/countries';
-import { PROCESS_WORDS } from '../ui/words';
+import { countryName } from '@vendu/card/countries';
+import { PROCESS_WORDS } from '@vendu/core';
 
 const FIELD_WORDS: Record<CardChange['field'], string> = {
   additions: 'Added fruit or yeast',

@@ -1,9 +1,8 @@
-import { Link } from 'react-router';
 import { endWords, firstKettleC, formatDuration, planAllWaterG } from '@vendu/core';
 import type { PublicRecipeListItem } from '@vendu/contract';
-import { FittedStaircase } from '../staircase/FittedStaircase';
-import { countryName } from '../ui/countries';
-import { processWords } from '../ui/words';
+import { FittedStaircase } from '../ui/FittedStaircase';
+import { countryName } from '@vendu/card/countries';
+import { processWords } from '@vendu/core';
 
 /** One published recipe, by its face: the staircase, and the figures that choose it. */
 export function PublishedRecipe({ recipe }: { recipe: PublicRecipeListItem }) {
@@ -11,8 +10,8 @@ export function PublishedRecipe({ recipe }: { recipe: PublicRecipeListItem }) {
   const origin = [recipe.region, countryName(recipe.country), processWords(recipe).toLowerCase()];
   return (
     <li>
-      <Link
-        to={`/r/${recipe.slug}`}
+      <a
+        href={`/r/${recipe.slug}`}
         className="flex h-full flex-col gap-3 border border-edge bg-raised p-4 hover:border-ink"
       >
         <span>
@@ -36,7 +35,7 @@ export function PublishedRecipe({ recipe }: { recipe: PublicRecipeListItem }) {
           <span className="text-time">{endWords(plan)}</span>
           <span className="ml-auto font-words text-small text-quiet">{recipe.brewerName}</span>
         </span>
-      </Link>
+      </a>
     </li>
   );
 }

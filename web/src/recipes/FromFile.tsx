@@ -5,7 +5,7 @@ import type { KitView, NewRecipeDto } from '@vendu/contract';
 import { troubleOf } from '../api/problem';
 import { useStartRecipeMutation } from '../api/recipesApi';
 import { EditButton } from '../kit/EditButton';
-import { FittedStaircase } from '../staircase/FittedStaircase';
+import { FittedStaircase } from '../ui/FittedStaircase';
 import { Button } from '../ui/Button';
 import { Notice, TroubleNotice } from '../ui/Notice';
 import { beginsFromFile } from './beginsFromFile';

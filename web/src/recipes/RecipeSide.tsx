@@ -3,6 +3,7 @@ import { grindingOf } from '@vendu/core';
 import type { KitView, RecipeView } from '@vendu/contract';
 import { BrewTrail } from '../brews/BrewTrail';
 import { GrindOnGrinders } from '../kit/GrindOnGrinders';
+import { HomeResults } from './HomeResults';
 import { ReasonList } from './ReasonList';
 import { RecipeSchools } from './RecipeSchools';
 import { RecipeSetup } from './RecipeSetup';
@@ -45,6 +46,7 @@ export const RecipeSide = memo(function RecipeSide({
         comparedId={Number(comparedKey?.replace('v', '') ?? NaN)}
         onCompare={(versionId) => onCompare(versionId === null ? null : `v${versionId}`)}
       />
+      {recipe.publications.length > 0 && <HomeResults recipeId={recipe.id} />}
       <RecipeSetup recipe={recipe} kit={kit} />
       <RecipeSchools recipe={recipe} />
       {newest &&

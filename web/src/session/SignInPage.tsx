@@ -4,7 +4,7 @@ import type { BrewPlan } from '@vendu/core';
 import { byField, troubleOf } from '../api/problem';
 import { Mark } from '../ui/Mark';
 import { Outage } from '../ui/Outage';
-import { Staircase } from '../staircase/Staircase';
+import { Staircase } from '@vendu/card';
 import { Button } from '../ui/Button';
 import { Field, INPUT } from '../ui/Field';
 import { TroubleNotice } from '../ui/Notice';

@@ -1,4 +1,3 @@
-import { formatElevation, isOfProcess } from '@vendu/core';
 import type {
   PaperSeating,
   Agitation,
@@ -6,16 +5,13 @@ import type {
   AimSource,
   BrewerShape,
   DueAction,
-  Elevation,
   Intensity,
   LotSign,
   LotStage,
   FeederKind,
   PourPattern,
   PourTrigger,
-  Processing,
   Ribs,
-  Process,
   RoastLevel,
   TastingStage,
   Verdict,
@@ -23,41 +19,6 @@ import type {
 } from '@vendu/core';
 
 /** How the closed lists read on screen. */
-export const PROCESS_WORDS: Record<Process, string> = {
-  washed: 'Washed',
-  honey: 'Honey',
-  natural: 'Natural',
-  anaerobic: 'Anaerobic',
-  'carbonic-maceration': 'Carbonic maceration',
-  'long-fermentation': 'Long dry fermentation',
-  'co-fermented': 'Co-fermented',
-  decaffeinated: 'Decaffeinated',
-  'not-known': 'Process not known',
-};
-
-/** Said before its base like an adjective; the other processes say it behind a comma. */
-const ADJECTIVES: readonly Process[] = ['anaerobic', 'co-fermented', 'decaffeinated'];
-
-/** How a lot was processed: `Anaerobic natural`, `Carbonic maceration, washed`, `Honey, co-fermented, decaffeinated`. */
-export function processWords(processing: Processing): string {
-  const { process, baseProcess = null } = processing;
-  const besides = (['co-fermented', 'decaffeinated'] as const).filter(
-    (each) => process !== each && isOfProcess(processing, each),
-  );
-  return [
-    PROCESS_WORDS[process],
-    ...(baseProcess === null
-      ? []
-      : [`${ADJECTIVES.includes(process) ? '' : ','} ${PROCESS_WORDS[baseProcess].toLowerCase()}`]),
-    ...besides.map((each) => `, ${PROCESS_WORDS[each].toLowerCase()}`),
-  ].join('');
-}
-
-/** Where a lot grew, as it stands beside its other facts: `1700–1950 m`, `grown high`. */
-export function elevationWords(elevation: Elevation): string {
-  return typeof elevation === 'string' ? `grown ${elevation}` : formatElevation(elevation);
-}
-
 export const ROAST_WORDS: Record<RoastLevel, string> = {
   light: 'Light',
   'medium-light': 'Medium light',

@@ -27,6 +27,7 @@ const LANDED = {
   '0021-room-for-label-notes': 'fd38659e868e8169',
   '0022-tasting-sheets': '9cbf559220af357e',
   '0023-proof': '52f28552954a32ce',
+  '0024-home-results': '92a2ce37540dc4f7',
 };
 
 describe('the steps of the schema', () => {

@@ -1,6 +1,6 @@
 import type { ComponentProps } from 'react';
-import { Fitted } from '../ui/Fitted';
-import { Staircase } from './Staircase';
+import { Fitted } from './Fitted';
+import { Staircase } from '@vendu/card';
 
 /** A staircase as wide as the place it stands in. */
 export function FittedStaircase(props: Omit<ComponentProps<typeof Staircase>, 'width'>) {

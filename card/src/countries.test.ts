@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest';
-import { COUNTRIES } from './countries';
+import { COUNTRIES } from './countries.js';
 
 it('no two countries read alike', () => {
   expect(new Set(COUNTRIES.map(({ name }) => name)).size).toBe(COUNTRIES.length);

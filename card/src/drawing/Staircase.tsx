@@ -8,7 +8,7 @@ import {
   type BrewPlan,
   type StaircasePoint,
 } from '@vendu/core';
-import { EdgeLabels, StepLabels } from './StepLabels';
+import { EdgeLabels, StepLabels } from './StepLabels.js';
 
 interface StaircaseProps {
   plan: BrewPlan;

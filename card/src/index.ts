@@ -1,0 +1,2 @@
+export { Staircase } from './drawing/Staircase.js';
+export { StaircaseThumb } from './drawing/StaircaseThumb.js';

@@ -1,0 +1,211 @@
+import {
+  boilsTooSoonM,
+  celsiusToFahrenheit,
+  elevationOf,
+  elevationWords,
+  firstKettleC,
+  formatRatio,
+  grindName,
+  planAllWaterG,
+  planRatio,
+  processWords,
+  restAdvice,
+  waterAdvice,
+} from '@vendu/core';
+import type { PublicPageView, PublicRecipeView } from '@vendu/contract';
+import { countryName } from '../countries.js';
+import { Staircase } from '../drawing/Staircase.js';
+import { Fit } from './Fit.js';
+import { Grinders } from './Grinders.js';
+import { IfItTastes } from './IfItTastes.js';
+import { Proven } from './Proven.js';
+import { Section } from './Section.js';
+import { Steps } from './Steps.js';
+import { Variants } from './Variants.js';
+import { Versions } from './Versions.js';
+
+interface CardArticleProps {
+  view: PublicPageView;
+  address: string;
+  qrSvgPath: string;
+}
+
+export function CardArticle({ view, address, qrSvgPath }: CardArticleProps) {
+  const { card, editions, isSuperseded } = view;
+  const { plan } = card;
+  return (
+    <>
+      <header className="border-b border-ink px-5 py-2 text-small print:hidden">
+        <a href="/r" className="underline-offset-3 hover:underline">
+          {card.houseName}
+        </a>
+      </header>
+      <main className="mx-auto flex max-w-3xl flex-col gap-6 px-5 py-6 print:gap-2 print:p-0">
+        <header>
+          <p className="hidden text-small text-quiet print:block">
+            {card.houseName}, {card.housePlace}
+          </p>
+          {isSuperseded && (
+            <p className="mb-3 border-l-2 border-alarm pl-3 font-medium text-alarm">
+              An older version:{' '}
+              <a className="underline" href={`/r/${card.slug}`}>
+                the recipe that holds now
+              </a>
+              .
+            </p>
+          )}
+          <h1 className="text-[2rem] leading-tight font-bold print:text-title">{card.lotName}</h1>
+          <p className="text-large print:text-small">{originWords(card)}</p>
+          {card.labelNotes && <p className="text-large text-quiet print:text-small">{card.labelNotes}</p>}
+          {card.additions && (
+            <p className="mt-2 border-l-2 border-alarm pl-3 font-medium text-alarm">
+              Co-fermented with {card.additions}. Check it against your allergies.
+            </p>
+          )}
+          {editions.length > 0 && (
+            <p className="mt-2 text-small print:hidden">
+              For the {card.brewerName}. Also for{' '}
+              {editions.map(({ slug, brewerName }, index) => (
+                <span key={slug}>
+                  {index > 0 && ', '}
+                  <a className="font-semibold underline underline-offset-3" href={`/r/${slug}`}>
+                    {brewerName}
+                  </a>
+                </span>
+              ))}
+            </p>
+          )}
+        </header>
+        {card.introduction && (
+          <p className="max-w-prose print:max-w-none print:text-small">{card.introduction}</p>
+        )}
+        <Figures card={card} />
+        <div className="print:flex print:items-center print:gap-4">
+          <div className="hidden sm:block print:block print:h-[34mm] print:[&>svg]:h-full print:[&>svg]:w-auto">
+            <Drawn plan={plan} width={720} height={230} />
+          </div>
+          <div className="sm:hidden print:hidden">
+            <Drawn plan={plan} width={340} height={190} />
+          </div>
+          <div className="ml-auto hidden flex-col items-end gap-1 text-right print:flex">
+            <img src={qrSvgPath} alt="" width={96} height={96} />
+            <span className="max-w-56 text-tiny break-all">{address}</span>
+          </div>
+        </div>
+        <Steps plan={plan} />
+        <Grinders card={card} />
+        <IfItTastes card={card} />
+        <Fit card={card} />
+        <div className="grid gap-6 text-small sm:grid-cols-2 print:grid-cols-[3fr_4fr_6fr_3fr] print:gap-3 print:text-[0.6875rem] print:leading-tight">
+          <Proven card={card} />
+          <Variants card={card} />
+          <Section title="Water and rest">
+            {card.water && waterAdvice(card.water).map((words) => <p key={words}>{words}</p>)}
+            <p>
+              {card.proof
+                ? restAdvice(card.proof.roastAgeDays)
+                : 'Let a fresh roast rest about a week before it is brewed.'}
+            </p>
+          </Section>
+          <Section title="Safety">
+            <p>Water near boiling and its steam scald. Cold glass under hot water can crack.</p>
+            <p>Coffee holds caffeine: mind how much you drink in a day.</p>
+          </Section>
+        </div>
+        <Versions view={view} address={address} qrSvgPath={qrSvgPath} />
+      </main>
+    </>
+  );
+}
+
+function Drawn({ plan, width, height }: { plan: PublicRecipeView['plan']; width: number; height: number }) {
+  const label = `Water against time: ${planAllWaterG(plan)} grams, drained at ${plan.drawdownS} seconds`;
+  return <Staircase plan={plan} width={width} height={height} label={label} />;
+}
+
+function Figures({ card }: { card: PublicRecipeView }) {
+  const { plan } = card;
+  const kettleC = firstKettleC(plan);
+  const fahrenheit = Math.round(celsiusToFahrenheit({ temperatureC: kettleC }));
+  const tooHighM = boilsTooSoonM(kettleC);
+  const waterNote = `${formatRatio(planRatio(plan))}${plan.bypassG === undefined ? '' : `, ${plan.bypassG} g of it after`}`;
+  const setting = [card.grinderSetting, card.secondSetting].filter((each) => each != null).join(' and ');
+  return (
+    <section
+      aria-label="The recipe in figures"
+      className="grid grid-cols-2 gap-x-6 gap-y-4 border-y border-ink py-4 sm:grid-cols-5 print:grid-cols-5 print:gap-x-4 print:py-1.5"
+    >
+      <Figure label="Coffee" hue="text-water" value={plan.doseG} unit="g" role="dose" />
+      <Figure
+        label="Water"
+        hue="text-water"
+        value={planAllWaterG(plan)}
+        unit="g"
+        role="water"
+        note={waterNote}
+      />
+      <Figure
+        label="Kettle"
+        hue="text-temperature"
+        value={kettleC}
+        unit="°C"
+        note={`${fahrenheit} °F${tooHighM === null || tooHighM > 3000 ? '' : `; above ${tooHighM} m straight off the boil`}`}
+      />
+      <div className="flex flex-col gap-0.5">
+        <span className="caption">Brewer</span>
+        <span className="text-large font-medium">{card.brewerName}</span>
+        <span className="caption">{card.paper} paper</span>
+      </div>
+      <Figure
+        label="Grind"
+        value={`${plan.grindUm}${plan.secondGrind ? ` + ${plan.secondGrind.grindUm}` : ''}`}
+        unit="µm"
+        note={`${grindName(plan.grindUm)}${setting === '' ? '' : `; ${setting} on ${card.grinderName}`}`}
+      />
+    </section>
+  );
+}
+
+function Figure({
+  label,
+  hue = 'text-ink',
+  value,
+  unit,
+  note,
+  role,
+}: {
+  label: string;
+  hue?: string;
+  value: string | number;
+  unit: string;
+  note?: string;
+  /** What the page's own program may put another figure into. */
+  role?: string;
+}) {
+  return (
+    <div className="flex flex-col gap-0.5">
+      <span className="caption">{label}</span>
+      <span
+        className={`reading text-figure leading-none font-medium print:text-title print:leading-none ${hue}`}
+      >
+        <span data-figure={role}>{value}</span>
+        <span className="ml-1 text-small font-normal text-quiet">{unit}</span>
+      </span>
+      {note && <span className="caption">{note}</span>}
+    </div>
+  );
+}
+
+function originWords(card: PublicRecipeView): string {
+  const elevation = elevationOf(card);
+  return [
+    card.farm,
+    card.region,
+    countryName(card.country),
+    card.variety,
+    card.process === 'not-known' ? '' : processWords(card).toLowerCase(),
+    elevation && elevationWords(elevation),
+  ]
+    .filter(Boolean)
+    .join(', ');
+}

@@ -1,0 +1,2 @@
+export { renderCardPage, renderRecalledPage, renderTroublePage, type PageAssets } from './renderPage.js';
+export type { CardData } from './cardData.js';
