@@ -160,3 +160,28 @@ test('the guide of a card waits where the recipe does, and goes on when that is 
   await expect(page.getByRole('timer')).toHaveText(/^2:0\d$/);
   await expect(page.getByText(/^in \d+ s: Pour/)).toBeVisible();
 });
+
+test('on a slow phone the card is there to read soon; how soon is printed', async ({ browser }) => {
+  const context = await browser.newContext({
+    viewport: { width: 390, height: 844 },
+    serviceWorkers: 'block',
+  });
+  const page = await context.newPage();
+  const session = await context.newCDPSession(page);
+  // A phone of the cheaper kind on a slow mobile network.
+  await session.send('Emulation.setCPUThrottlingRate', { rate: 4 });
+  await session.send('Network.emulateNetworkConditions', {
+    offline: false,
+    latency: 150,
+    downloadThroughput: 200_000,
+    uploadThroughput: 90_000,
+  });
+  await page.goto(CARD);
+  await expect(page.getByRole('button', { name: 'Start with the first pour' })).toBeVisible();
+  const [text] = await page.evaluate(() =>
+    performance.getEntriesByName('first-contentful-paint').map(({ startTime }) => startTime),
+  );
+  console.log(`card on a slow phone: text after ${Math.round(text ?? 0)} ms`);
+  expect(text).toBeGreaterThan(0);
+  await context.close();
+});

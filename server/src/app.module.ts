@@ -8,6 +8,7 @@ import { DatabaseModule } from './database/database.module.js';
 import { TastersModule } from './tasters/tasters.module.js';
 import { ChangesModule } from './changes/changes.module.js';
 import { FilesModule } from './files/files.module.js';
+import { PaperModule } from './paper/paper.module.js';
 import { HealthModule } from './health/health.module.js';
 import { KitModule } from './kit/kit.module.js';
 import { LotsModule } from './lots/lots.module.js';
@@ -67,6 +68,7 @@ export class AppModule {
         ChangesModule,
         TastersModule,
         FilesModule,
+        PaperModule,
         CareModule,
       ],
     };

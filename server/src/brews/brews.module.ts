@@ -8,6 +8,6 @@ import { StoreBrewService } from './store-brew.service.js';
 @Module({
   controllers: [BrewsController],
   providers: [BrewsService, BrewReader, StoreBrewService, TastingsService],
-  exports: [BrewReader],
+  exports: [BrewReader, BrewsService],
 })
 export class BrewsModule {}

@@ -11,6 +11,7 @@ import { LotsService } from './lots.service.js';
   imports: [BrewsModule, RecipesModule],
   controllers: [LotsController],
   providers: [LotsService],
+  exports: [LotsService],
 })
 export class LotsModule {
   constructor(writing: Writing, sequelize: Sequelize) {

@@ -7,6 +7,7 @@ import { IdPipe } from '../problem/id.pipe.js';
 import { notFound } from '../problem/problem-error.js';
 import { VisitorsToo } from '../session/access.js';
 import { pageAssets } from './page-assets.js';
+import { publicAddress } from './public-address.js';
 import { PublicPagesService } from './public-pages.service.js';
 
 /** A visitor's browser asks again whether a card still holds, and is answered without its text where it does. */
@@ -68,7 +69,7 @@ export class PublicPageController {
     request: Request,
     response: Response,
   ): Promise<void> {
-    const address = addressOf(slug, request);
+    const address = publicAddress(slug, request);
     const { assets } = this;
     response.set('Cache-Control', ASK_AGAIN).type('html');
     const found = await this.pages.page(slug, versionNumber);
@@ -86,11 +87,6 @@ export class PublicPageController {
 
   private async knownAddress(slug: string, request: Request): Promise<string> {
     if ((await this.pages.page(slug)) === null) throw notFound('published recipe');
-    return addressOf(slug, request);
+    return publicAddress(slug, request);
   }
-}
-
-/** As whoever asks for it knows this server. */
-function addressOf(slug: string, request: Request): string {
-  return `${request.protocol}://${request.get('host') ?? 'localhost'}/r/${slug}`;
 }

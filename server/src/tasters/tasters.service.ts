@@ -22,12 +22,18 @@ const LONGEST_WORD = 30;
 const MOST_WORDS = 200;
 const IN_LEXICON = new Set(LEXICON.map(({ word }) => word));
 
+/** What was sent before is of a cup that nobody tastes any more. */
+const cupIsGone = () => new Date(Date.now() - CUP_IS_GONE_H * HOUR_MS);
+
 @Injectable()
 export class TastersService {
-  /** From sheets that were written before another's was seen, as they were first sent. */
+  /**
+   * From sheets that were written before another's was seen, as they were first sent. Those of cups that are still tasted
+   * wait: from the sums somebody could guess at what is not open.
+   */
   async all(): Promise<TasterView[]> {
     const rows = await TastingModel.findAll({
-      where: { isAfterOthers: false },
+      where: { isAfterOthers: false, createdAt: { [Op.lt]: cupIsGone() } },
       attributes: ['brewId', 'stage', 'tastedBy', 'intensities', 'firstSheet'],
       include: [{ model: PersonModel, attributes: ['id', 'name'] }],
       order: ['brewId', 'id'],
@@ -58,7 +64,7 @@ export class TastersService {
   async words(): Promise<string[]> {
     const rows = await TastingModel.findAll({
       attributes: ['notes'],
-      where: { createdAt: { [Op.lt]: new Date(Date.now() - CUP_IS_GONE_H * HOUR_MS) } },
+      where: { createdAt: { [Op.lt]: cupIsGone() } },
       order: [['id', 'DESC']],
       limit: SHEETS_READ,
     });

@@ -51,6 +51,14 @@ export function BrewHead({ brew }: { brew: BrewView }) {
             Exclude this brew
           </Button>
         )}
+        <a
+          href={`/api/brews/${id}/cup-labels.pdf`}
+          target="_blank"
+          rel="noreferrer"
+          className="text-small text-quiet underline underline-offset-3 hover:text-ink"
+        >
+          Cup labels
+        </a>
         <ButtonLink to={`/recipes/${brew.recipeId}`}>To the recipe</ButtonLink>
         <ButtonLink to={next} shortcut="N">
           Next change

@@ -82,7 +82,17 @@ export function LotPage() {
           )}
         </p>
         <StageLadder stage={lot.stage} />
-        <ButtonLink to={`/lots/${id}/edit`}>Edit facts</ButtonLink>
+        <div className="flex flex-col items-end gap-1">
+          <ButtonLink to={`/lots/${id}/edit`}>Edit facts</ButtonLink>
+          <a
+            href={`/api/lots/${id}/dossier.pdf`}
+            target="_blank"
+            rel="noreferrer"
+            className="text-tiny text-quiet underline underline-offset-3 hover:text-ink"
+          >
+            Dossier as PDF
+          </a>
+        </div>
       </header>
       <div className="grid grid-cols-1 gap-10 xl:grid-cols-[minmax(0,1fr)_440px]">
         <div className="flex flex-col gap-8">

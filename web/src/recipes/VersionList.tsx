@@ -39,6 +39,14 @@ export function VersionList({ recipe, comparedId, onCompare }: VersionListProps)
                 {version.brewCount === 1 ? 'brew' : 'brews'}
               </span>
               <a
+                href={`/api/recipe-versions/${version.id}/bench-sheet.pdf`}
+                target="_blank"
+                rel="noreferrer"
+                className="text-tiny text-quiet underline hover:text-ink"
+              >
+                bench sheet
+              </a>
+              <a
                 href={`/api/recipe-versions/${version.id}/file`}
                 download
                 className="text-tiny text-quiet underline hover:text-ink"
@@ -146,6 +154,7 @@ function Signatures({ recipe, version }: { recipe: RecipeView; version: RecipeVe
           <span className="caption">
             by {published.publishedBy}, {dayOf(published.publishedAt)}
           </span>
+          <Prints slug={published.slug} />
           {moves.includes('withdraw') && (
             <TakeBack
               words="withdraw"
@@ -215,6 +224,30 @@ function ProofSoFar({
         {missing?.length === 0 && isLead ? `Sign off version ${number}` : `Prove version ${number}`}
       </ButtonLink>
     </div>
+  );
+}
+
+/** What is printed of a public card. */
+function Prints({ slug }: { slug: string }) {
+  const papers = [
+    ['card A6', 'card-a6.pdf'],
+    ['card A5', 'card-a5.pdf'],
+    ['bag label', 'label.pdf'],
+  ] as const;
+  return (
+    <span className="block">
+      {papers.map(([words, file]) => (
+        <a
+          key={file}
+          href={`/api/published/${slug}/${file}`}
+          target="_blank"
+          rel="noreferrer"
+          className="mr-3 text-tiny text-quiet underline hover:text-ink"
+        >
+          {words}
+        </a>
+      ))}
+    </span>
   );
 }
 

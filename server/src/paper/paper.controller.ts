@@ -1,0 +1,60 @@
+import { Controller, Get, Param, ParseEnumPipe, Req, StreamableFile } from '@nestjs/common';
+import type { Request } from 'express';
+import type { PersonModel } from '../people/person.model.js';
+import { IdPipe } from '../problem/id.pipe.js';
+import { notFound } from '../problem/problem-error.js';
+import { publicAddress } from '../public-page/public-address.js';
+import { SignedIn, VisitorsToo } from '../session/access.js';
+import { CARD_SIZES, type CardSize } from './card-pdf.js';
+import { PaperService, type Paper } from './paper.service.js';
+
+const SIZE_PIPE = new ParseEnumPipe(Object.fromEntries(CARD_SIZES.map((size) => [size, size])), {
+  exceptionFactory: () => notFound('size of card'),
+});
+
+/** What is printed, as files. */
+@Controller()
+export class PaperController {
+  constructor(private readonly service: PaperService) {}
+
+  @Get('published/:slug/card-:size.pdf')
+  @VisitorsToo()
+  async card(
+    @Param('slug') slug: string,
+    @Param('size', SIZE_PIPE) size: CardSize,
+    @Req() request: Request,
+  ): Promise<StreamableFile> {
+    return sent(await this.service.card(slug, size, publicAddress(slug, request)));
+  }
+
+  @Get('published/:slug/label.pdf')
+  @VisitorsToo()
+  async label(@Param('slug') slug: string, @Req() request: Request): Promise<StreamableFile> {
+    return sent(await this.service.bagLabel(slug, publicAddress(slug, request)));
+  }
+
+  @Get('recipe-versions/:versionId/bench-sheet.pdf')
+  async benchSheet(@Param('versionId', IdPipe) id: number): Promise<StreamableFile> {
+    return sent(await this.service.benchSheet(id));
+  }
+
+  @Get('brews/:brewId/cup-labels.pdf')
+  async cupLabels(
+    @Param('brewId', IdPipe) id: number,
+    @SignedIn() person: PersonModel,
+  ): Promise<StreamableFile> {
+    return sent(await this.service.cupLabels(id, person));
+  }
+
+  @Get('lots/:lotId/dossier.pdf')
+  async dossier(
+    @Param('lotId', IdPipe) id: number,
+    @SignedIn() person: PersonModel,
+  ): Promise<StreamableFile> {
+    return sent(await this.service.dossier(id, person));
+  }
+}
+
+function sent({ name, file }: Paper): StreamableFile {
+  return new StreamableFile(file, { type: 'application/pdf', disposition: `inline; filename="${name}.pdf"` });
+}

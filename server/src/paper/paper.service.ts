@@ -1,0 +1,104 @@
+import { Injectable } from '@nestjs/common';
+import type { PersonModel } from '../people/person.model.js';
+import { BrewModel } from '../brews/brew.model.js';
+import { BrewsService } from '../brews/brews.service.js';
+import { BrewerModel } from '../kit/brewer.model.js';
+import { GrinderModel } from '../kit/grinder.model.js';
+import { grinderView } from '../kit/kit-views.js';
+import { KitService } from '../kit/kit.service.js';
+import { PaperModel } from '../kit/paper.model.js';
+import { LotModel } from '../lots/lot.model.js';
+import { LotsService } from '../lots/lots.service.js';
+import { notFound } from '../problem/problem-error.js';
+import { PublicationsService } from '../publications/publications.service.js';
+import { RecipeVersionModel } from '../recipes/recipe-version.model.js';
+import { settingFor } from '../recipes/recipe-views.js';
+import { RecipeModel } from '../recipes/recipe.model.js';
+import { RecipesService } from '../recipes/recipes.service.js';
+import { bagLabelPdf } from './bag-label-pdf.js';
+import { benchSheetPdf } from './bench-sheet-pdf.js';
+import { cardPdf, type CardSize } from './card-pdf.js';
+import { cupLabelsPdf } from './cup-labels-pdf.js';
+import { dossierPdf } from './dossier-pdf.js';
+
+/** A file to print, and what it is called. */
+export interface Paper {
+  name: string;
+  file: Buffer;
+}
+
+/** Gathers what stands on a paper, and has it drawn. */
+@Injectable()
+export class PaperService {
+  constructor(
+    private readonly publications: PublicationsService,
+    private readonly recipes: RecipesService,
+    private readonly brews: BrewsService,
+    private readonly lots: LotsService,
+    private readonly kit: KitService,
+  ) {}
+
+  async card(slug: string, size: CardSize, address: string): Promise<Paper> {
+    const card = await this.publications.bySlug(slug);
+    return { name: `${slug}-${size}`, file: await cardPdf(card, { address, size }) };
+  }
+
+  async bagLabel(slug: string, address: string): Promise<Paper> {
+    return { name: `${slug}-label`, file: await bagLabelPdf(await this.publications.bySlug(slug), address) };
+  }
+
+  async benchSheet(versionId: number): Promise<Paper> {
+    const version = await RecipeVersionModel.findByPk(versionId);
+    if (!version) throw notFound('recipe version');
+    const { lot, brewer, paper, grinder } = await RecipeModel.findByPk(version.recipeId, {
+      include: [LotModel, BrewerModel, PaperModel, GrinderModel],
+      rejectOnEmpty: true,
+    });
+    const file = await benchSheetPdf({
+      lotName: lot.name,
+      brewerName: brewer.name,
+      paper: paper.name,
+      grinder: grinder.name,
+      grinderSetting: settingFor(version.plan, grinderView(grinder)).grinderSetting,
+      versionNumber: version.number,
+      plan: version.plan,
+      printedAt: new Date(),
+    });
+    return { name: `bench-sheet-${lot.id}-${version.number}`, file };
+  }
+
+  async cupLabels(brewId: number, viewer: PersonModel): Promise<Paper> {
+    const brew = await this.brews.read(brewId, viewer);
+    const file = await cupLabelsPdf({
+      lotName: brew.lot.name,
+      brewNumber: brew.number,
+      brewedAt: new Date(brew.startedAt),
+      additions: brew.lot.additions,
+      printedAt: new Date(),
+    });
+    return { name: `cups-${brewId}`, file };
+  }
+
+  async dossier(lotId: number, viewer: PersonModel): Promise<Paper> {
+    const lot = await this.lots.read(lotId);
+    const ids = await BrewModel.findAll({ where: { lotId }, attributes: ['id'], order: ['startedAt', 'id'] });
+    const [{ window }, recipes, brews, signed] = await Promise.all([
+      this.kit.house(),
+      Promise.all(lot.recipes.map(({ id }) => this.recipes.read(id))),
+      Promise.all(ids.map(({ id }) => this.brews.read(id, viewer))),
+      RecipeVersionModel.findAll({
+        where: { recipeId: lot.recipes.map(({ id }) => id) },
+        attributes: ['id', 'proof'],
+      }),
+    ]);
+    const file = await dossierPdf({
+      lot,
+      recipes,
+      brews,
+      proofs: new Map(signed.flatMap(({ id, proof }) => (proof ? [[id, proof]] : []))),
+      window,
+      printedAt: new Date(),
+    });
+    return { name: `dossier-${lotId}`, file };
+  }
+}

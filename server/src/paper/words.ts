@@ -1,0 +1,28 @@
+import { celsiusToFahrenheit, elevationOf, elevationWords, processWords } from '@vendu/core';
+import type { PublishedCard } from '@vendu/contract';
+import { countryName } from '@vendu/card/countries';
+
+export function bothScales(temperatureC: number): string {
+  return `${temperatureC} °C / ${Math.round(celsiusToFahrenheit({ temperatureC }))} °F`;
+}
+
+/** Where a coffee comes from, in a line. */
+export function originWords(
+  card: Pick<
+    PublishedCard,
+    'farm' | 'region' | 'country' | 'variety' | 'process' | 'baseProcess' | 'isDecaffeinated' | 'additions'
+  > &
+    Parameters<typeof elevationOf>[0],
+): string {
+  const elevation = elevationOf(card);
+  return [
+    card.farm,
+    card.region,
+    countryName(card.country),
+    card.variety,
+    card.process === 'not-known' ? '' : processWords(card).toLowerCase(),
+    elevation && elevationWords(elevation),
+  ]
+    .filter(Boolean)
+    .join(', ');
+}
