@@ -132,7 +132,7 @@ export { restAdvice } from './card/restAdvice.js';
 export { cardModel, type CardModel, type CardVariant, type Variant } from './card/variants.js';
 export { trialWords } from './card/trialWords.js';
 export { waterAdvice } from './card/waterAdvice.js';
-export { homeResults, type HomeResults } from './kitchen/homeResults.js';
+export { homeResults, type HomeResults, type RightAt } from './kitchen/homeResults.js';
 export { type KitchenAdvice, type KitchenAnswer } from './kitchen/kitchenAdvice.js';
 export { KITCHEN_TASTE_WORDS, KITCHEN_TASTES, type KitchenTaste } from './kitchen/kitchenTaste.js';
 export { kitchenWords } from './kitchen/kitchenWords.js';

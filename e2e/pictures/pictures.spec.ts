@@ -42,8 +42,8 @@ test('the lab’s own pages', async ({ page }) => {
     ['schools', '/schools'],
     ['lot', '/lots/2'],
     ['brew', '/brews/3#measure'],
-    ['tasting', '/brews/3#taste'],
     ['brew-record', '/brews/3#record'],
+    ['proof', '/recipes/4/proof/9'],
   ] as const) {
     await page.goto(path);
     if (name === 'new-lot') await fillIn(page);

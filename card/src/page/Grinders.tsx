@@ -48,6 +48,11 @@ function Setting({ grinder, grindUm }: { grinder: CardGrinder; grindUm: number }
         {grinder.name}
         {word && <span className="text-quiet">, {word}</span>}
       </span>
+      {grinder.rightAt && (
+        <span className="text-quiet">
+          right at {grinder.rightAt.setting} in {grinder.rightAt.count} kitchens
+        </span>
+      )}
       <span className="reading whitespace-nowrap">
         <b>{found.setting}</b>{' '}
         <span className="text-quiet">

@@ -60,6 +60,13 @@ describe('the page of a card', () => {
     expect(pebble).toMatch(/^Pebble, conical out of reach at 1 it is 100 µm too coarse: use its finest/);
   });
 
+  it('says where kitchens had it right, once enough have told', () => {
+    const [grinder] = CARD.grinders ?? [];
+    const rightAt = { setting: 22, low: 21, high: 23, count: 5 };
+    const html = page(view({ ...CARD, grinders: grinder ? [{ ...grinder, rightAt }] : [] }));
+    expect(words(html)).toContain('right at 22 in 5 kitchens');
+  });
+
   it('holds for cards older than all that', () => {
     const text = words(page(view(OLD_CARD)));
     expect(text).toContain('Let a fresh roast rest about a week');

@@ -15,6 +15,7 @@ import {
   type PlanChange,
   type Precision,
   type Process,
+  type RightAt,
 } from '@vendu/core';
 import { NumberBetween, OneOf, TextUpTo } from '../validation/decorators.js';
 
@@ -96,6 +97,8 @@ export interface CardGrinder {
   finestSetting: number | null;
   coarsestSetting: number | null;
   words: readonly GrinderWord[];
+  /** Where kitchens had it whose cup of this recipe was right; left out where too few told. */
+  rightAt?: RightAt;
 }
 
 /** What the lot's own trials found to help against a taste. */

@@ -33,6 +33,18 @@ it('what kitchens told stands by grinder, the most told first', () => {
   ]);
 });
 
+it('says where it was right from three kitchens on, whatever the others had', () => {
+  const right = [22, 21, 24].map((setting) => told('Halyard', 165, 'right', setting));
+  const [two] = homeResults([...right.slice(1), told('Halyard', 240, 'bitter', 12)]).grinders;
+  expect(two?.rightAt).toBeNull();
+  const [three] = homeResults([
+    ...right,
+    told('Halyard', 240, 'bitter', 12),
+    told('Halyard', 150, 'right'),
+  ]).grinders;
+  expect(three?.rightAt).toEqual({ setting: 22, low: 21, high: 24, count: 3 });
+});
+
 it('nothing told is nothing', () => {
   expect(homeResults([])).toEqual({ count: 0, grinders: [], tastes: {} });
 });

@@ -12,10 +12,28 @@ export interface HomeResult {
   setting: number | null;
 }
 
+/** Settings of kitchens whose cup was right. */
+export interface RightAt {
+  setting: number;
+  low: number;
+  high: number;
+  count: number;
+}
+
+/** Fewer say nothing of a grinder (assumed). */
+const FEWEST_RIGHT = 3;
+
 /** What kitchens told of a recipe, by grinder: the most told first. */
 export interface HomeResults {
   count: number;
-  grinders: { grinder: string; count: number; drainedS: Precision; medianSetting: number | null }[];
+  grinders: {
+    grinder: string;
+    count: number;
+    drainedS: Precision;
+    medianSetting: number | null;
+    /** Where those had it whose cup was right; `null` from fewer than three. */
+    rightAt: RightAt | null;
+  }[];
   tastes: Partial<Record<KitchenTaste, number>>;
 }
 
@@ -26,16 +44,23 @@ export function homeResults(told: readonly HomeResult[]): HomeResults {
     // Each is a pair of hands of its own.
     const drainedS = precisionOf(results.map(({ drainedS: value }, index) => ({ by: String(index), value })));
     const settings = results.flatMap(({ setting }) => (setting === null ? [] : [setting]));
+    const medianSetting = settings.length === 0 ? null : median(settings);
     return drainedS
-      ? [
-          {
-            grinder,
-            count: results.length,
-            drainedS,
-            medianSetting: settings.length === 0 ? null : median(settings),
-          },
-        ]
+      ? [{ grinder, count: results.length, drainedS, medianSetting, rightAt: rightAt(results) }]
       : [];
   });
   return { count: told.length, grinders: grinders.sort((a, b) => b.count - a.count), tastes };
+}
+
+function rightAt(results: readonly HomeResult[]): RightAt | null {
+  const settings = results.flatMap(({ taste, setting }) =>
+    taste === 'right' && setting !== null ? [setting] : [],
+  );
+  if (settings.length < FEWEST_RIGHT) return null;
+  return {
+    setting: median(settings),
+    low: Math.min(...settings),
+    high: Math.max(...settings),
+    count: settings.length,
+  };
 }

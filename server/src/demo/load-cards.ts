@@ -3,6 +3,7 @@ import * as core from '@vendu/core';
 import { BrewReader } from '../brews/brew-reader.js';
 import type { Computation } from '../computation/computation.js';
 import { BrewerModel } from '../kit/brewer.model.js';
+import { HomeResultsService } from '../home-results/home-results.service.js';
 import { GrinderModel } from '../kit/grinder.model.js';
 import { grinderView } from '../kit/kit-views.js';
 import { KitService } from '../kit/kit.service.js';
@@ -23,7 +24,12 @@ const ON_THIS_THREAD = {
 /** Writes the cards of what the scenario publishes, from its records, as publishing does outside the demo. */
 export async function loadCards(sequelize: Sequelize): Promise<void> {
   const kit = new KitService(new Writing(sequelize));
-  const contents = new CardContentsService(kit, new BrewReader(sequelize), ON_THIS_THREAD);
+  const contents = new CardContentsService(
+    kit,
+    new BrewReader(sequelize),
+    ON_THIS_THREAD,
+    new HomeResultsService(),
+  );
   for (const row of await PublicationModel.findAll({ where: { card: null } })) {
     const recipe = await RecipeModel.findByPk(row.recipeId, {
       include: [LotModel, BrewerModel, PaperModel, GrinderModel],

@@ -10,5 +10,6 @@ const TOLD_PER_MINUTE = 12;
   imports: [ThrottlerModule.forRoot([{ ttl: 60_000, limit: TOLD_PER_MINUTE }])],
   controllers: [HomeResultsController],
   providers: [HomeResultsService],
+  exports: [HomeResultsService],
 })
 export class HomeResultsModule {}

@@ -1,11 +1,11 @@
 import { Controller, Get, Param, ParseEnumPipe, Req, StreamableFile } from '@nestjs/common';
 import type { Request } from 'express';
+import { CARD_SIZES, type CardSize } from '@vendu/card/paper';
 import type { PersonModel } from '../people/person.model.js';
 import { IdPipe } from '../problem/id.pipe.js';
 import { notFound } from '../problem/problem-error.js';
 import { publicAddress } from '../public-page/public-address.js';
 import { SignedIn, VisitorsToo } from '../session/access.js';
-import { CARD_SIZES, type CardSize } from './card-pdf.js';
 import { PaperService, type Paper } from './paper.service.js';
 
 const SIZE_PIPE = new ParseEnumPipe(Object.fromEntries(CARD_SIZES.map((size) => [size, size])), {

@@ -4,12 +4,13 @@ import { KitModule } from '../kit/kit.module.js';
 import { LotsModule } from '../lots/lots.module.js';
 import { PublicationsModule } from '../publications/publications.module.js';
 import { RecipesModule } from '../recipes/recipes.module.js';
+import { Drawing } from './drawing.js';
 import { PaperController } from './paper.controller.js';
 import { PaperService } from './paper.service.js';
 
 @Module({
   imports: [BrewsModule, KitModule, LotsModule, PublicationsModule, RecipesModule],
   controllers: [PaperController],
-  providers: [PaperService],
+  providers: [Drawing, PaperService],
 })
 export class PaperModule {}

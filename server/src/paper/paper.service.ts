@@ -1,4 +1,5 @@
 import { Injectable } from '@nestjs/common';
+import type { CardSize } from '@vendu/card/paper';
 import type { PersonModel } from '../people/person.model.js';
 import { BrewModel } from '../brews/brew.model.js';
 import { BrewsService } from '../brews/brews.service.js';
@@ -15,11 +16,7 @@ import { RecipeVersionModel } from '../recipes/recipe-version.model.js';
 import { settingFor } from '../recipes/recipe-views.js';
 import { RecipeModel } from '../recipes/recipe.model.js';
 import { RecipesService } from '../recipes/recipes.service.js';
-import { bagLabelPdf } from './bag-label-pdf.js';
-import { benchSheetPdf } from './bench-sheet-pdf.js';
-import { cardPdf, type CardSize } from './card-pdf.js';
-import { cupLabelsPdf } from './cup-labels-pdf.js';
-import { dossierPdf } from './dossier-pdf.js';
+import { Drawing } from './drawing.js';
 
 /** A file to print, and what it is called. */
 export interface Paper {
@@ -36,15 +33,17 @@ export class PaperService {
     private readonly brews: BrewsService,
     private readonly lots: LotsService,
     private readonly kit: KitService,
+    private readonly drawing: Drawing,
   ) {}
 
   async card(slug: string, size: CardSize, address: string): Promise<Paper> {
     const card = await this.publications.bySlug(slug);
-    return { name: `${slug}-${size}`, file: await cardPdf(card, { address, size }) };
+    return { name: `${slug}-${size}`, file: await this.drawing.run('cardPdf', { card, address, size }) };
   }
 
   async bagLabel(slug: string, address: string): Promise<Paper> {
-    return { name: `${slug}-label`, file: await bagLabelPdf(await this.publications.bySlug(slug), address) };
+    const card = await this.publications.bySlug(slug);
+    return { name: `${slug}-label`, file: await this.drawing.run('bagLabelPdf', { card, address }) };
   }
 
   async benchSheet(versionId: number): Promise<Paper> {
@@ -54,7 +53,7 @@ export class PaperService {
       include: [LotModel, BrewerModel, PaperModel, GrinderModel],
       rejectOnEmpty: true,
     });
-    const file = await benchSheetPdf({
+    const file = await this.drawing.run('benchSheetPdf', {
       lotName: lot.name,
       brewerName: brewer.name,
       paper: paper.name,
@@ -69,7 +68,7 @@ export class PaperService {
 
   async cupLabels(brewId: number, viewer: PersonModel): Promise<Paper> {
     const brew = await this.brews.read(brewId, viewer);
-    const file = await cupLabelsPdf({
+    const file = await this.drawing.run('cupLabelsPdf', {
       lotName: brew.lot.name,
       brewNumber: brew.number,
       brewedAt: new Date(brew.startedAt),
@@ -91,7 +90,7 @@ export class PaperService {
         attributes: ['id', 'proof'],
       }),
     ]);
-    const file = await dossierPdf({
+    const file = await this.drawing.run('dossierPdf', {
       lot,
       recipes,
       brews,

@@ -3,6 +3,7 @@ import { recordedBrew, trialWords, type Proof } from '@vendu/core';
 import { readBrewsOf, type CardTrial, type PublishedCard } from '@vendu/contract';
 import { BrewReader } from '../brews/brew-reader.js';
 import { Computation } from '../computation/computation.js';
+import { HomeResultsService } from '../home-results/home-results.service.js';
 import { KitService } from '../kit/kit.service.js';
 import { ChangeModel } from '../recipes/change.model.js';
 import { RecipeVersionModel } from '../recipes/recipe-version.model.js';
@@ -18,25 +19,32 @@ export class CardContentsService {
     private readonly kit: KitService,
     private readonly brews: BrewReader,
     private readonly computation: Computation,
+    private readonly homeResults: HomeResultsService,
   ) {}
 
   async of(recipe: RecipeModel, version: RecipeVersionModel): Promise<CardContents> {
-    const [{ grinders, waters }, trials, model] = await Promise.all([
+    const [{ grinders, waters }, trials, model, told] = await Promise.all([
       this.kit.kit(),
       trialsOf(recipe),
       this.modelOf(recipe, version),
+      this.homeResults.ofRecipe(recipe.id),
     ]);
     const water = waters.find(({ id }) => id === recipe.waterId);
     return {
       grinders: grinders.map(
-        ({ name, burrSet, points, settingStep, finestSetting, coarsestSetting, words }) => ({
-          name: `${name}, ${burrSet}`,
-          points,
-          settingStep,
-          finestSetting,
-          coarsestSetting,
-          words,
-        }),
+        ({ name, burrSet, points, settingStep, finestSetting, coarsestSetting, words }) => {
+          const called = `${name}, ${burrSet}`;
+          const rightAt = told.grinders.find(({ grinder }) => grinder === called)?.rightAt;
+          return {
+            name: called,
+            points,
+            settingStep,
+            finestSetting,
+            coarsestSetting,
+            words,
+            ...(rightAt ? { rightAt } : {}),
+          };
+        },
       ),
       ...(water
         ? {

@@ -1,6 +1,7 @@
 import { Module } from '@nestjs/common';
 import { BrewsModule } from '../brews/brews.module.js';
 import { ComputationModule } from '../computation/computation.module.js';
+import { HomeResultsModule } from '../home-results/home-results.module.js';
 import { KitModule } from '../kit/kit.module.js';
 import { ProofModule } from '../proof/proof.module.js';
 import { RecipesModule } from '../recipes/recipes.module.js';
@@ -9,7 +10,7 @@ import { PublicationsController } from './publications.controller.js';
 import { PublicationsService } from './publications.service.js';
 
 @Module({
-  imports: [BrewsModule, ComputationModule, KitModule, ProofModule, RecipesModule],
+  imports: [BrewsModule, ComputationModule, HomeResultsModule, KitModule, ProofModule, RecipesModule],
   controllers: [PublicationsController],
   providers: [CardContentsService, PublicationsService],
   exports: [PublicationsService],

@@ -30,17 +30,19 @@ export function HomeResults({ recipeId }: { recipeId: number }) {
                 <th className="py-1 font-normal">Grinder</th>
                 <th className={HEAD}>Told</th>
                 <th className={HEAD}>Setting</th>
+                <th className={HEAD}>Right at</th>
                 <th className={HEAD}>Drained</th>
               </tr>
             </thead>
             <tbody>
-              {told.grinders.map(({ grinder, count, drainedS, medianSetting }) => (
+              {told.grinders.map(({ grinder, count, drainedS, medianSetting, rightAt }) => (
                 <tr key={grinder} className="border-b border-rule align-baseline">
                   <th scope="row" className="py-1.5 text-left font-normal">
                     {grinder === '' ? 'not listed' : grinder}
                   </th>
                   <td className={CELL}>{count}</td>
                   <td className={CELL}>{medianSetting ?? '–'}</td>
+                  <td className={CELL}>{rightAt ? `${rightAt.low} to ${rightAt.high}` : '–'}</td>
                   <td className={`${CELL} text-time`}>{formatDuration(Math.round(drainedS.mean))}</td>
                 </tr>
               ))}

@@ -1,5 +1,4 @@
 import { createRequire } from 'node:module';
-import { dirname, join } from 'node:path';
 import PDFDocument from 'pdfkit';
 import QRCode from 'qrcode';
 import { formatDuration, runningTotalsG, staircase, type BrewPlan } from '@vendu/core';
@@ -9,16 +8,12 @@ const MM = 72 / 25.4;
 export const mm = (millimetres: number) => millimetres * MM;
 
 const require = createRequire(import.meta.url);
-const filesOf = (anyFile: string) => dirname(require.resolve(anyFile));
-const GROTESK = filesOf('@fontsource/schibsted-grotesk/files/schibsted-grotesk-latin-400-normal.woff');
-const MONO = filesOf('@fontsource/spline-sans-mono/files/spline-sans-mono-latin-400-normal.woff');
-
-/** Shipped with the application and embedded in every file: what is printed looks alike everywhere. */
+/** Shipped with the application and embedded in every file: what is printed looks alike everywhere. Plain files: inflating packed ones takes seconds. */
 const FONTS = {
-  words: { folder: GROTESK, family: 'schibsted-grotesk', weight: 400 },
-  bold: { folder: GROTESK, family: 'schibsted-grotesk', weight: 700 },
-  readings: { folder: MONO, family: 'spline-sans-mono', weight: 400 },
-  strong: { folder: MONO, family: 'spline-sans-mono', weight: 600 },
+  words: require.resolve('@expo-google-fonts/schibsted-grotesk/400Regular/SchibstedGrotesk_400Regular.ttf'),
+  bold: require.resolve('@expo-google-fonts/schibsted-grotesk/700Bold/SchibstedGrotesk_700Bold.ttf'),
+  readings: require.resolve('@expo-google-fonts/spline-sans-mono/400Regular/SplineSansMono_400Regular.ttf'),
+  strong: require.resolve('@expo-google-fonts/spline-sans-mono/600SemiBold/SplineSansMono_600SemiBold.ttf'),
 } as const;
 type FontName = keyof typeof FONTS;
 
@@ -45,8 +40,6 @@ interface TextLook {
   align?: 'left' | 'right' | 'center';
 }
 
-/** Letters beyond Western Europe's stand in files of their own. */
-const BEYOND = /[\u0100-\u024f\u1e00-\u1eff]+/;
 const LINE_GAP = 1.5;
 
 /** A page of paper: points from its top left corner, type and hues of the house. */
@@ -75,10 +68,7 @@ export class Sheet {
       displayTitle: true,
       bufferPages: true,
     });
-    for (const [name, { folder, family, weight }] of Object.entries(FONTS)) {
-      this.doc.registerFont(name, join(folder, `${family}-latin-${weight}-normal.woff`));
-      this.doc.registerFont(`${name}+`, join(folder, `${family}-latin-ext-${weight}-normal.woff`));
-    }
+    for (const [name, path] of Object.entries(FONTS)) this.doc.registerFont(name, path);
     this.y = this.top;
   }
 
@@ -107,15 +97,8 @@ export class Sheet {
   /** At a place of its own; the next line stays where it was. @returns where it ends */
   put(words: string, x: number, y: number, look: TextLook = {}): number {
     const { width = this.width - (x - this.left), align = 'left' } = look;
-    const pieces = piecesOf(words);
-    this.doc.x = x;
-    this.doc.y = y;
-    for (const [index, { text, isBeyond }] of pieces.entries()) {
-      this.look(look, isBeyond);
-      const more = { width, align, lineGap: LINE_GAP, continued: index < pieces.length - 1 };
-      if (index === 0) this.doc.text(text, x, y, more);
-      else this.doc.text(text, more);
-    }
+    this.look(look);
+    this.doc.text(words, x, y, { width, align, lineGap: LINE_GAP });
     return this.doc.y;
   }
 
@@ -143,11 +126,16 @@ export class Sheet {
     this.y += 2;
   }
 
-  /** A new page where less than this is left. */
-  need(height: number): void {
-    if (this.y + height <= this.bottom) return;
+  /** @returns how many pages there are then */
+  newPage(): number {
     this.doc.addPage();
     this.y = this.top;
+    return this.pageCount;
+  }
+
+  /** A new page where less than this is left. */
+  need(height: number): void {
+    if (this.y + height > this.bottom) this.newPage();
   }
 
   /** Water against time, as on the screen: what tells two recipes apart at a glance. */
@@ -234,22 +222,7 @@ export class Sheet {
     });
   }
 
-  private look({ font = 'words', size = 8, hue = 'ink' }: TextLook, isBeyond = false): void {
-    this.doc
-      .font(isBeyond ? `${font}+` : font)
-      .fontSize(size)
-      .fillColor(HUE[hue]);
+  private look({ font = 'words', size = 8, hue = 'ink' }: TextLook): void {
+    this.doc.font(font).fontSize(size).fillColor(HUE[hue]);
   }
-}
-
-function piecesOf(words: string): { text: string; isBeyond: boolean }[] {
-  const pieces: { text: string; isBeyond: boolean }[] = [];
-  let rest = words;
-  for (let found = BEYOND.exec(rest); found; found = BEYOND.exec(rest)) {
-    if (found.index > 0) pieces.push({ text: rest.slice(0, found.index), isBeyond: false });
-    pieces.push({ text: found[0], isBeyond: true });
-    rest = rest.slice(found.index + found[0].length);
-  }
-  if (rest !== '' || pieces.length === 0) pieces.push({ text: rest, isBeyond: false });
-  return pieces;
 }

@@ -8,7 +8,7 @@ const WIDTH_MM = 62;
 const HEIGHT_MM = 35;
 
 /** For the bag: the code that opens the card, and the figures that one wants without a phone. */
-export function bagLabelPdf(card: PublicRecipeView, address: string): Promise<Buffer> {
+export function bagLabelPdf({ card, address }: { card: PublicRecipeView; address: string }): Promise<Buffer> {
   const { plan } = card;
   const sheet = new Sheet({
     size: [mm(WIDTH_MM), mm(HEIGHT_MM)],

@@ -1,6 +1,6 @@
 import { celsiusToFahrenheit, elevationOf, elevationWords, processWords } from '@vendu/core';
 import type { PublishedCard } from '@vendu/contract';
-import { countryName } from '@vendu/card/countries';
+import { countryName } from '../countries.js';
 
 export function bothScales(temperatureC: number): string {
   return `${temperatureC} °C / ${Math.round(celsiusToFahrenheit({ temperatureC }))} °F`;

@@ -1,6 +1,6 @@
 import { mm, Sheet } from './sheet.js';
 
-export interface CupLabelFacts {
+interface CupLabelFacts {
   lotName: string;
   brewNumber: number;
   brewedAt: Date;

@@ -10,12 +10,12 @@ import {
   type TastingStage,
 } from '@vendu/core';
 import type { BrewView, LotView, RecipeView } from '@vendu/contract';
-import { countryName } from '@vendu/card/countries';
+import { countryName } from '../countries.js';
 import { HUE, mm, Sheet } from './sheet.js';
 import { originWords } from './words.js';
 
 /** All that is known of a lot and of what was done with it. */
-export interface Dossier {
+interface Dossier {
   lot: LotView;
   recipes: RecipeView[];
   /** In the order brewed, with what whoever prints may see of their sheets. */

@@ -12,7 +12,7 @@ import { mm, Sheet } from './sheet.js';
 import { bothScales } from './words.js';
 
 /** What stands over a bench sheet. */
-export interface BenchSheetFacts {
+interface BenchSheetFacts {
   lotName: string;
   brewerName: string;
   paper: string;

@@ -28,34 +28,52 @@ const SMALLEST_TYPE = 4.5;
 const TYPE_SIZES = [9, 8.5, 8, 7.5, 7, 6.5, 6, 5.5, 5, SMALLEST_TYPE];
 
 /** A card for a box or a bag: one page, whatever the recipe asks for. */
-export function cardPdf(
-  card: PublicRecipeView,
-  { address, size }: { address: string; size: CardSize },
-): Promise<Buffer> {
-  // The largest type that fits, by halving: what fits in one fits in every smaller one.
+export function cardPdf({
+  card,
+  address,
+  size,
+}: {
+  card: PublicRecipeView;
+  address: string;
+  size: CardSize;
+}): Promise<Buffer> {
+  const type = largestThatFits(card, address, size);
+  const sheet = sheetOf(card, size);
+  draw(sheet, card, { address, size, type });
+  return sheet.done();
+}
+
+function sheetOf(card: PublicRecipeView, size: CardSize): Sheet {
+  return new Sheet({
+    ...FORMAT[size],
+    title: `${card.lotName}, ${card.brewerName}`,
+    writtenAt: new Date(card.publishedAt),
+  });
+}
+
+/** By halving, on the pages of one sheet that nobody sees: what fits in one type fits in every smaller one. */
+function largestThatFits(card: PublicRecipeView, address: string, size: CardSize): number {
+  const trial = sheetOf(card, size);
   let [fits, tooLarge] = [TYPE_SIZES.length - 1, -1];
   while (fits - tooLarge > 1) {
     const middle = Math.floor((fits + tooLarge) / 2);
-    const sheet = drawn(card, { address, size, type: at(middle) });
-    if (sheet.pageCount === 1) fits = middle;
+    const before = trial.newPage();
+    draw(trial, card, { address, size, type: at(middle) });
+    if (trial.pageCount === before) fits = middle;
     else tooLarge = middle;
   }
-  return drawn(card, { address, size, type: at(fits) }).done();
+  return at(fits);
 }
 
 const at = (index: number) => TYPE_SIZES[index] ?? SMALLEST_TYPE;
 
-function drawn(
+function draw(
+  sheet: Sheet,
   card: PublicRecipeView,
   { address, size, type }: { address: string; size: CardSize; type: number },
-): Sheet {
+): void {
   const { plan } = card;
   const format = FORMAT[size];
-  const sheet = new Sheet({
-    ...format,
-    title: `${card.lotName}, ${card.brewerName}`,
-    writtenAt: new Date(card.publishedAt),
-  });
   const codeSide = mm(size === 'a6' ? 17 : 22);
   sheet.code(address, { x: sheet.left + sheet.width - codeSide, y: sheet.top, side: codeSide });
   const beside = sheet.width - codeSide - 8;
@@ -89,7 +107,6 @@ function drawn(
     size: type - 1,
     hue: 'quiet',
   });
-  return sheet;
 }
 
 function figures(

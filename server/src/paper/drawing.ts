@@ -1,0 +1,33 @@
+import { createRequire } from 'node:module';
+import { Injectable, type OnModuleDestroy } from '@nestjs/common';
+import { Piscina } from 'piscina';
+import type * as paper from '@vendu/card/paper';
+
+type Drawings = Pick<
+  typeof paper,
+  'bagLabelPdf' | 'benchSheetPdf' | 'cardPdf' | 'cupLabelsPdf' | 'dossierPdf'
+>;
+
+const PAPER = createRequire(import.meta.url).resolve('@vendu/card/paper');
+/** A thread that has had nothing to do for so long ends, ms. */
+const IDLE_MS = 30_000;
+
+/** Has papers drawn beside the requests: setting type takes long enough to hold others up. */
+@Injectable()
+export class Drawing implements OnModuleDestroy {
+  private readonly pool = new Piscina({
+    filename: PAPER,
+    minThreads: 0,
+    maxThreads: 1,
+    idleTimeout: IDLE_MS,
+  });
+
+  /** @param input - plain data: it is copied to the thread and the file back */
+  async run<K extends keyof Drawings>(name: K, input: Parameters<Drawings[K]>[0]): Promise<Buffer> {
+    return Buffer.from((await this.pool.run(input, { name })) as Uint8Array);
+  }
+
+  onModuleDestroy(): Promise<void> {
+    return this.pool.destroy();
+  }
+}
