@@ -1,4 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { PNG } from 'pngjs';
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import type TestAgent from 'supertest/lib/agent.js';
 import type { RecipeView } from '@vendu/contract';
@@ -136,6 +137,17 @@ describe('what is printed', () => {
     expect(sheet.text.match(/Swirl the brewer/g)).toHaveLength(12);
     const brew = await storeBrew(app.barista, recipe);
     expect((await read(app.barista, `/api/brews/${brew.id}/cup-labels.pdf`)).pages).toHaveLength(1);
+  });
+
+  it('a picture for links has the size that is asked for', async () => {
+    const answer = await app.visitor.get(`${CARD}/preview.png`).expect(200);
+    const { width, height, data } = PNG.sync.read(answer.body as Buffer);
+    expect([width, height]).toEqual([1200, 630]);
+    // Sheet, ink, water, heat and time: something was drawn, in more than one hue.
+    const colours = new Set<number>();
+    for (let at = 0; at < data.length; at += 4) colours.add(data.readUIntBE(at, 3));
+    expect(colours.size).toBeGreaterThan(50);
+    await app.visitor.get('/api/published/nowhere/preview.png').expect(404);
   });
 
   it('is the lab’s own but for what is public', async () => {

@@ -114,6 +114,11 @@ describe('the page of a card', () => {
     expect(told['recipeInstructions']).toHaveLength(9);
   });
 
+  it('names the picture that stands beside a link to it', () => {
+    const picture = read(page()).querySelector('meta[property="og:image"]')?.getAttribute('content');
+    expect(picture).toBe('https://lab.example/api/published/ridge-cone/preview.png');
+  });
+
   it('says what became of a recipe that was withdrawn, and keeps that out of searches', () => {
     const recalled = renderRecalledPage(
       { lotName: 'Ridge', houseName: 'Lab', recalledOn: '1 December 2026' },

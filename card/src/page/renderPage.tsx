@@ -18,6 +18,8 @@ interface PageFacts {
   /** Absolute. */
   address: string;
   assets: PageAssets;
+  /** Beside a link to it; absolute. */
+  picture?: string;
   /** Not for search engines: nothing to be found any more. */
   isGone?: boolean;
   children: ReactNode;
@@ -27,7 +29,16 @@ interface PageFacts {
 /** JSON inside of a script element must not end it. */
 const inScript = (data: unknown) => JSON.stringify(data).replaceAll('<', '\\u003c');
 
-function html({ title, description, address, assets, isGone = false, children, more }: PageFacts): string {
+function html({
+  title,
+  description,
+  address,
+  assets,
+  picture,
+  isGone = false,
+  children,
+  more,
+}: PageFacts): string {
   const page = renderToStaticMarkup(
     <html lang="en">
       <head>
@@ -41,6 +52,14 @@ function html({ title, description, address, assets, isGone = false, children, m
         <meta property="og:description" content={description} />
         <meta property="og:type" content="article" />
         <meta property="og:url" content={address} />
+        {picture && (
+          <>
+            <meta property="og:image" content={picture} />
+            <meta property="og:image:width" content="1200" />
+            <meta property="og:image:height" content="630" />
+            <meta name="twitter:card" content="summary_large_image" />
+          </>
+        )}
         <link rel="icon" href="/mark.svg" type="image/svg+xml" />
         {assets.fonts.map((href) => (
           <link key={href} rel="preload" href={href} as="font" type="font/woff2" crossOrigin="anonymous" />
@@ -73,6 +92,7 @@ export function renderCardPage(
     description,
     address,
     assets,
+    picture: new URL(`/api/published/${card.slug}/preview.png`, address).href,
     children: <CardArticle view={view} address={address} qrSvgPath={qrSvgPath} />,
     more: (
       <>

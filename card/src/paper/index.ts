@@ -3,3 +3,4 @@ export { benchSheetPdf } from './benchSheetPdf.js';
 export { CARD_SIZES, cardPdf, type CardSize } from './cardPdf.js';
 export { cupLabelsPdf } from './cupLabelsPdf.js';
 export { dossierPdf } from './dossierPdf.js';
+export { previewPng } from './previewPng.js';

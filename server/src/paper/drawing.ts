@@ -5,7 +5,7 @@ import type * as paper from '@vendu/card/paper';
 
 type Drawings = Pick<
   typeof paper,
-  'bagLabelPdf' | 'benchSheetPdf' | 'cardPdf' | 'cupLabelsPdf' | 'dossierPdf'
+  'bagLabelPdf' | 'benchSheetPdf' | 'cardPdf' | 'cupLabelsPdf' | 'dossierPdf' | 'previewPng'
 >;
 
 const PAPER = createRequire(import.meta.url).resolve('@vendu/card/paper');

@@ -1,4 +1,4 @@
-import { Controller, Get, Param, ParseEnumPipe, Req, StreamableFile } from '@nestjs/common';
+import { Controller, Get, Header, Param, ParseEnumPipe, Req, StreamableFile } from '@nestjs/common';
 import type { Request } from 'express';
 import { CARD_SIZES, type CardSize } from '@vendu/card/paper';
 import type { PersonModel } from '../people/person.model.js';
@@ -31,6 +31,13 @@ export class PaperController {
   @VisitorsToo()
   async label(@Param('slug') slug: string, @Req() request: Request): Promise<StreamableFile> {
     return sent(await this.service.bagLabel(slug, publicAddress(slug, request)));
+  }
+
+  @Get('published/:slug/preview.png')
+  @VisitorsToo()
+  @Header('Cache-Control', 'public, max-age=86400')
+  async preview(@Param('slug') slug: string): Promise<StreamableFile> {
+    return new StreamableFile(await this.service.preview(slug), { type: 'image/png' });
   }
 
   @Get('recipe-versions/:versionId/bench-sheet.pdf')

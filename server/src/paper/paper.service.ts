@@ -46,6 +46,11 @@ export class PaperService {
     return { name: `${slug}-label`, file: await this.drawing.run('bagLabelPdf', { card, address }) };
   }
 
+  /** What stands beside a link to a card. */
+  async preview(slug: string): Promise<Buffer> {
+    return this.drawing.run('previewPng', { card: await this.publications.bySlug(slug) });
+  }
+
   async benchSheet(versionId: number): Promise<Paper> {
     const version = await RecipeVersionModel.findByPk(versionId);
     if (!version) throw notFound('recipe version');

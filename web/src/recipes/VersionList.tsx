@@ -32,37 +32,39 @@ export function VersionList({ recipe, comparedId, onCompare }: VersionListProps)
       <ol>
         {recipe.versions.map((version, index) => (
           <li key={version.id} className="border-b border-rule py-3">
-            <div className="flex items-baseline gap-2">
-              <span className="font-semibold">Version {version.number}</span>
-              <span className="caption grow">
+            <div className="flex flex-wrap items-baseline gap-x-3">
+              <span className="font-semibold whitespace-nowrap">Version {version.number}</span>
+              <span className="caption">
                 {version.created.by}, {dayOf(version.created.at)}, {version.brewCount}{' '}
                 {version.brewCount === 1 ? 'brew' : 'brews'}
               </span>
-              <a
-                href={`/api/recipe-versions/${version.id}/bench-sheet.pdf`}
-                target="_blank"
-                rel="noreferrer"
-                className="text-tiny text-quiet underline hover:text-ink"
-              >
-                bench sheet
-              </a>
-              <a
-                href={`/api/recipe-versions/${version.id}/file`}
-                download
-                className="text-tiny text-quiet underline hover:text-ink"
-              >
-                save as file
-              </a>
-              {index > 0 && (
-                <button
-                  type="button"
-                  aria-pressed={comparedId === version.id}
-                  className="text-tiny text-quiet underline hover:text-ink aria-pressed:font-semibold aria-pressed:text-ink"
-                  onClick={() => onCompare(comparedId === version.id ? null : version.id)}
+              <span className="ml-auto flex gap-3">
+                <a
+                  href={`/api/recipe-versions/${version.id}/bench-sheet.pdf`}
+                  target="_blank"
+                  rel="noreferrer"
+                  className="text-tiny whitespace-nowrap text-quiet underline hover:text-ink"
                 >
-                  {comparedId === version.id ? 'compared' : 'compare'}
-                </button>
-              )}
+                  bench sheet
+                </a>
+                <a
+                  href={`/api/recipe-versions/${version.id}/file`}
+                  download
+                  className="text-tiny whitespace-nowrap text-quiet underline hover:text-ink"
+                >
+                  save as file
+                </a>
+                {index > 0 && (
+                  <button
+                    type="button"
+                    aria-pressed={comparedId === version.id}
+                    className="text-tiny text-quiet underline hover:text-ink aria-pressed:font-semibold aria-pressed:text-ink"
+                    onClick={() => onCompare(comparedId === version.id ? null : version.id)}
+                  >
+                    {comparedId === version.id ? 'compared' : 'compare'}
+                  </button>
+                )}
+              </span>
             </div>
             {version.note && <p className="text-small">{version.note}</p>}
             <VersionChanges version={version} before={recipe.versions[index + 1]} />
@@ -154,7 +156,6 @@ function Signatures({ recipe, version }: { recipe: RecipeView; version: RecipeVe
           <span className="caption">
             by {published.publishedBy}, {dayOf(published.publishedAt)}
           </span>
-          <Prints slug={published.slug} />
           {moves.includes('withdraw') && (
             <TakeBack
               words="withdraw"
@@ -167,6 +168,7 @@ function Signatures({ recipe, version }: { recipe: RecipeView; version: RecipeVe
               }
             />
           )}
+          <Prints slug={published.slug} />
         </p>
       )}
       {published && published.cardChanges.length > 0 && (
