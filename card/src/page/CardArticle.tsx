@@ -1,19 +1,16 @@
 import {
   boilsTooSoonM,
   celsiusToFahrenheit,
-  elevationOf,
-  elevationWords,
   firstKettleC,
   formatRatio,
   grindName,
   planAllWaterG,
   planRatio,
-  processWords,
   restAdvice,
   waterAdvice,
 } from '@vendu/core';
 import type { PublicPageView, PublicRecipeView } from '@vendu/contract';
-import { countryName } from '../countries.js';
+import { originWords } from '../originWords.js';
 import { Staircase } from '../drawing/Staircase.js';
 import { Fit } from './Fit.js';
 import { Grinders } from './Grinders.js';
@@ -194,18 +191,4 @@ function Figure({
       {note && <span className="caption">{note}</span>}
     </div>
   );
-}
-
-function originWords(card: PublicRecipeView): string {
-  const elevation = elevationOf(card);
-  return [
-    card.farm,
-    card.region,
-    countryName(card.country),
-    card.variety,
-    card.process === 'not-known' ? '' : processWords(card).toLowerCase(),
-    elevation && elevationWords(elevation),
-  ]
-    .filter(Boolean)
-    .join(', ');
 }

@@ -1,7 +1,7 @@
 import { firstKettleC, formatRatio, planAllWaterG, planRatio } from '@vendu/core';
 import type { PublicRecipeView } from '@vendu/contract';
 import { mm, Sheet } from './sheet.js';
-import { bothScales } from './words.js';
+import { bothScales } from './bothScales.js';
 
 /** Width of the usual roll of a label printer, and what this label takes of it, mm. */
 const WIDTH_MM = 62;

@@ -9,7 +9,7 @@ import {
   type BrewPlan,
 } from '@vendu/core';
 import { mm, Sheet } from './sheet.js';
-import { bothScales } from './words.js';
+import { bothScales } from './bothScales.js';
 
 /** What stands over a bench sheet. */
 interface BenchSheetFacts {

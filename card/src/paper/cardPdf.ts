@@ -14,7 +14,8 @@ import {
 } from '@vendu/core';
 import type { PublicRecipeView } from '@vendu/contract';
 import { mm, Sheet } from './sheet.js';
-import { bothScales, originWords } from './words.js';
+import { originWords } from '../originWords.js';
+import { bothScales } from './bothScales.js';
 
 export const CARD_SIZES = ['a6', 'a5'] as const;
 export type CardSize = (typeof CARD_SIZES)[number];

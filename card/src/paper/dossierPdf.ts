@@ -12,7 +12,7 @@ import {
 import type { BrewView, LotView, RecipeView } from '@vendu/contract';
 import { countryName } from '../countries.js';
 import { HUE, mm, Sheet } from './sheet.js';
-import { originWords } from './words.js';
+import { originWords } from '../originWords.js';
 
 /** All that is known of a lot and of what was done with it. */
 interface Dossier {

@@ -1,4 +1,3 @@
-import { createRequire } from 'node:module';
 import { Resvg } from '@resvg/resvg-js';
 import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
@@ -13,17 +12,11 @@ import {
   type StaircasePoint,
 } from '@vendu/core';
 import type { PublicRecipeView } from '@vendu/contract';
+import { FONT_FILES } from './fonts.js';
 import { HUE } from './sheet.js';
 
-const require = createRequire(import.meta.url);
 const WORDS = 'Schibsted Grotesk';
 const READINGS = 'Spline Sans Mono';
-const FONT_FILES = [
-  require.resolve('@expo-google-fonts/schibsted-grotesk/400Regular/SchibstedGrotesk_400Regular.ttf'),
-  require.resolve('@expo-google-fonts/schibsted-grotesk/700Bold/SchibstedGrotesk_700Bold.ttf'),
-  require.resolve('@expo-google-fonts/spline-sans-mono/600SemiBold/SplineSansMono_600SemiBold.ttf'),
-];
-
 /** What those who show links ask for. */
 const WIDTH = 1200;
 const HEIGHT = 630;
@@ -35,7 +28,7 @@ const LONG_NAME = 22;
 export function previewPng({ card }: { card: PublicRecipeView }): Promise<Buffer> {
   const svg = renderToStaticMarkup(<Preview card={card} />);
   const drawn = new Resvg(svg, {
-    font: { fontFiles: FONT_FILES, loadSystemFonts: false, defaultFontFamily: WORDS },
+    font: { fontFiles: Object.values(FONT_FILES), loadSystemFonts: false, defaultFontFamily: WORDS },
   });
   return Promise.resolve(Buffer.from(drawn.render().asPng()));
 }

@@ -1,21 +1,11 @@
-import { createRequire } from 'node:module';
 import PDFDocument from 'pdfkit';
 import QRCode from 'qrcode';
 import { formatDuration, runningTotalsG, staircase, type BrewPlan } from '@vendu/core';
+import { FONT_FILES, type FontName } from './fonts.js';
 
 const MM = 72 / 25.4;
 /** Millimetres in points. */
 export const mm = (millimetres: number) => millimetres * MM;
-
-const require = createRequire(import.meta.url);
-/** Shipped with the application and embedded in every file: what is printed looks alike everywhere. Plain files: inflating packed ones takes seconds. */
-const FONTS = {
-  words: require.resolve('@expo-google-fonts/schibsted-grotesk/400Regular/SchibstedGrotesk_400Regular.ttf'),
-  bold: require.resolve('@expo-google-fonts/schibsted-grotesk/700Bold/SchibstedGrotesk_700Bold.ttf'),
-  readings: require.resolve('@expo-google-fonts/spline-sans-mono/400Regular/SplineSansMono_400Regular.ttf'),
-  strong: require.resolve('@expo-google-fonts/spline-sans-mono/600SemiBold/SplineSansMono_600SemiBold.ttf'),
-} as const;
-type FontName = keyof typeof FONTS;
 
 /** The hues of the screen, which hold on white. */
 export const HUE = {
@@ -68,7 +58,7 @@ export class Sheet {
       displayTitle: true,
       bufferPages: true,
     });
-    for (const [name, path] of Object.entries(FONTS)) this.doc.registerFont(name, path);
+    for (const [name, path] of Object.entries(FONT_FILES)) this.doc.registerFont(name, path);
     this.y = this.top;
   }
 

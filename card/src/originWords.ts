@@ -1,10 +1,6 @@
-import { celsiusToFahrenheit, elevationOf, elevationWords, processWords } from '@vendu/core';
+import { elevationOf, elevationWords, processWords } from '@vendu/core';
 import type { PublishedCard } from '@vendu/contract';
-import { countryName } from '../countries.js';
-
-export function bothScales(temperatureC: number): string {
-  return `${temperatureC} °C / ${Math.round(celsiusToFahrenheit({ temperatureC }))} °F`;
-}
+import { countryName } from './countries.js';
 
 /** Where a coffee comes from, in a line. */
 export function originWords(
