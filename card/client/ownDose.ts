@@ -1,4 +1,4 @@
-import { atOwnDose, cardWords, formatDuration, parseMassG, planAllWaterG } from '@vendu/core';
+import { atOwnDose, cardWords, formatDuration, parseMassG, planAllWaterG, runningTotalsG } from '@vendu/core';
 import type { CardData } from '../src/page/cardData.js';
 import { button, element, place } from './elements.js';
 import { kept } from './kept.js';
@@ -87,6 +87,12 @@ export function offerOwnDose(card: CardData, own: OwnPlan): void {
     list.replaceChildren(...before.map((words) => element('li', { text: words })));
     for (const [index, words] of document.querySelectorAll('[data-steps] [data-words]').entries()) {
       words.textContent = steps[index]?.words ?? '';
+    }
+    const totals = runningTotalsG(plan);
+    for (const [index, row] of document.querySelectorAll('[data-pours] tbody tr').entries()) {
+      const [, amount, total] = row.querySelectorAll('td');
+      if (amount) amount.textContent = `${plan.pours[index]?.amountG ?? 0} g`;
+      if (total) total.textContent = `${totals[index] ?? 0} g`;
     }
     for (const [index, words] of document.querySelectorAll('[data-after]').entries()) {
       words.textContent = after[index] ?? '';

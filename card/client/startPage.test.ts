@@ -119,6 +119,9 @@ describe('a dose of one’s own', () => {
     dose('24');
     expect(screen.getByText('Bloom: wet all grounds with 60 g in 5 s.')).toBeTruthy();
     expect(note()).toBe('Scaled from 16 g and not proven there: a deeper bed drains slower.');
+    expect(document.querySelector('[data-pours] tbody tr:last-child')?.textContent).toBe(
+      'Pour 31:15165 g375 g',
+    );
     open();
     expect(screen.getByLabelText('Your dose, g')).toHaveProperty('value', '24');
     expect(document.querySelector('[data-figure=dose]')?.textContent).toBe('24');

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import type { LotView } from '@vendu/contract';
+import type { LotView, RecipeView } from '@vendu/contract';
 import { pageOf, signIn } from '../support/people';
 import { publish, startRecipe } from '../support/work';
 import { expectClean } from '../support/axe';
@@ -159,6 +159,29 @@ test('the guide of a card waits where the recipe does, and goes on when that is 
   // The clock was kept, and what comes next comes as long after as the card says.
   await expect(page.getByRole('timer')).toHaveText(/^2:0\d$/);
   await expect(page.getByText(/^in \d+ s: Pour/)).toBeVisible();
+});
+
+test('a lot has an edition for each brewer, and a version that was followed says so', async ({ page }) => {
+  await signIn(page, 'lead');
+  const recipe = await startRecipe(page, 'Two editions');
+  const card = await publish(page, recipe.id);
+  const other = (await (
+    await page.request.post(`/api/lots/${recipe.lot.id}/recipes`, { data: { brewerId: 2, grinderId: 1 } })
+  ).json()) as RecipeView;
+  await publish(page, other.id);
+  await page.goto(card);
+  await page.getByRole('link', { name: other.brewerName }).click();
+  await expect(page.getByText(`For the ${other.brewerName}. Also for ${recipe.brewerName}`)).toBeVisible();
+
+  const [first] = recipe.versions;
+  const plan = { ...first?.plan, kettleC: 90 };
+  await page.request.post(`/api/recipes/${recipe.id}/versions`, { data: { basedOn: 1, plan, note: '' } });
+  await publish(page, recipe.id);
+  await page.goto(card);
+  await page.getByText('What changed').click();
+  await page.getByRole('link', { name: 'Version 1', exact: true }).click();
+  await page.getByRole('link', { name: 'the recipe that holds now' }).click();
+  await expect(page.getByText(/^Version 2, published/)).toBeVisible();
 });
 
 test('on a slow phone the card is there to read soon; how soon is printed', async ({ browser }) => {

@@ -2,10 +2,11 @@ import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type TestAgent from 'supertest/lib/agent.js';
 import { PROOF_CHECKS, planWaterG, USUAL_CHECKLIST } from '@vendu/core';
-import type { BrewView, KitView, Problem, ProofView, RecipeView } from '@vendu/contract';
+import type { BrewView, KitView, LotsPageView, Problem, ProofView, RecipeView } from '@vendu/contract';
 import { RecipeVersionModel } from '../src/recipes/recipe-version.model.js';
 import {
   brewOf,
+  signOff,
   startRecipe,
   startTestApplication,
   takeInLot,
@@ -61,7 +62,29 @@ const proofOf = async (path: string, agent = app.lead) =>
 const missing = ({ checks }: ProofView) =>
   checks.filter(({ state }) => state === 'missing').map(({ check }) => check);
 
+/** As the list of lots has it. */
+async function listed(lotId: number) {
+  const { lots } = (await app.barista.get('/api/lots').query({ sort: 'recent' }).expect(200))
+    .body as LotsPageView;
+  return lots.find(({ id }) => id === lotId)?.proofMissing;
+}
+
 describe('a proof', () => {
+  it('is told of in the list of lots as it goes', async () => {
+    const started = await startRecipe(app.barista, (await takeInLot(app.barista)).id);
+    expect(await listed(started.lot.id)).toBeNull();
+    const { recipe, path } = await accepted();
+    const lotId = recipe.lot.id;
+    expect(await listed(lotId)).toEqual(['repeats', 'second-hands', 'second-grinder', 'three-stages']);
+    const brew = await brewed(app.barista, recipe);
+    await taste(app.barista, brew, 'plum');
+    expect(await listed(lotId)).toEqual(['repeats', 'second-hands', 'second-grinder']);
+    await app.lead.put(`${path}/waivers/repeats`).send({ reason: 'enough' }).expect(200);
+    expect(await listed(lotId)).toEqual(['second-hands', 'second-grinder']);
+    await signOff(app.lead, recipe.versions[0]!.id);
+    expect(await listed(lotId)).toBeNull();
+  });
+
   it('is met by three brews, a second person on a second grinder among them, and stays with the sign-off', async () => {
     const { recipe, path, version } = await accepted({ labelNotes: ['plum', 'black tea'] });
     expect(missing(await proofOf(path))).toEqual([

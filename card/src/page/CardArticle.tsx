@@ -15,6 +15,7 @@ import { Staircase } from '../drawing/Staircase.js';
 import { Fit } from './Fit.js';
 import { Grinders } from './Grinders.js';
 import { IfItTastes } from './IfItTastes.js';
+import { PourTable } from './PourTable.js';
 import { Proven } from './Proven.js';
 import { Section } from './Section.js';
 import { Steps } from './Steps.js';
@@ -90,6 +91,7 @@ export function CardArticle({ view, address, qrSvgPath }: CardArticleProps) {
           </div>
         </div>
         <Steps plan={plan} />
+        <PourTable plan={plan} />
         <Grinders card={card} />
         <IfItTastes card={card} />
         <Fit card={card} />

@@ -67,6 +67,18 @@ describe('the page of a card', () => {
     expect(words(html)).toContain('right at 22 in 5 kitchens');
   });
 
+  it('has the pours in a table as well', () => {
+    const rows = [...read(page()).querySelectorAll('table tr')].map((row) =>
+      [...row.querySelectorAll('td, th')].map(({ textContent }) => textContent).join(' | '),
+    );
+    expect(rows).toEqual([
+      'Pour | Start | Amount | On the scale',
+      'Bloom | 0:00 | 40 g | 40 g',
+      'Pour 2 | 0:40 | 100 g | 140 g',
+      'Pour 3 | 1:15 | 110 g | 250 g',
+    ]);
+  });
+
   it('holds for cards older than all that', () => {
     const text = words(page(view(OLD_CARD)));
     expect(text).toContain('Let a fresh roast rest about a week');
@@ -104,14 +116,16 @@ describe('the page of a card', () => {
     ]);
     const told = JSON.parse(
       document.querySelector('script[type="application/ld+json"]')?.textContent ?? '{}',
-    ) as Record<string, unknown>;
-    expect(told).toMatchObject({
+    ) as { '@graph': Record<string, unknown>[] };
+    const [recipe, howTo] = told['@graph'];
+    expect(recipe).toMatchObject({
       '@type': 'Recipe',
       name: 'Ridge </script><script>alert(1)</script>, Cone',
       totalTime: 'PT160S',
       recipeIngredient: ['16 g coffee', '250 g water'],
     });
-    expect(told['recipeInstructions']).toHaveLength(9);
+    expect(recipe?.['recipeInstructions']).toHaveLength(9);
+    expect(howTo).toMatchObject({ '@type': 'HowTo', step: recipe?.['recipeInstructions'] });
   });
 
   it('names the picture that stands beside a link to it', () => {

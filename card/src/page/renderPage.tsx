@@ -3,7 +3,7 @@ import { renderToStaticMarkup } from 'react-dom/server';
 import type { PublicPageView } from '@vendu/contract';
 import { CardArticle } from './CardArticle.js';
 import { CARD_DATA_ID, cardData } from './cardData.js';
-import { recipeJsonLd } from './jsonLd.js';
+import { cardJsonLd } from './jsonLd.js';
 
 /** Addresses of what the page brings along, as they were built. */
 export interface PageAssets {
@@ -98,7 +98,7 @@ export function renderCardPage(
       <>
         <script
           type="application/ld+json"
-          dangerouslySetInnerHTML={{ __html: inScript(recipeJsonLd(card, address)) }}
+          dangerouslySetInnerHTML={{ __html: inScript(cardJsonLd(card, address)) }}
         />
         <script
           id={CARD_DATA_ID}

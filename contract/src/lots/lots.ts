@@ -26,6 +26,7 @@ import {
   type LotStage,
   type Process,
   type RoastLevel,
+  type ProofCheckId,
 } from '@vendu/core';
 import type { BrewListItem } from '../brews/brews.js';
 import type { OutdatedCard } from '../publications/publications.js';
@@ -265,6 +266,8 @@ export interface LotListItem {
   daysToLaunch: number | null;
   /** What is to be done with it next. */
   due: LotDue;
+  /** What the version accepted last has not shown yet; `null` where none is to be proved. */
+  proofMissing: ProofCheckId[] | null;
   /** What was weighed in less what brews took; `null` where nothing was weighed in. */
   gramsLeftG: number | null;
   gramsBrewedG: number;

@@ -29,6 +29,7 @@ import { refreshLotProgress } from '../lots/lot-progress.js';
 import { LotModel } from '../lots/lot.model.js';
 import { RoastBatchModel } from '../lots/roast-batch.model.js';
 import { PersonModel } from '../people/person.model.js';
+import { refreshProof } from '../proof/refresh-proof.js';
 import { ProofReader } from '../proof/proof-reader.js';
 import { ProofWaiverModel } from '../proof/proof-waiver.model.js';
 import { PublicationModel } from '../publications/publication.model.js';
@@ -90,6 +91,9 @@ export async function loadDemo(sequelize: Sequelize): Promise<boolean> {
   });
   await keepEvidenceOfFinished(sequelize);
   await loadCards(sequelize);
+  const reader = new ProofReader(new BrewReader(sequelize));
+  for (const { id } of await LotModel.findAll({ attributes: ['id'] }))
+    await refreshProof(sequelize, reader, id);
   return true;
 }
 

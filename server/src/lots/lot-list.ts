@@ -8,6 +8,7 @@ import {
   type LotStage,
   type BaseProcess,
   type Process,
+  type ProofCheckId,
 } from '@vendu/core';
 import {
   LOTS_PER_PAGE,
@@ -41,6 +42,7 @@ interface LotRow {
   lastBrewedAt: Date | null;
   latestRoastedOn: string | null;
   launchOn: string | null;
+  proofMissing: ProofCheckId[] | string | null;
   /** How many lots fit; of filtered pages only. */
   total: number | bigint | null;
 }
@@ -54,7 +56,7 @@ interface RecipeRow extends Omit<RecipeListItem, 'accepted' | 'signedOff' | 'pla
 const COLUMNS = `id, name, country, region, process, base_process AS baseProcess, additions, is_decaffeinated AS isDecaffeinated, elevation_from_m AS elevationFromM,
   elevation_to_m AS elevationToM, elevation_word AS elevationWord, stage, brew_count AS brewCount, brewed_g AS brewedG, left_g AS leftG,
   last_brewed_at AS lastBrewedAt, DATE_FORMAT(latest_roasted_on, '%Y-%m-%d') AS latestRoastedOn,
-  DATE_FORMAT(launch_on, '%Y-%m-%d') AS launchOn`;
+  DATE_FORMAT(launch_on, '%Y-%m-%d') AS launchOn, proof_missing AS proofMissing`;
 
 /** Column of each sort; what is not known comes last either way. */
 const SORT_COLUMNS: Record<Exclude<LotSort, 'due'>, string> = {
@@ -203,7 +205,7 @@ async function newestRecipes(
 }
 
 function listItem(
-  { brewedG, leftG, lastBrewedAt, latestRoastedOn, total, ...row }: LotRow,
+  { brewedG, leftG, lastBrewedAt, latestRoastedOn, proofMissing, total, ...row }: LotRow,
   recipe: RecipeListItem | null,
   last: { strengthPercent: number; yieldPercent: number; basis: 'weighed' | 'assumed' } | null,
 ): LotListItem {
@@ -217,6 +219,7 @@ function listItem(
       daysToLaunch,
       daysSinceBrew: daysSince(lastBrewedAt),
     }),
+    proofMissing: proofMissing === null ? null : parsedJson(proofMissing),
     daysToLaunch,
     roastAgeDays: latestRoastedOn === null ? null : daysSince(latestRoastedOn),
     gramsBrewedG: Number(brewedG),

@@ -1,7 +1,15 @@
 import { Column, DataType, HasMany, Model, Table } from 'sequelize-typescript';
 import type { CreationOptional, InferAttributes, InferCreationAttributes, NonAttribute } from 'sequelize';
 import type { LotFigure, LotText } from '@vendu/contract';
-import type { BaseProcess, ElevationWord, LotEvidence, LotSign, LotStage, Process } from '@vendu/core';
+import type {
+  BaseProcess,
+  ElevationWord,
+  LotEvidence,
+  LotSign,
+  LotStage,
+  Process,
+  ProofCheckId,
+} from '@vendu/core';
 import { RoastBatchModel } from './roast-batch.model.js';
 import { DecimalColumn } from '../database/decimal-column.js';
 
@@ -50,6 +58,8 @@ export class LotModel
   @DecimalColumn(9, 1) declare brewedG: CreationOptional<number>;
   @DecimalColumn(9, 1) declare leftG: number | null;
   @Column(DataType.DATE) declare lastBrewedAt: Date | null;
+  /** Of the version that is to be proved next; `null` where there is none. */
+  @Column(DataType.JSON) declare proofMissing: ProofCheckId[] | null;
   @Column(DataType.DATEONLY) declare latestRoastedOn: string | null;
   @Column(DataType.INTEGER) declare createdBy: number;
   declare revision: CreationOptional<number>;

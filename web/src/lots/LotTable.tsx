@@ -6,7 +6,7 @@ import { StaircaseThumb } from '@vendu/card';
 import { classes } from '../ui/classes';
 import { countryName } from '@vendu/card/countries';
 import { StageLadder } from '../ui/StageLadder';
-import { DUE_WORDS } from '../ui/words';
+import { dueWords } from './dueWords';
 import { elevationWords, processWords } from '@vendu/core';
 import { launchWords } from './launchWords';
 
@@ -123,7 +123,7 @@ function LotRow({ lot }: { lot: LotListItem }) {
       <td className={classes(CELL, 'max-lg:order-2')}>
         <StageLadder stage={lot.stage} />
         <div className={classes('text-tiny', lot.due.isPressing ? 'font-semibold text-alarm' : 'text-quiet')}>
-          {DUE_WORDS[lot.due.action]}
+          {dueWords(lot)}
         </div>
       </td>
       <td className={classes(CELL, 'max-lg:order-5')}>

@@ -26,6 +26,7 @@ const LOT: LotListItem = {
   launchOn: '2026-11-28',
   daysToLaunch: 5,
   due: { action: 'next-brew', isPressing: false },
+  proofMissing: null,
   gramsLeftG: 936,
   gramsBrewedG: 64,
   brewCount: 4,

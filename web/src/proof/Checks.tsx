@@ -10,6 +10,7 @@ import { classes } from '../ui/classes';
 import { dayOf } from '../ui/dates';
 import { Field, INPUT } from '../ui/Field';
 import { TroubleNotice } from '../ui/Notice';
+import { offerUndoOf } from '../ui/offerUndo';
 
 interface ChecksProps {
   proof: ProofView;
@@ -41,6 +42,7 @@ function Check({ check, proof, mayWaive }: { check: ProofCheckView; proof: Proof
   const { sign, words, look } = MARK[check.state];
   const brews = proof.brews.filter(({ id }) => check.brewIds.includes(id)).reverse();
   const [takeBack, takingBack] = useTakeWaiverBackMutation();
+  const [waiveAgain] = useWaiveMutation();
   return (
     <li className="grid grid-cols-[1.5rem_minmax(0,1fr)] gap-x-3 border-b border-rule py-3 sm:grid-cols-[1.5rem_13rem_minmax(0,1fr)]">
       <span aria-hidden className={classes('mt-0.5 grid size-5 place-items-center border text-small', look)}>
@@ -75,7 +77,15 @@ function Check({ check, proof, mayWaive }: { check: ProofCheckView; proof: Proof
               <button
                 type="button"
                 className="ml-2 text-tiny text-quiet underline hover:text-ink"
-                onClick={() => void takeBack({ versionId: proof.recipeVersionId, check: check.check })}
+                onClick={() => {
+                  const which = { versionId: proof.recipeVersionId, check: check.check };
+                  const { reason } = check.waiver ?? { reason: '' };
+                  void offerUndoOf(
+                    takeBack(which),
+                    `Waiver taken back: ${CHECK_NAMES[check.check]}`,
+                    () => void waiveAgain({ ...which, reason }),
+                  );
+                }}
               >
                 take back
               </button>

@@ -63,6 +63,26 @@ describe('the page of a proof', () => {
     expect(await screen.findByLabelText('Why it may pass')).toHaveProperty('value', 'Joss is away');
   });
 
+  it('takes a waiver back with its reason at hand for another', async () => {
+    const waiver = { check: 'second-hands' as const, reason: 'Joss is away' };
+    const waived = proof({
+      checks: proof().checks.map((check) =>
+        check.check === 'second-hands'
+          ? { ...check, state: 'waived' as const, waiver, waived: SIGNED }
+          : check,
+      ),
+    });
+    const { written } = show(waived, 'lead', {
+      'DELETE recipe-versions/11/waivers/second-hands': { body: proof() },
+      'PUT recipe-versions/11/waivers/second-hands': { body: waived },
+    });
+    await userEvent.click(await screen.findByRole('button', { name: 'take back' }));
+    expect(await screen.findByRole('button', { name: 'Waive: another pair of hands' })).toBeTruthy();
+    expect(written()).toEqual([
+      { method: 'DELETE', path: 'recipe-versions/11/waivers/second-hands', body: null },
+    ]);
+  });
+
   it('asks a lead who made all the brews why he signs it himself', async () => {
     const { written } = show(PROVEN, 'lead', {
       'PUT recipe-versions/11/sign-off': problem('invalid-input', 'Say why.', [

@@ -28,6 +28,7 @@ const LANDED = {
   '0022-tasting-sheets': '9cbf559220af357e',
   '0023-proof': '52f28552954a32ce',
   '0024-home-results': '92a2ce37540dc4f7',
+  '0025-proof-missing': '93d6af3f3a3f8ac6',
 };
 
 describe('the steps of the schema', () => {
