@@ -180,6 +180,7 @@ describe('a proof', () => {
     const refused = await app.lead.put(`${path}/sign-off`).send({}).expect(422);
     expect((refused.body as Problem).errors[0]?.field).toBe('reason');
     await app.lead.put(`${path}/sign-off`).send({ reason: 'Nobody else is in this week.' }).expect(200);
+    expect((await proofOf(path)).signOffReason).toBe('Nobody else is in this week.');
     await app.lead.put(`/api/recipes/${recipe.id}/checklist`).send({ checklist: null }).expect(200);
     expect((await proofOf(path)).hasOwnChecklist).toBe(false);
   });

@@ -104,6 +104,8 @@ export interface ProofView {
   hands: string[];
   grinders: string[];
   isOneHand: boolean;
+  /** Why a lead signed what he had brewed alone; empty where nothing was said. */
+  signOffReason: string;
   /** Newest first. */
   brews: ProofBrewView[];
 }

@@ -158,6 +158,7 @@ function proofView({ recipe, version, checklist, proof, brews, waivers }: ReadPr
     recipeVersionId: version.id,
     checklist,
     hasOwnChecklist: recipe.checklist !== null,
+    signOffReason: version.signOffReason,
     checks: proof.checks.map((check) => {
       const row = waivers.find(({ checkId }) => checkId === check.check);
       return {

@@ -91,8 +91,11 @@ function Proof({
 }
 
 /** How far the proof is, in a sentence. */
-function standing({ signedOff }: RecipeVersionView, { checks }: ProofView): string {
-  if (signedOff) return `Signed off by ${signedOff.by}, ${dayOf(signedOff.at)}.`;
+function standing({ signedOff }: RecipeVersionView, { checks, signOffReason }: ProofView): string {
+  if (signedOff) {
+    const why = signOffReason === '' ? '.' : `: ${signOffReason}`;
+    return `Signed off by ${signedOff.by}, ${dayOf(signedOff.at)}${why}`;
+  }
   const missing = checks.filter(({ state }) => state === 'missing').map(({ check }) => CHECK_NAMES[check]);
   return missing.length === 0
     ? 'Nothing is missing.'

@@ -235,6 +235,7 @@ export function proof(changes: Partial<ProofView> = {}): ProofView {
     hasOwnChecklist: false,
     isProven: false,
     isOneHand: true,
+    signOffReason: '',
     hands: ['Tamsin'],
     grinders: ['Halyard'],
     roastAgeDays: { from: 9, to: 9 },
