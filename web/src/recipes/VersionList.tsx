@@ -237,14 +237,14 @@ function Prints({ slug }: { slug: string }) {
     ['bag label', 'label.pdf'],
   ] as const;
   return (
-    <span className="block">
+    <span className="flex gap-4">
       {papers.map(([words, file]) => (
         <a
           key={file}
           href={`/api/published/${slug}/${file}`}
           target="_blank"
           rel="noreferrer"
-          className="mr-3 text-tiny text-quiet underline hover:text-ink"
+          className="inline-flex min-h-6 items-center text-tiny text-quiet underline hover:text-ink"
         >
           {words}
         </a>
