@@ -100,13 +100,14 @@ describe('the page of a card', () => {
 });
 
 describe('what kitchens tell', () => {
+  const GRINDER = 'Halyard, flat burrs, second set';
   const told = (changes: object = {}) => ({
     key: randomUUID(),
     versionNumber: 1,
     doseG: 16,
     drainedS: 200,
     taste: 'bitter',
-    grinder: 'Halyard',
+    grinder: GRINDER,
     setting: 21,
     ...changes,
   });
@@ -129,7 +130,7 @@ describe('what kitchens tell', () => {
       count: 3,
       tastes: { bitter: 2, right: 1 },
       grinders: [
-        { grinder: 'Halyard', count: 2, medianSetting: 21, drainedS: { mean: 210 } },
+        { grinder: GRINDER, count: 2, medianSetting: 21, drainedS: { mean: 210 } },
         { grinder: '', count: 1 },
       ],
     });
@@ -150,6 +151,11 @@ describe('what kitchens tell', () => {
       .post(address)
       .send(told({ name: 'me' }))
       .expect(422);
+    const words = await app.visitor
+      .post(address)
+      .send(told({ grinder: 'Buy mine' }))
+      .expect(422);
+    expect((words.body as Problem).errors[0]?.field).toBe('grinder');
     await app.visitor
       .post(address)
       .send(told({ versionNumber: 7 }))

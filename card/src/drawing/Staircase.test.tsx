@@ -1,20 +1,8 @@
 import { render, screen } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
-import type { BrewPlan } from '@vendu/core';
+import { PLAN } from '../../testing/cards.js';
 import { Staircase } from './Staircase.js';
 import { StaircaseThumb } from './StaircaseThumb.js';
-
-const PLAN: BrewPlan = {
-  doseG: 16,
-  kettleC: 94,
-  grindUm: 700,
-  drawdownS: 160,
-  pours: [
-    { startS: 0, amountG: 40, flowGps: 8, agitation: 'swirl', isBloom: true },
-    { startS: 40, amountG: 100, flowGps: 8, agitation: 'none', isBloom: false },
-    { startS: 75, amountG: 110, flowGps: 8, agitation: 'none', isBloom: false },
-  ],
-};
 
 /** The corners of a drawn path, as numbers. */
 function corners(path: Element | null | undefined): [number, number][] {

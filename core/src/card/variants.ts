@@ -42,12 +42,11 @@ export function cardModel({
   plan,
   kit,
   brews,
-  prior,
 }: {
   plan: BrewPlan;
   kit: BrewKit;
-} & Pick<Parameters<typeof calibrateLot>[0], 'brews' | 'prior'>): CardModel | null {
-  const calibrated = calibrateLot({ brews, ...(prior ? { prior } : {}) });
+} & Pick<Parameters<typeof calibrateLot>[0], 'brews'>): CardModel | null {
+  const calibrated = calibrateLot({ brews });
   if (!calibrated.ok) return null;
   const calibration = calibrated.value;
   const { factors } = calibration;

@@ -2,7 +2,7 @@ import { Injectable } from '@nestjs/common';
 import { UniqueConstraintError } from 'sequelize';
 import { homeResults } from '@vendu/core';
 import type { HomeResultDto, HomeResultsView } from '@vendu/contract';
-import { notFound } from '../problem/problem-error.js';
+import { invalidField, notFound } from '../problem/problem-error.js';
 import { PublicationModel } from '../publications/publication.model.js';
 import { RecipeVersionModel } from '../recipes/recipe-version.model.js';
 import { RecipeModel } from '../recipes/recipe.model.js';
@@ -25,6 +25,11 @@ export class HomeResultsService {
         order: [['id', 'DESC']],
       }));
     if (!publication) throw notFound('published recipe');
+    // A stranger's words have no place on the lab's pages: only what the card itself lists.
+    const isListed = publication.card?.grinders?.some(({ name }) => name === told.grinder) ?? false;
+    if (told.grinder !== '' && !isListed) {
+      throw invalidField({ field: 'grinder', message: 'This card lists no such grinder; leave it empty.' });
+    }
     try {
       await HomeResultModel.create({ ...told, clientKey: key, publicationId: publication.id });
     } catch (error) {
