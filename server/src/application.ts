@@ -17,6 +17,12 @@ import { originMiddleware } from './session/origin.middleware.js';
 import { sessionMiddleware } from './session/session.middleware.js';
 import { siteMiddleware } from './site/site.middleware.js';
 
+/**
+ * How long an idle connection stays. Node hangs up after 5 s, and a request that is on its way just then is lost with
+ * "connection reset"; browsers and proxies let go before this.
+ */
+const IDLE_CONNECTION_MS = 75_000;
+
 /** A hundred lines of the longest. */
 const FEED_LIMIT = '24kb';
 
@@ -60,6 +66,7 @@ export async function createApplication(configuration: Configuration): Promise<N
   app.useGlobalPipes(inputPipe());
   app.useGlobalFilters(new ProblemFilter());
   app.enableShutdownHooks();
+  app.getHttpServer().keepAliveTimeout = IDLE_CONNECTION_MS;
   serveOpenApi(app);
   return app;
 }

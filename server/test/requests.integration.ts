@@ -193,6 +193,15 @@ describe('a request that cannot be', () => {
   });
 });
 
+describe('a connection between two requests', () => {
+  it('is kept for longer than a page or a proxy rests, so that none goes out as the server hangs up', async () => {
+    const { headers } = await app.visitor.get('/api/health').set('connection', 'keep-alive');
+    const [, keptS = '0'] = /timeout=(\d+)/.exec(String(headers['keep-alive'])) ?? [];
+    // What common proxies keep an idle connection for at most: 60 s (from memory).
+    expect(Number(keptS)).toBeGreaterThan(60);
+  });
+});
+
 describe('stages', () => {
   it('are computed afresh when the server starts', async () => {
     const lot = await takeInLot(app.barista);
