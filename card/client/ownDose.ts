@@ -28,7 +28,7 @@ export function offerOwnDose(card: CardData, own: OwnPlan): void {
   list.before(
     element(
       'div',
-      { className: 'flex flex-wrap items-center gap-3 border-b border-rule py-2.5 print:hidden' },
+      { className: 'flex flex-wrap items-center gap-3 pt-2.5 print:hidden' },
       [label, input, note, workOut],
     ),
   );

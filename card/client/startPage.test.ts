@@ -146,6 +146,37 @@ describe('a dose of one’s own', () => {
   });
 });
 
+describe('a kitchen of one’s own', () => {
+  const kettle = () => document.querySelector('[data-figure=kettle]')?.parentElement;
+  const lies = (text: string) =>
+    fireEvent.change(screen.getByLabelText('Your kitchen lies at, m'), { target: { value: text } });
+  const told = () => document.getElementById('own-elevation-note')?.textContent;
+
+  it('reads the kettle in its own scale, on every card', () => {
+    open();
+    expect(kettle()?.textContent).toBe('94°C');
+    fireEvent.change(screen.getByLabelText('Your kettle shows'), { target: { value: '°F' } });
+    expect(kettle()?.textContent).toBe('201°F');
+    expect(kettle()?.nextElementSibling?.textContent).toMatch(/^94 °C; above/);
+    open(view({ ...CARD, slug: 'slope-cone' }));
+    expect(kettle()?.textContent).toBe('201°F');
+    fireEvent.change(screen.getByLabelText('Your kettle shows'), { target: { value: '°C' } });
+    expect(kettle()?.nextElementSibling?.textContent).toMatch(/^201 °F; above/);
+  });
+
+  it('on a hill is told what its kettle can do; by the sea nothing; and a height that is none is named', () => {
+    open();
+    lies('2600');
+    expect(told()).toMatch(/^Water boils at 91\.\d °C .* straight off the boil/);
+    lies('40');
+    expect(told()).toBe('');
+    lies('very high');
+    expect(told()).toContain('-400 to 5000');
+    open();
+    expect(screen.getByLabelText('Your kitchen lies at, m')).toHaveProperty('value', '40');
+  });
+});
+
 describe('a brew at home', () => {
   beforeEach(() => vi.useRealTimers());
   const fill = (label: string, value: string) =>

@@ -3,6 +3,7 @@ import { showActions } from './actions.js';
 import { fitToKitchen } from './fit.js';
 import { startGuide } from './guide.js';
 import { offerOwnDose } from './ownDose.js';
+import { offerOwnPlace } from './ownPlace.js';
 import { ownPlan } from './ownPlan.js';
 
 /** Fills the places that the page keeps for its program; a page that is no card has none. */
@@ -13,6 +14,7 @@ export function startPage(): void {
   const own = ownPlan(card.plan);
   startGuide(card, own);
   offerOwnDose(card, own);
+  offerOwnPlace(card);
   fitToKitchen(card, own);
   showActions();
 }

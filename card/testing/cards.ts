@@ -119,8 +119,9 @@ export const view = (
   changes: Partial<PublicPageView> = {},
 ): PublicPageView => ({
   card,
-  isSuperseded: false,
+  standing: 'public',
   editions: [],
+  lotSlug: 'ridge',
   versions: [{ number: 2, publishedAt: card.publishedAt, changes: [] }],
   ...changes,
 });

@@ -1,7 +1,7 @@
 import { expect, test } from '@playwright/test';
 import type { LotView, RecipeView } from '@vendu/contract';
 import { pageOf, signIn } from '../support/people';
-import { publish, startRecipe } from '../support/work';
+import { publish, signOff, startRecipe } from '../support/work';
 import { expectClean } from '../support/axe';
 
 const CARD = '/r/umuseke-ridge-kittiwake-cone';
@@ -182,6 +182,61 @@ test('a lot has an edition for each brewer, and a version that was followed says
   await page.getByRole('link', { name: 'Version 1', exact: true }).click();
   await page.getByRole('link', { name: 'the recipe that holds now' }).click();
   await expect(page.getByText(/^Version 2, published/)).toBeVisible();
+});
+
+test('an edition has words of its own and the names of two baristas, beside the lot’s other one', async ({
+  page,
+  browser,
+}) => {
+  await signIn(page, 'lead');
+  const recipe = await startRecipe(page, 'Said in words');
+  await publish(page, recipe.id);
+  const other = (await (
+    await page.request.post(`/api/lots/${recipe.lot.id}/recipes`, { data: { brewerId: 2, grinderId: 1 } })
+  ).json()) as RecipeView;
+  const versionId = other.versions[0]?.id ?? 0;
+  await page.request.put(`/api/recipe-versions/${versionId}/acceptance`);
+
+  // The second pair of hands brews from the card alone.
+  await page.goto(`/recipes/${other.id}/proof/${versionId}`);
+  const copy = page.waitForEvent('popup');
+  await page.getByRole('link', { name: 'Card for another pair of hands' }).click();
+  await expect((await copy).getByText(/^A proof copy, not published/)).toBeVisible();
+  await expectClean(await copy);
+
+  await signOff(page, versionId);
+  const { page: barista, context } = await pageOf(browser, 'barista');
+  await barista.goto(`/recipes/${other.id}`);
+  await barista.getByRole('button', { name: 'Put my name on the card' }).click();
+  await expect(barista.getByText('On its card Tamsin Ekelund')).toBeVisible();
+  await page.goto(`/recipes/${other.id}`);
+  await page.getByRole('button', { name: 'Put my name on the card' }).click();
+  await expect(page.getByText('On its card Tamsin Ekelund and Ilse Varnholt')).toBeVisible();
+
+  await page.getByLabel('Tastes of, so brewed, if not as on the label').fill('3 plums');
+  await page.getByLabel('Name of the edition, beside its brewer').fill('the round one');
+  await page.getByText('Remarks beside the steps').click();
+  await page.getByLabel(/^0:00 Bloom/).fill('Low, along the wall.');
+  await page.getByRole('button', { name: 'Publish version 1' }).click();
+  await expect(page.getByText(/without a figure: figures come from the version/)).toBeVisible();
+  await expect(page.getByLabel(/^0:00 Bloom/)).toHaveValue('Low, along the wall.');
+  await page.getByLabel('Tastes of, so brewed, if not as on the label').fill('baked plum');
+  await page.getByRole('button', { name: 'Publish version 1' }).click();
+  await expect(page.getByText(/^Public at/)).toBeVisible();
+  await context.close();
+
+  await page.goto('/r/lot/said-in-words');
+  await expect(page.getByRole('link')).toHaveCount(3);
+  await expect(page.getByText('Signed by Tamsin Ekelund, Ilse Varnholt')).toBeVisible();
+  await expectClean(page);
+  await page.getByRole('link', { name: /the round one/ }).click();
+  await expect(page.getByText('Low, along the wall.')).toBeVisible();
+  await expect(page.getByText(/so brewed it tastes of baked plum/)).toBeVisible();
+  await page.getByLabel('Your kettle shows').selectOption('°F');
+  await page.getByLabel('Your kitchen lies at, m').fill('2600');
+  await page.keyboard.press('Tab');
+  await expect(page.getByText(/^Water boils at .* straight off the boil/)).toBeVisible();
+  await expectClean(page);
 });
 
 test('on a slow phone the card is there to read soon; how soon is printed', async ({ browser }) => {

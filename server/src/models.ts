@@ -24,6 +24,7 @@ import { HomeResultModel } from './home-results/home-result.model.js';
 import { PublicationModel } from './publications/publication.model.js';
 import { ChangeModel } from './recipes/change.model.js';
 import { RecipeVersionModel } from './recipes/recipe-version.model.js';
+import { VersionSignatureModel } from './recipes/version-signature.model.js';
 import { RecipeModel } from './recipes/recipe.model.js';
 import { BrewEntryModel } from './brew-logs/brew-entry.model.js';
 import { FractionModel } from './brews/fraction.model.js';
@@ -53,6 +54,7 @@ export const MODELS: ModelCtor[] = [
   StockWeighingModel,
   RecipeModel,
   RecipeVersionModel,
+  VersionSignatureModel,
   ProofWaiverModel,
   ChangeModel,
   BrewModel,

@@ -3,6 +3,7 @@ import jsqr from 'jsqr';
 import { PNG } from 'pngjs';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { HomeResultsView, Problem, RecipeView } from '@vendu/contract';
+import { LotModel } from '../src/lots/lot.model.js';
 import {
   signOff,
   startRecipe,
@@ -35,6 +36,76 @@ async function published(name: string) {
   const view = await publish(recipe.versions[0]!.id);
   return { recipe: view, path: `/r/${view.publications[0]!.slug}`, publish };
 }
+
+describe('the page of a lot', () => {
+  it('lists its editions side by side, with what each says in words of its own and whose names it bears', async () => {
+    const lot = await takeInLot(app.barista, { name: 'Two cups' });
+    const [first, second] = [await startRecipe(app.barista, lot.id), await startRecipe(app.barista, lot.id)];
+    const publish = async ({ id }: RecipeView, edition: object) => {
+      const versionId = ((await app.lead.get(`/api/recipes/${id}`)).body as RecipeView).versions[0]!.id;
+      const named = `/api/recipe-versions/${versionId}/signature`;
+      await app.barista.put(named).expect(409);
+      await app.lead.put(`/api/recipe-versions/${versionId}/acceptance`).expect(200);
+      await signOff(app.lead, versionId);
+      await app.barista.put(named).expect(200);
+      await app.secondBarista.put(named).expect(200);
+      const send = (words: object) =>
+        app.lead
+          .post('/api/publications')
+          .send({ recipeVersionId: versionId, introduction: '', edition: words });
+      const refused = (await send({ ...edition, tastesOf: '3 plums' }).expect(422)).body as Problem;
+      expect(refused.errors).toMatchObject([
+        { field: 'edition.tastesOf', allowed: expect.stringContaining('without a figure') as string },
+      ]);
+      const many = Array.from({ length: 30 }, () => 'slowly');
+      const beyond = (await send({ ...edition, remarks: many }).expect(422)).body as Problem;
+      expect(beyond.errors).toMatchObject([{ field: 'edition.remarks' }]);
+      const { publications } = (await send(edition).expect(201)).body as RecipeView;
+      return `/r/${publications[0]!.slug}`;
+    };
+    const one = await publish(first, { name: '', tastesOf: '', remarks: ['From low above the bed.'] });
+    expect(await html(one)).toContain('From low above the bed.');
+    // One recipe needs no choosing.
+    await app.visitor.get('/r/lot/two-cups').expect(302).expect('location', one);
+    const two = await publish(second, { name: 'the round one', tastesOf: 'baked plum', remarks: [] });
+    const page = await html('/r/lot/two-cups');
+    for (const told of [one, two, 'the round one', 'baked plum', 'Signed by Tamsin', ', Joss']) {
+      expect(page).toContain(told);
+    }
+    expect(await html(two)).toContain('/r/lot/two-cups');
+  });
+
+  it('is not there before, and says so once all of it is withdrawn', async () => {
+    await html('/r/lot/never-published', 404);
+    const { recipe } = await published('Gone lot');
+    await app.lead.delete(`/api/publications/${recipe.publications[0]!.id}`).expect(200);
+    expect(await html('/r/lot/gone-lot', 410)).toContain('withdrew this recipe');
+  });
+
+  it('has an address for what was public before lots had pages', async () => {
+    await published('Older lot');
+    await LotModel.update({ publicSlug: null }, { where: { name: 'Older lot' } });
+    await html('/r/lot/older-lot', 404);
+    await app.restart();
+    await app.visitor.get('/r/lot/older-lot').expect(302);
+  });
+});
+
+describe('a proof copy', () => {
+  it('is the card before it is public, for the lab alone', async () => {
+    const recipe = await startRecipe(app.barista, (await takeInLot(app.barista, { name: 'Not out yet' })).id);
+    const path = `/api/recipe-versions/${recipe.versions[0]!.id}/card`;
+    await app.visitor.get(path).expect(401);
+    await app.barista.get('/api/recipe-versions/99999/card').expect(404);
+    const answer = await app.secondBarista.get(path).expect(200);
+    expect(answer.headers['cache-control']).toBe('private, no-store');
+    for (const told of ['Not out yet', 'A proof copy, not published', 'Bloom', 'noindex']) {
+      expect(answer.text).toContain(told);
+    }
+    expect(answer.text).not.toContain('qr.svg');
+    await html('/r/lot/not-out-yet', 404);
+  });
+});
 
 describe('the page of a card', () => {
   it('is whole as it is sent, to be asked for again, and its parts are kept', async () => {

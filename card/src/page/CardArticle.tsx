@@ -12,9 +12,12 @@ import {
 import type { PublicPageView, PublicRecipeView } from '@vendu/contract';
 import { originWords } from '../originWords.js';
 import { Staircase } from '../drawing/Staircase.js';
+import { editionName } from './editionName.js';
 import { Fit } from './Fit.js';
 import { Grinders } from './Grinders.js';
 import { IfItTastes } from './IfItTastes.js';
+import { OtherBrewers } from './OtherBrewers.js';
+import { PageHead } from './PageHead.js';
 import { PourTable } from './PourTable.js';
 import { Proven } from './Proven.js';
 import { Section } from './Section.js';
@@ -25,25 +28,27 @@ import { Versions } from './Versions.js';
 interface CardArticleProps {
   view: PublicPageView;
   address: string;
-  qrSvgPath: string;
+  /** `null` where there is no public address to be coded. */
+  qrSvgPath: string | null;
 }
 
 export function CardArticle({ view, address, qrSvgPath }: CardArticleProps) {
-  const { card, editions, isSuperseded } = view;
+  const { card, standing } = view;
   const { plan } = card;
   return (
     <>
-      <header className="border-b border-ink px-5 py-2 text-small print:hidden">
-        <a href="/r" className="underline-offset-3 hover:underline">
-          {card.houseName}
-        </a>
-      </header>
+      <PageHead houseName={card.houseName} />
       <main className="mx-auto flex max-w-3xl flex-col gap-6 px-5 py-6 print:gap-2 print:p-0">
         <header>
           <p className="hidden text-small text-quiet print:block">
             {card.houseName}, {card.housePlace}
           </p>
-          {isSuperseded && (
+          {standing === 'proof-copy' && (
+            <p className="mb-3 border-l-2 border-ink pl-3 font-medium">
+              A proof copy, not published: brew from it alone, and tell what it leaves open.
+            </p>
+          )}
+          {standing === 'superseded' && (
             <p className="mb-3 border-l-2 border-alarm pl-3 font-medium text-alarm">
               An older version:{' '}
               <a className="underline" href={`/r/${card.slug}`}>
@@ -60,19 +65,7 @@ export function CardArticle({ view, address, qrSvgPath }: CardArticleProps) {
               Co-fermented with {card.additions}. Check it against your allergies.
             </p>
           )}
-          {editions.length > 0 && (
-            <p className="mt-2 text-small print:hidden">
-              For the {card.brewerName}. Also for{' '}
-              {editions.map(({ slug, brewerName }, index) => (
-                <span key={slug}>
-                  {index > 0 && ', '}
-                  <a className="font-semibold underline underline-offset-3" href={`/r/${slug}`}>
-                    {brewerName}
-                  </a>
-                </span>
-              ))}
-            </p>
-          )}
+          <Editions view={view} />
         </header>
         {card.introduction && (
           <p className="max-w-prose print:max-w-none print:text-small">{card.introduction}</p>
@@ -86,15 +79,16 @@ export function CardArticle({ view, address, qrSvgPath }: CardArticleProps) {
             <Drawn plan={plan} width={340} height={190} />
           </div>
           <div className="ml-auto hidden flex-col items-end gap-1 text-right print:flex">
-            <img src={qrSvgPath} alt="" width={96} height={96} />
+            {qrSvgPath && <img src={qrSvgPath} alt="" width={96} height={96} />}
             <span className="max-w-56 text-tiny break-all">{address}</span>
           </div>
         </div>
-        <Steps plan={plan} />
+        <Steps plan={plan} remarks={card.edition?.remarks} />
         <PourTable plan={plan} />
         <Grinders card={card} />
         <IfItTastes card={card} />
         <Fit card={card} />
+        <OtherBrewers />
         <div className="grid gap-6 text-small sm:grid-cols-2 print:grid-cols-[3fr_4fr_6fr_3fr] print:gap-3 print:text-[0.6875rem] print:leading-tight">
           <Proven card={card} />
           <Variants card={card} />
@@ -114,6 +108,38 @@ export function CardArticle({ view, address, qrSvgPath }: CardArticleProps) {
         <Versions view={view} address={address} qrSvgPath={qrSvgPath} />
       </main>
     </>
+  );
+}
+
+/** Which edition this is, and the lot's others. */
+function Editions({ view: { card, editions, lotSlug } }: { view: PublicPageView }) {
+  const { edition } = card;
+  if (editions.length === 0 && !edition?.name && !edition?.tastesOf) return null;
+  return (
+    <p className="mt-2 text-small">
+      For the {editionName({ brewerName: card.brewerName, name: edition?.name ?? '' })}
+      {edition?.tastesOf && <>, so brewed it tastes of {edition.tastesOf}</>}.
+      {editions.length > 0 && (
+        <span className="print:hidden">
+          {' '}
+          Also for{' '}
+          {editions.map((other, index) => (
+            <span key={other.slug}>
+              {index > 0 && ', '}
+              <a className="font-semibold underline underline-offset-3" href={`/r/${other.slug}`}>
+                {editionName(other)}
+              </a>
+            </span>
+          ))}
+          .{' '}
+          {lotSlug && (
+            <a className="underline underline-offset-3" href={`/r/lot/${lotSlug}`}>
+              Side by side
+            </a>
+          )}
+        </span>
+      )}
+    </p>
   );
 }
 
@@ -148,6 +174,7 @@ function Figures({ card }: { card: PublicRecipeView }) {
         hue="text-temperature"
         value={kettleC}
         unit="°C"
+        role="kettle"
         note={`${fahrenheit} °F${tooHighM === null || tooHighM > 3000 ? '' : `; above ${tooHighM} m straight off the boil`}`}
       />
       <div className="flex flex-col gap-0.5">

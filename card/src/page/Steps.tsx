@@ -4,7 +4,7 @@ import { cardWords, formatDuration, type BrewPlan } from '@vendu/core';
  * The steps in words. The clock above them is the program's: without it nothing stands there, and the steps are read as
  * they are.
  */
-export function Steps({ plan }: { plan: BrewPlan }) {
+export function Steps({ plan, remarks = [] }: { plan: BrewPlan; remarks?: readonly string[] | undefined }) {
   const { before, steps, after } = cardWords(plan);
   return (
     <section aria-label="The steps">
@@ -28,7 +28,10 @@ export function Steps({ plan }: { plan: BrewPlan }) {
               {step.isAbout && <span className="block font-words text-tiny">about</span>}
               {formatDuration(step.atS)}
             </span>
-            <span data-words>{step.words}</span>
+            <span>
+              <span data-words>{step.words}</span>
+              {remarks[index] && <span className="block text-body print:inline"> {remarks[index]}</span>}
+            </span>
           </li>
         ))}
       </ol>

@@ -10,19 +10,21 @@ const dayOf = (moment: string) => DAY.format(new Date(moment));
 
 /** Which version this is, what changed since the ones before, and the address for a card on paper. */
 export function Versions({
-  view: { card, versions },
+  view: { card, versions, standing },
   address,
   qrSvgPath,
 }: {
   view: PublicPageView;
   address: string;
-  qrSvgPath: string;
+  qrSvgPath: string | null;
 }) {
   return (
     <footer className="flex flex-wrap items-end gap-5 border-t border-rule pt-3 print:pt-1">
       <div className="grow">
         <p className="caption">
-          Version {card.versionNumber}, published {dayOf(card.publishedAt)}
+          Version {card.versionNumber},{' '}
+          {standing === 'proof-copy' ? 'not published' : `published ${dayOf(card.publishedAt)}`}
+          {card.signedBy && <>, signed by {card.signedBy}</>}
         </p>
         {versions.length > 1 && (
           <details className="mt-1 text-small print:hidden">
@@ -49,14 +51,16 @@ export function Versions({
         )}
         <p data-actions hidden className="mt-2 print:hidden" />
       </div>
-      <img
-        src={qrSvgPath}
-        alt={`Address of this card: ${address}`}
-        width={88}
-        height={88}
-        className="bg-white print:hidden"
-        loading="lazy"
-      />
+      {qrSvgPath && (
+        <img
+          src={qrSvgPath}
+          alt={`Address of this card: ${address}`}
+          width={88}
+          height={88}
+          className="bg-white print:hidden"
+          loading="lazy"
+        />
+      )}
     </footer>
   );
 }

@@ -1,2 +1,8 @@
-export { renderCardPage, renderRecalledPage, renderTroublePage, type PageAssets } from './renderPage.js';
+export {
+  renderCardPage,
+  renderLotPage,
+  renderRecalledPage,
+  renderTroublePage,
+  type PageAssets,
+} from './renderPage.js';
 export type { CardData } from './cardData.js';

@@ -86,7 +86,7 @@ describe('the page of a card', () => {
   });
 
   it('warns of additions and marks what is superseded', () => {
-    const shown = view({ ...CARD, additions: 'mango' }, { isSuperseded: true });
+    const shown = view({ ...CARD, additions: 'mango' }, { standing: 'superseded' });
     expect(words(page(shown))).toContain('Co-fermented with mango. Check it against your allergies.');
     expect(words(page(shown))).toContain('An older version: the recipe that holds now');
   });
@@ -100,7 +100,9 @@ describe('the page of a card', () => {
       },
       { number: 1, publishedAt: '2026-10-01T09:00:00Z', changes: [] },
     ];
-    const html = page(view(CARD, { versions, editions: [{ slug: 'ridge-carafe', brewerName: 'Carafe' }] }));
+    const html = page(
+      view(CARD, { versions, editions: [{ slug: 'ridge-carafe', brewerName: 'Carafe', name: '' }] }),
+    );
     expect(words(html)).toContain('Version 2, 21 Nov 2026: grind 760 µm → 700 µm');
     const links = [...read(html).querySelectorAll('a')].map((link) => link.getAttribute('href'));
     expect(links).toEqual(expect.arrayContaining(['/r/ridge-carafe', '/r/ridge-cone/version/1']));
@@ -145,7 +147,7 @@ describe('the page of a card', () => {
 
   // Read by a validator of the standard's own rules.
   it.each([
-    ['a card', page(view(CARD, { editions: [{ slug: 'b', brewerName: 'B' }] }))],
+    ['a card', page(view(CARD, { editions: [{ slug: 'b', brewerName: 'B', name: '' }] }))],
     ['an old one', page(view(OLD_CARD))],
     [
       'a withdrawn one',

@@ -1,8 +1,9 @@
 import type { ReactNode } from 'react';
 import { renderToStaticMarkup } from 'react-dom/server';
-import type { PublicPageView } from '@vendu/contract';
+import type { PublicLotView, PublicPageView } from '@vendu/contract';
 import { CardArticle } from './CardArticle.js';
 import { CARD_DATA_ID, cardData } from './cardData.js';
+import { LotArticle } from './LotArticle.js';
 import { cardJsonLd } from './jsonLd.js';
 
 /** Addresses of what the page brings along, as they were built. */
@@ -20,8 +21,8 @@ interface PageFacts {
   assets: PageAssets;
   /** Beside a link to it; absolute. */
   picture?: string;
-  /** Not for search engines: nothing to be found any more. */
-  isGone?: boolean;
+  /** Not for search engines: nothing public is to be found there. */
+  isHidden?: boolean;
   children: ReactNode;
   more?: ReactNode;
 }
@@ -35,7 +36,7 @@ function html({
   address,
   assets,
   picture,
-  isGone = false,
+  isHidden = false,
   children,
   more,
 }: PageFacts): string {
@@ -47,7 +48,7 @@ function html({
         <meta name="color-scheme" content="light dark" />
         <title>{title}</title>
         <meta name="description" content={description} />
-        {isGone ? <meta name="robots" content="noindex" /> : <link rel="canonical" href={address} />}
+        {isHidden ? <meta name="robots" content="noindex" /> : <link rel="canonical" href={address} />}
         <meta property="og:title" content={title} />
         <meta property="og:description" content={description} />
         <meta property="og:type" content="article" />
@@ -81,7 +82,7 @@ function html({
 /** The page that a customer brews from: all of it can be read and printed without a script. */
 export function renderCardPage(
   view: PublicPageView,
-  { address, assets, qrSvgPath }: { address: string; assets: PageAssets; qrSvgPath: string },
+  { address, assets, qrSvgPath }: { address: string; assets: PageAssets; qrSvgPath: string | null },
 ): string {
   const { card } = view;
   const description = [`${card.brewerName} recipe of ${card.houseName}`, card.labelNotes]
@@ -92,7 +93,9 @@ export function renderCardPage(
     description,
     address,
     assets,
-    picture: new URL(`/api/published/${card.slug}/preview.png`, address).href,
+    ...(view.standing === 'proof-copy'
+      ? { isHidden: true }
+      : { picture: new URL(`/api/published/${card.slug}/preview.png`, address).href }),
     children: <CardArticle view={view} address={address} qrSvgPath={qrSvgPath} />,
     more: (
       <>
@@ -110,6 +113,23 @@ export function renderCardPage(
   });
 }
 
+/** The page of a lot with more than one recipe: which to brew from. */
+export function renderLotPage(
+  { editions }: PublicLotView,
+  { address, assets }: { address: string; assets: PageAssets },
+): string {
+  const [first] = editions;
+  if (!first) throw new RangeError('A lot page lists at least one edition.');
+  return html({
+    title: `${first.lotName}: ${editions.length} recipes`,
+    description: [`Recipes of ${first.houseName}`, first.labelNotes].filter(Boolean).join(': '),
+    address,
+    assets: { ...assets, scripts: [] },
+    picture: new URL(`/api/published/${first.slug}/preview.png`, address).href,
+    children: <LotArticle editions={editions} />,
+  });
+}
+
 /** An address never dies: what was printed on a bag says what became of its recipe. */
 export function renderRecalledPage(
   { lotName, houseName, recalledOn }: { lotName: string; houseName: string; recalledOn: string },
@@ -120,7 +140,7 @@ export function renderRecalledPage(
     description: `${houseName} has withdrawn this recipe.`,
     address,
     assets: { ...assets, scripts: [], fonts: [] },
-    isGone: true,
+    isHidden: true,
     children: (
       <Plain title={lotName}>
         {houseName} withdrew this recipe on {recalledOn}. A printed card of it should not be brewed from any
@@ -140,7 +160,7 @@ export function renderTroublePage(
     description: words,
     address,
     assets: { ...assets, scripts: [], fonts: [] },
-    isGone: true,
+    isHidden: true,
     children: <Plain title={title}>{words}</Plain>,
   });
 }

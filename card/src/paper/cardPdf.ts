@@ -81,7 +81,7 @@ function draw(
   sheet.line(`${card.houseName}, ${card.housePlace}`, { size: type - 1, hue: 'quiet', width: beside });
   sheet.line(card.lotName, { font: 'bold', size: format.title, width: beside });
   sheet.line(originWords(card), { size: type, width: beside });
-  sheet.line(card.labelNotes, { size: type, hue: 'quiet', width: beside });
+  sheet.line(card.edition?.tastesOf || card.labelNotes, { size: type, hue: 'quiet', width: beside });
   if (card.additions) {
     sheet.line(`Co-fermented with ${card.additions}. Check it against your allergies.`, {
       font: 'bold',
@@ -104,7 +104,8 @@ function draw(
     size: type - 1,
     hue: 'quiet',
   });
-  sheet.line(`Version ${card.versionNumber}, ${card.publishedAt.slice(0, 10)}. ${address}`, {
+  const signed = card.signedBy ? `, signed by ${card.signedBy}` : '';
+  sheet.line(`Version ${card.versionNumber}, ${card.publishedAt.slice(0, 10)}${signed}. ${address}`, {
     size: type - 1,
     hue: 'quiet',
   });
@@ -140,12 +141,12 @@ function figures(
   sheet.y += 2;
 }
 
-function steps(sheet: Sheet, { plan }: PublicRecipeView, type: number): void {
+function steps(sheet: Sheet, { plan, edition }: PublicRecipeView, type: number): void {
   const { before, steps: timed, after } = cardWords(plan);
   sheet.line(before.join(' '), { size: type - 1, hue: 'quiet' });
   sheet.y += 2;
   const clock = type * 3.6;
-  for (const { atS, isAbout, words } of timed) {
+  for (const [index, { atS, isAbout, words }] of timed.entries()) {
     const y = sheet.y;
     sheet.put(`${isAbout ? '~' : ''}${formatDuration(atS)}`, sheet.left, y, {
       font: 'strong',
@@ -153,7 +154,8 @@ function steps(sheet: Sheet, { plan }: PublicRecipeView, type: number): void {
       hue: 'time',
       width: clock,
     });
-    sheet.y = sheet.put(words, sheet.left + clock, y, { size: type });
+    const remark = edition?.remarks[index] ?? '';
+    sheet.y = sheet.put(`${words} ${remark}`.trim(), sheet.left + clock, y, { size: type });
   }
   for (const words of after) sheet.y = sheet.put(words, sheet.left + clock, sheet.y, { size: type });
 }

@@ -1,5 +1,5 @@
 import { Type } from 'class-transformer';
-import { IsUUID, ValidateIf } from 'class-validator';
+import { ArrayMaxSize, IsArray, IsUUID, ValidateIf, ValidateNested } from 'class-validator';
 import {
   KITCHEN_TASTES,
   type BaseProcess,
@@ -17,7 +17,30 @@ import {
   type Process,
   type RightAt,
 } from '@vendu/core';
-import { NumberBetween, OneOf, TextUpTo } from '../validation/decorators.js';
+import { IsPlainObject, NumberBetween, OneOf, TextUpTo, WordsOnly } from '../validation/decorators.js';
+
+/** Bounds of an edition's words, for form and server alike. */
+export const EDITION_WORDS = {
+  name: { label: 'Name of the edition', max: 60 },
+  tastesOf: { label: 'Tastes of, so brewed', max: 160 },
+  remark: { label: 'Remark', max: 160 },
+} as const;
+const MOST_STEPS = 40;
+
+/** What an edition says in words of its own. Its figures are those of its version, so words hold none. */
+export class EditionDto {
+  @WordsOnly(EDITION_WORDS.name)
+  name: string = '';
+
+  @WordsOnly(EDITION_WORDS.tastesOf)
+  tastesOf: string = '';
+
+  /** Beside each step of the card, in their order; empty where nothing is said. */
+  @IsArray({ message: 'Remarks must be a list.' })
+  @ArrayMaxSize(MOST_STEPS, { message: `Remarks must be ${MOST_STEPS} at most.` })
+  @WordsOnly(EDITION_WORDS.remark, { each: true })
+  remarks: string[] = [];
+}
 
 export class PublishDto {
   @NumberBetween({ label: 'Recipe version', unit: '', min: 1, max: 2_147_483_647, whole: true })
@@ -25,6 +48,11 @@ export class PublishDto {
 
   @TextUpTo({ label: 'Note to the customer', max: 1000 })
   introduction: string = '';
+
+  @IsPlainObject()
+  @ValidateNested()
+  @Type(() => EditionDto)
+  edition: EditionDto = new EditionDto();
 }
 
 export interface PublicationView {
@@ -32,6 +60,8 @@ export interface PublicationView {
   slug: string;
   versionNumber: number;
   introduction: string;
+  /** `null` on cards older than editions. */
+  edition: EditionDto | null;
   publishedBy: string;
   publishedAt: string;
   withdrawnAt: string | null;
@@ -43,7 +73,15 @@ export interface PublicationView {
 export interface CardChange {
   field: Exclude<
     keyof PublishedCard,
-    'plan' | 'introduction' | 'versionNumber' | 'grinders' | 'water' | 'proof' | 'trials' | 'model'
+    | 'plan'
+    | 'introduction'
+    | 'edition'
+    | 'versionNumber'
+    | 'grinders'
+    | 'water'
+    | 'proof'
+    | 'trials'
+    | 'model'
   >;
   published: string;
   now: string;
@@ -132,6 +170,10 @@ export interface PublishedCard extends Omit<PublicRecipeListItem, 'slug'>, KeptE
   secondSetting?: number;
   introduction: string;
   versionNumber: number;
+  /** Left out on cards older than editions. */
+  edition?: EditionDto;
+  /** Names that their owners put on it, with commas. */
+  signedBy?: string;
   // Left out on cards older than these, and where nothing is known.
   grinders?: CardGrinder[];
   water?: { name: string; hardnessMgPerL: number; alkalinityMgPerL: number };
@@ -150,12 +192,19 @@ export interface PublicRecipeView extends PublishedCard {
 /** A card with what stands around it on its page. */
 export interface PublicPageView {
   card: PublicRecipeView;
-  /** A newer card of the recipe is public. */
-  isSuperseded: boolean;
-  /** The lot's cards for other brewers. */
-  editions: { slug: string; brewerName: string }[];
+  /** Superseded where a newer card of the recipe is public; a proof copy never was, and is for the lab's own people. */
+  standing: 'public' | 'superseded' | 'proof-copy';
+  /** The lot's other cards, by brewer or by whoever made them. */
+  editions: { slug: string; brewerName: string; name: string }[];
+  /** Of the lot's page, which lists them all; `null` where it has none yet. */
+  lotSlug: string | null;
   /** All versions that were public, newest first, and what changed from the one before. */
   versions: { number: number; publishedAt: string; changes: PlanChange[] }[];
+}
+
+/** The page of a lot: its recipes side by side, by brewer and by whoever signed them. */
+export interface PublicLotView {
+  editions: PublicRecipeView[];
 }
 
 /** How a card came out in somebody's kitchen: told with consent, without a name. */

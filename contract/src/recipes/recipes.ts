@@ -335,6 +335,8 @@ export interface RecipeVersionView {
   created: Signature;
   accepted: Signature | null;
   signedOff: Signature | null;
+  /** Whoever put his name on its card, first come first. */
+  signatures: Signature[];
   brewCount: number;
 }
 

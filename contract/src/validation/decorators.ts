@@ -67,6 +67,28 @@ export function TextUpTo(length: TextLength, options?: ValidationOptions): Prope
   );
 }
 
+/** Text as by `TextUpTo`, without a figure in it: figures have a place of their own. Constraint name: `wordsOnly`. */
+export function WordsOnly(
+  length: Omit<TextLength, 'required'>,
+  options?: ValidationOptions,
+): PropertyDecorator {
+  const allowed = `0 to ${length.max} characters without a figure`;
+  return ValidateBy(
+    {
+      name: 'wordsOnly',
+      constraints: [length],
+      validator: {
+        validate: (value) => typeof value === 'string' && value.length <= length.max && !/\d/.test(value),
+        defaultMessage: () =>
+          options?.each
+            ? `Each ${length.label.toLowerCase()} must be text of ${allowed}: figures come from the version.`
+            : `${length.label} must be text of ${allowed}: figures come from the version.`,
+      },
+    },
+    { ...options, context: { allowed } },
+  );
+}
+
 export interface Choice {
   label: string;
   values: readonly string[];

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { boilsTooSoonM } from './boilingNote.js';
+import { elevationAdvice } from './elevationAdvice.js';
 import { grindName } from './grindName.js';
 
 describe('a card in another place', () => {
@@ -9,6 +10,20 @@ describe('a card in another place', () => {
     expect(boilsTooSoonM(93.2)).toBeGreaterThanOrEqual(1950);
     expect(boilsTooSoonM(93.2)).toBeLessThanOrEqual(2100);
     expect(boilsTooSoonM(60)).toBeNull();
+  });
+
+  it('tells a kitchen on a hill what its kettle can do, and one by the sea nothing', () => {
+    // 2,000 m: 93.2 C, 3 to 4 degrees short of 97.
+    const told = elevationAdvice({ kettleC: 97, elevationM: 2000 });
+    expect(told).toMatchObject({
+      ok: true,
+      value: expect.stringMatching(/^Water boils at 93\.[123] °C \(200 °F\).*4 °C\.$/) as string,
+    });
+    expect(elevationAdvice({ kettleC: 97, elevationM: 50 })).toEqual({ ok: true, value: '' });
+    expect(elevationAdvice({ kettleC: 97, elevationM: 9000 })).toMatchObject({
+      ok: false,
+      reason: 'out-of-range',
+    });
   });
 
   it('calls grinds by their words, finer to coarser', () => {

@@ -26,6 +26,7 @@ export class CareService implements OnApplicationBootstrap, OnModuleDestroy {
     await this.attempt(async () => {
       await refreshLotProgress(this.sequelize);
       await this.publications.fillMissingCards();
+      await this.publications.fillMissingAddresses();
       await this.sweep();
     });
     // Beside the first requests, which do without what is not learned yet: a lot takes a second.

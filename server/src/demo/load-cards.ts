@@ -13,6 +13,7 @@ import { CardContentsService, proofOn } from '../publications/card-contents.js';
 import { PublicationModel } from '../publications/publication.model.js';
 import { composeCard } from '../publications/published-card.js';
 import { RecipeVersionModel } from '../recipes/recipe-version.model.js';
+import { SIGNATURE_PARTS } from '../recipes/signed-by.js';
 import { RecipeModel } from '../recipes/recipe.model.js';
 import { Writing } from '../writing/writing.js';
 
@@ -35,7 +36,10 @@ export async function loadCards(sequelize: Sequelize): Promise<void> {
       include: [LotModel, BrewerModel, PaperModel, GrinderModel],
       rejectOnEmpty: true,
     });
-    const version = await RecipeVersionModel.findByPk(row.recipeVersionId, { rejectOnEmpty: true });
+    const version = await RecipeVersionModel.findByPk(row.recipeVersionId, {
+      include: [SIGNATURE_PARTS],
+      rejectOnEmpty: true,
+    });
     await row.update({
       card: {
         ...composeCard({

@@ -52,6 +52,8 @@ export class LotModel
   @Column(DataType.JSON) declare evidence: LotEvidence | null;
   /** Version of the brew model that it was learned with. */
   @Column(DataType.STRING) declare evidenceModel: string | null;
+  /** The address of its public page, from its first publication on. */
+  @Column(DataType.STRING) declare publicSlug: CreationOptional<string | null>;
   // From here on computed from the records by `refreshLotProgress`, for the list to be filtered and sorted by.
   @Column(DataType.STRING) declare stage: CreationOptional<LotStage>;
   @Column(DataType.INTEGER) declare brewCount: CreationOptional<number>;

@@ -16,6 +16,10 @@ const CONVERTERS: ISchemaConverters = {
     const { max, required } = constraintOf(constraints) as TextLength;
     return { type: 'string', maxLength: max, ...(required ? { minLength: 1 } : {}) };
   },
+  wordsOnly: ({ constraints }) => {
+    const { max } = constraintOf(constraints) as TextLength;
+    return { type: 'string', maxLength: max, pattern: '^[^0-9]*$' };
+  },
   oneOf: ({ constraints }) => ({
     type: 'string',
     enum: [...(constraintOf(constraints) as Choice).values],

@@ -9,17 +9,13 @@ type Drawings = Pick<
 >;
 
 const PAPER = createRequire(import.meta.url).resolve('@vendu/card/paper');
-/** A thread that has had nothing to do for so long ends, ms. */
-const IDLE_MS = 30_000;
-
-/** Has papers drawn beside the requests: setting type takes long enough to hold others up. */
+/** Has papers drawn beside the requests, on a thread that stays: to start one takes longer than most papers do. */
 @Injectable()
 export class Drawing implements OnModuleDestroy {
   private readonly pool = new Piscina({
     filename: PAPER,
-    minThreads: 0,
+    minThreads: 1,
     maxThreads: 1,
-    idleTimeout: IDLE_MS,
   });
 
   /** @param input - plain data: it is copied to the thread and the file back */

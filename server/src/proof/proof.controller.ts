@@ -60,6 +60,17 @@ export class ProofController {
     return this.service.signOff(id, signOff, person);
   }
 
+  /** One's own name goes on the card of a version. */
+  @Put('recipe-versions/:versionId/signature')
+  putNameOn(@Param('versionId', IdPipe) id: number, @SignedIn() person: PersonModel): Promise<RecipeView> {
+    return this.service.putNameOn(id, person);
+  }
+
+  @Delete('recipe-versions/:versionId/signature')
+  takeNameOff(@Param('versionId', IdPipe) id: number, @SignedIn() person: PersonModel): Promise<RecipeView> {
+    return this.service.takeNameOff(id, person);
+  }
+
   @Delete('recipe-versions/:versionId/sign-off')
   @LeadOnly()
   takeSignOffBack(@Param('versionId', IdPipe) id: number): Promise<RecipeView> {

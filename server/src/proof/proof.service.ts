@@ -5,6 +5,7 @@ import type { PersonModel } from '../people/person.model.js';
 import { invalidField, notFound, ProblemError } from '../problem/problem-error.js';
 import { RecipeVersionModel } from '../recipes/recipe-version.model.js';
 import { RecipeModel } from '../recipes/recipe.model.js';
+import { VersionSignatureModel } from '../recipes/version-signature.model.js';
 import { RecipesService } from '../recipes/recipes.service.js';
 import { refuseMove } from '../recipes/version-life.js';
 import { Writing } from '../writing/writing.js';
@@ -96,7 +97,27 @@ export class ProofService {
       const row = await RecipeVersionModel.findByPk(versionId, { rejectOnEmpty: true });
       await refuseMove(row, 'take-sign-off-back');
       await row.update({ signedOffBy: null, signedOffAt: null, signOffReason: '', proof: null });
+      // Without it there is no card for a name to stand on.
+      await VersionSignatureModel.destroy({ where: { recipeVersionId: versionId } });
     });
+    return this.recipes.read(await recipeOf(versionId));
+  }
+
+  async putNameOn(versionId: number, { id: personId }: PersonModel): Promise<RecipeView> {
+    await this.writing.onLot(await lotOf(versionId), async () => {
+      const row = await RecipeVersionModel.findByPk(versionId, { rejectOnEmpty: true });
+      if (row.signedOffBy === null) {
+        throw new ProblemError('conflict', 'A lead signs a version off first; then names go on its card.');
+      }
+      await VersionSignatureModel.findOrCreate({ where: { recipeVersionId: versionId, personId } });
+    });
+    return this.recipes.read(await recipeOf(versionId));
+  }
+
+  async takeNameOff(versionId: number, { id: personId }: PersonModel): Promise<RecipeView> {
+    await this.writing.onLot(await lotOf(versionId), () =>
+      VersionSignatureModel.destroy({ where: { recipeVersionId: versionId, personId } }),
+    );
     return this.recipes.read(await recipeOf(versionId));
   }
 

@@ -2,13 +2,13 @@ import { Controller, Get, Param, Req, Res } from '@nestjs/common';
 import { format } from 'date-fns';
 import type { Request, Response } from 'express';
 import QRCode from 'qrcode';
-import { renderCardPage, renderRecalledPage, renderTroublePage } from '@vendu/card/page';
+import { renderCardPage, renderLotPage, renderRecalledPage, renderTroublePage } from '@vendu/card/page';
 import { IdPipe } from '../problem/id.pipe.js';
 import { notFound } from '../problem/problem-error.js';
 import { VisitorsToo } from '../session/access.js';
 import { pageAssets } from './page-assets.js';
 import { publicAddress } from './public-address.js';
-import { PublicPagesService } from './public-pages.service.js';
+import { PublicPagesService, type RecalledCard } from './public-pages.service.js';
 
 /** A visitor's browser asks again whether a card still holds, and is answered without its text where it does. */
 const ASK_AGAIN = 'public, no-cache';
@@ -21,6 +21,27 @@ export class PublicPageController {
   private readonly assets = pageAssets();
 
   constructor(private readonly pages: PublicPagesService) {}
+
+  /** Before the cards: no card is called only "lot". */
+  @Get('lot/:lotSlug')
+  @VisitorsToo()
+  async lot(
+    @Param('lotSlug') lotSlug: string,
+    @Req() request: Request,
+    @Res() response: Response,
+  ): Promise<void> {
+    const found = await this.pages.lotPage(lotSlug);
+    const [only, second] = found && 'editions' in found ? found.editions : [];
+    if (found === null) this.sendNothing(publicAddress(`lot/${lotSlug}`, request), response);
+    else if ('recalled' in found)
+      this.sendRecalled(found.recalled, publicAddress(`lot/${lotSlug}`, request), response);
+    else if (only && !second) response.set('Cache-Control', 'no-store').redirect(`/r/${only.slug}`);
+    else {
+      const address = publicAddress(`lot/${lotSlug}`, request);
+      response.set('Cache-Control', ASK_AGAIN).type('html');
+      response.send(renderLotPage(found, { address, assets: this.assets }));
+    }
+  }
 
   @Get(':slug')
   @VisitorsToo()
@@ -73,16 +94,29 @@ export class PublicPageController {
     const { assets } = this;
     response.set('Cache-Control', ASK_AGAIN).type('html');
     const found = await this.pages.page(slug, versionNumber);
-    if (found === null) {
-      const words = 'No recipe was published under this address; look whether all of it was copied.';
-      response.status(404).send(renderTroublePage({ title: 'No such recipe', words }, { address, assets }));
-    } else if ('recalled' in found) {
-      const { recalledAt, ...recalled } = found.recalled;
-      const recalledOn = format(recalledAt, 'd MMMM yyyy');
-      response.status(410).send(renderRecalledPage({ ...recalled, recalledOn }, { address, assets }));
-    } else {
+    if (found === null) this.sendNothing(address, response);
+    else if ('recalled' in found) this.sendRecalled(found.recalled, address, response);
+    else {
       response.send(renderCardPage(found.view, { address, assets, qrSvgPath: `/r/${slug}/qr.svg` }));
     }
+  }
+
+  private sendNothing(address: string, response: Response): void {
+    const words = 'No recipe was published under this address; look whether all of it was copied.';
+    response
+      .status(404)
+      .set('Cache-Control', ASK_AGAIN)
+      .type('html')
+      .send(renderTroublePage({ title: 'No such recipe', words }, { address, assets: this.assets }));
+  }
+
+  private sendRecalled({ recalledAt, ...recalled }: RecalledCard, address: string, response: Response): void {
+    const recalledOn = format(recalledAt, 'd MMMM yyyy');
+    response
+      .status(410)
+      .set('Cache-Control', ASK_AGAIN)
+      .type('html')
+      .send(renderRecalledPage({ ...recalled, recalledOn }, { address, assets: this.assets }));
   }
 
   private async knownAddress(slug: string, request: Request): Promise<string> {

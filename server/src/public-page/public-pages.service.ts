@@ -1,7 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import { planChanges } from '@vendu/core';
-import type { PublicPageView } from '@vendu/contract';
-import { BrewerModel } from '../kit/brewer.model.js';
+import type { PublicLotView, PublicPageView, PublicRecipeView } from '@vendu/contract';
+import { LotModel } from '../lots/lot.model.js';
 import { PublicationModel } from '../publications/publication.model.js';
 import { RecipeModel } from '../recipes/recipe.model.js';
 
@@ -24,7 +24,7 @@ export class PublicPagesService {
     slug: string,
     versionNumber?: number,
   ): Promise<{ view: PublicPageView } | { recalled: RecalledCard } | null> {
-    const recipe = await RecipeModel.findOne({ where: { slug } });
+    const recipe = await RecipeModel.findOne({ where: { slug }, include: [LotModel] });
     if (!recipe) return null;
     const rows = await PublicationModel.findAll({ where: { recipeId: recipe.id }, order: [['id', 'DESC']] });
     const live = rows.find(({ withdrawnAt }) => withdrawnAt === null);
@@ -42,25 +42,52 @@ export class PublicPagesService {
     return {
       view: {
         card: { ...card, slug, publishedAt: asked.createdAt.toISOString() },
-        isSuperseded: asked !== live && card.versionNumber !== live.card?.versionNumber,
+        standing: asked !== live && card.versionNumber !== live.card?.versionNumber ? 'superseded' : 'public',
         editions: await editionsBeside(recipe),
+        lotSlug: recipe.lot.publicSlug,
         versions: versionsOf(rows),
       },
     };
   }
+
+  /**
+   * The page of a lot.
+   *
+   * @returns `null` where nothing of the lot was ever public
+   */
+  async lotPage(publicSlug: string): Promise<PublicLotView | { recalled: RecalledCard } | null> {
+    const lot = await LotModel.findOne({ where: { publicSlug } });
+    if (!lot) return null;
+    const editions = (await liveCards(lot.id)).map(({ card }) => card);
+    if (editions.length > 0) return { editions };
+    const recipes = await RecipeModel.findAll({ where: { lotId: lot.id }, attributes: ['id'] });
+    const last = await PublicationModel.findOne({
+      where: { recipeId: recipes.map(({ id }): number => id) },
+      order: [['withdrawnAt', 'DESC']],
+    });
+    if (!last?.card) return null;
+    const { lotName, houseName } = last.card;
+    return { recalled: { lotName, houseName, recalledAt: last.withdrawnAt ?? last.createdAt } };
+  }
 }
 
-/** Other recipes of the lot that are public. */
-async function editionsBeside({ id, lotId }: RecipeModel): Promise<PublicPageView['editions']> {
-  const recipes = await RecipeModel.findAll({ where: { lotId }, include: [BrewerModel], order: ['id'] });
+/** Cards of a lot that are public, with the recipes they are of, in the order in which those were begun. */
+async function liveCards(lotId: number): Promise<{ recipe: RecipeModel; card: PublicRecipeView }[]> {
+  const recipes = await RecipeModel.findAll({ where: { lotId }, order: ['id'] });
   const live = await PublicationModel.findAll({
-    where: { recipeId: recipes.map((recipe): number => recipe.id), withdrawnAt: null },
-    attributes: ['recipeId'],
+    where: { recipeId: recipes.map(({ id }): number => id), withdrawnAt: null },
   });
-  return recipes.flatMap((recipe) =>
-    recipe.id !== id && recipe.slug !== null && live.some(({ recipeId }) => recipeId === recipe.id)
-      ? [{ slug: recipe.slug, brewerName: recipe.brewer.name }]
-      : [],
+  return recipes.flatMap((recipe) => {
+    const row = live.find(({ recipeId }) => recipeId === recipe.id);
+    if (!row?.card || recipe.slug === null) return [];
+    const card = { ...row.card, slug: recipe.slug, publishedAt: row.createdAt.toISOString() };
+    return [{ recipe, card }];
+  });
+}
+
+async function editionsBeside({ id, lotId }: RecipeModel): Promise<PublicPageView['editions']> {
+  return (await liveCards(lotId)).flatMap(({ recipe, card: { slug, brewerName, edition } }) =>
+    recipe.id === id ? [] : [{ slug, brewerName, name: edition?.name ?? '' }],
   );
 }
 

@@ -1,7 +1,10 @@
+import { isDeepStrictEqual } from 'node:util';
 import { Injectable } from '@nestjs/common';
-import { Op, QueryTypes, UniqueConstraintError } from 'sequelize';
+import { Op, QueryTypes } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
+import { cardWords } from '@vendu/core';
 import {
+  EditionDto,
   PUBLISHED_PER_PAGE,
   type PublicRecipeListItem,
   type PublicRecipeView,
@@ -20,6 +23,7 @@ import { invalidField, notFound, ProblemError } from '../problem/problem-error.j
 import { ProofService } from '../proof/proof.service.js';
 import { RecipeVersionModel } from '../recipes/recipe-version.model.js';
 import { RecipeModel } from '../recipes/recipe.model.js';
+import { SIGNATURE_PARTS } from '../recipes/signed-by.js';
 import { refuseMove } from '../recipes/version-life.js';
 import { RecipesService } from '../recipes/recipes.service.js';
 import { parsedJson } from '../database/raw-row.js';
@@ -28,7 +32,7 @@ import { Writing } from '../writing/writing.js';
 import { cardChanges, composeCard } from './published-card.js';
 import { proofOn, CardContentsService } from './card-contents.js';
 import { PublicationModel } from './publication.model.js';
-import { slugOf } from './slug.js';
+import { giveLotSlug, giveRecipeSlug } from './give-slug.js';
 
 interface LiveRow {
   slug: string;
@@ -52,19 +56,23 @@ export class PublicationsService {
    * recipe and outlives its versions.
    */
   async publish(
-    { recipeVersionId, introduction }: PublishDto,
+    { recipeVersionId, introduction, edition }: PublishDto,
     person: PersonModel,
     request: RequestKeyOf | null,
   ): Promise<RecipeView> {
     const known = await RecipeVersionModel.findByPk(recipeVersionId);
     if (!known) throw invalidField({ field: 'recipeVersionId', message: 'There is no such recipe version.' });
+    refuseRemarksBeyondSteps(edition, known);
     const { recipeId } = known;
     const [proven, contents] = await Promise.all([
       this.proof.proven(recipeVersionId, person),
       recipeWithParts(recipeId).then((recipe) => this.contents.of(recipe, known)),
     ]);
     const publishIt = async () => {
-      const version = await RecipeVersionModel.findByPk(recipeVersionId, { rejectOnEmpty: true });
+      const version = await RecipeVersionModel.findByPk(recipeVersionId, {
+        include: [SIGNATURE_PARTS],
+        rejectOnEmpty: true,
+      });
       await refuseMove(version, 'publish');
       const shown = await proven();
       const recipe = await recipeWithParts(recipeId);
@@ -72,6 +80,7 @@ export class PublicationsService {
         ...(await this.cardOf(recipe, version, introduction)),
         ...contents,
         ...proofOn(shown),
+        edition: { ...edition },
       };
       const live = await livePublication(recipeId);
       if (live?.recipeVersionId === recipeVersionId && saysTheSame(live, card)) {
@@ -79,7 +88,8 @@ export class PublicationsService {
       }
       const now = new Date();
       await live?.update({ withdrawnAt: now });
-      if (recipe.slug === null) await giveSlug(recipe);
+      if (recipe.slug === null) await giveRecipeSlug(recipe);
+      if (recipe.lot.publicSlug === null) await giveLotSlug(recipe.lot);
       const { id } = await PublicationModel.create({
         recipeId,
         recipeVersionId,
@@ -130,11 +140,45 @@ export class PublicationsService {
     return { ...live.card, slug, publishedAt: live.createdAt.toISOString() };
   }
 
+  /** A version's card as it would be, for whoever is to brew from it alone before it is public. */
+  async proofCopy(versionId: number): Promise<PublicRecipeView> {
+    const version = await RecipeVersionModel.findByPk(versionId, { include: [SIGNATURE_PARTS] });
+    if (!version) throw notFound('recipe version');
+    const recipe = await recipeWithParts(version.recipeId);
+    const last = await PublicationModel.findOne({ where: { recipeId: recipe.id }, order: [['id', 'DESC']] });
+    const [card, { model: _, ...contents }] = await Promise.all([
+      this.cardOf(recipe, version, last?.introduction ?? ''),
+      this.contents.of(recipe, version),
+    ]);
+    return {
+      ...card,
+      ...contents,
+      slug: `proof-copy-${versionId}`,
+      publishedAt: version.createdAt.toISOString(),
+    };
+  }
+
+  /** Gives lots whose recipes were public before lots had a page an address for one. */
+  async fillMissingAddresses(): Promise<void> {
+    const recipes = await RecipeModel.findAll({
+      where: { slug: { [Op.ne]: null as never }, '$lot.public_slug$': null },
+      include: [LotModel],
+      order: ['id'],
+    });
+    for (const { lotId } of recipes) {
+      const lot = await LotModel.findByPk(lotId, { rejectOnEmpty: true });
+      if (lot.publicSlug === null) await giveLotSlug(lot);
+    }
+  }
+
   /** Gives publications of an older version, which showed whatever was so at the moment, the card that they show now. */
   async fillMissingCards(): Promise<void> {
     const bare = await PublicationModel.findAll({ where: { card: null } });
     for (const row of bare) {
-      const version = await RecipeVersionModel.findByPk(row.recipeVersionId, { rejectOnEmpty: true });
+      const version = await RecipeVersionModel.findByPk(row.recipeVersionId, {
+        include: [SIGNATURE_PARTS],
+        rejectOnEmpty: true,
+      });
       const recipe = await recipeWithParts(row.recipeId);
       const [card, contents] = await Promise.all([
         this.cardOf(recipe, version, row.introduction),
@@ -156,7 +200,22 @@ export class PublicationsService {
 }
 
 function saysTheSame({ card, introduction }: PublicationModel, next: PublishedCard): boolean {
-  return card !== null && introduction === next.introduction && cardChanges(card, next).length === 0;
+  return (
+    card !== null &&
+    introduction === next.introduction &&
+    isDeepStrictEqual({ ...(card.edition ?? new EditionDto()) }, { ...next.edition }) &&
+    cardChanges(card, next).length === 0
+  );
+}
+
+function refuseRemarksBeyondSteps({ remarks }: EditionDto, { plan }: RecipeVersionModel): void {
+  const { length } = cardWords(plan).steps;
+  if (remarks.length <= length) return;
+  throw invalidField({
+    field: 'edition.remarks',
+    message: `The recipe has ${length} steps, and there are more remarks than that.`,
+    allowed: `up to ${length}`,
+  });
 }
 
 /** The one publication of a recipe that visitors see. */
@@ -196,19 +255,4 @@ function listItem({ slug, card }: LiveRow): PublicRecipeListItem {
     additions,
     labelNotes,
   };
-}
-
-/** Recipes of two lots of one name may ask for one address at the same moment: the later one takes the next. */
-async function giveSlug(recipe: RecipeModel): Promise<void> {
-  const base = slugOf(`${recipe.lot.name} ${recipe.brewer.name}`);
-  for (let number = 1; ; number++) {
-    const slug = number === 1 ? base : `${base}-${number}`;
-    if ((await RecipeModel.count({ where: { slug } })) > 0) continue;
-    try {
-      await recipe.update({ slug });
-      return;
-    } catch (error) {
-      if (!(error instanceof UniqueConstraintError)) throw error;
-    }
-  }
 }

@@ -1,9 +1,11 @@
 import type { CardChange, GrinderView, HouseView, PublishedCard } from '@vendu/contract';
 import type { RecipeVersionModel } from '../recipes/recipe-version.model.js';
 import type { RecipeModel } from '../recipes/recipe.model.js';
+import { signedBy } from '../recipes/signed-by.js';
 import { settingFor } from '../recipes/recipe-views.js';
 
-/** The card of a version as lot, kit and house are now. Needs the recipe's `lot`, `brewer` and `paper` loaded. */
+/** The card of a version as lot, kit and house are now. Needs the recipe's `lot`, `brewer` and `paper`
+ * loaded, and `SIGNATURE_PARTS` of the version. */
 export function composeCard({
   recipe,
   version,
@@ -12,7 +14,7 @@ export function composeCard({
   introduction,
 }: {
   recipe: RecipeModel;
-  version: Pick<RecipeVersionModel, 'plan' | 'number'>;
+  version: Pick<RecipeVersionModel, 'plan' | 'number' | 'signatures'>;
   house: Pick<HouseView, 'name' | 'place'>;
   grinder: GrinderView;
   introduction: string;
@@ -45,6 +47,7 @@ export function composeCard({
     ...(secondSetting === null ? {} : { secondSetting }),
     introduction,
     versionNumber: version.number,
+    signedBy: signedBy(version),
   };
 }
 
@@ -71,15 +74,19 @@ const FOLLOWS_RECORDS: readonly CardChange['field'][] = [
   'grinderName',
   'grinderSetting',
   'secondSetting',
+  'signedBy',
 ];
 
 /** In what a published card differs from what it would be now; what concerns allergies first. */
 export function cardChanges(published: PublishedCard, now: PublishedCard): CardChange[] {
-  return FOLLOWS_RECORDS.filter((field) => (published[field] ?? null) !== (now[field] ?? null)).map(
-    (field) => ({
-      field,
-      published: String(published[field] ?? ''),
-      now: String(now[field] ?? ''),
-    }),
-  );
+  return FOLLOWS_RECORDS.filter(
+    (field) =>
+      (published[field] ?? null) !== (now[field] ?? null) &&
+      // Older cards named nobody: that alone makes none of them wrong.
+      (field !== 'signedBy' || published.signedBy !== undefined),
+  ).map((field) => ({
+    field,
+    published: String(published[field] ?? ''),
+    now: String(now[field] ?? ''),
+  }));
 }

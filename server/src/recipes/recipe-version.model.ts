@@ -2,6 +2,7 @@ import { BelongsTo, Column, DataType, HasMany, Model, Table } from 'sequelize-ty
 import type { CreationOptional, InferAttributes, InferCreationAttributes, NonAttribute } from 'sequelize';
 import type { BrewPlan, Proof, StartingReasons } from '@vendu/core';
 import { PersonModel } from '../people/person.model.js';
+import { VersionSignatureModel } from './version-signature.model.js';
 import { PublicationModel } from '../publications/publication.model.js';
 
 /** Immutable once written, but for the two signatures that are added to it. */
@@ -30,5 +31,9 @@ export class RecipeVersionModel extends Model<
   @BelongsTo(() => PersonModel, 'createdBy') declare creator: NonAttribute<PersonModel>;
   @BelongsTo(() => PersonModel, 'acceptedBy') declare accepter: NonAttribute<PersonModel | null>;
   @BelongsTo(() => PersonModel, 'signedOffBy') declare signer: NonAttribute<PersonModel | null>;
+  /** Who put a name on its card. */
+  @HasMany(() => VersionSignatureModel, 'recipeVersionId') declare signatures: NonAttribute<
+    VersionSignatureModel[]
+  >;
   @HasMany(() => PublicationModel, 'recipeVersionId') declare publications: NonAttribute<PublicationModel[]>;
 }

@@ -11,6 +11,7 @@ import type { PersonModel } from '../people/person.model.js';
 import type { PublicationModel } from '../publications/publication.model.js';
 import type { RecipeVersionModel } from './recipe-version.model.js';
 import type { RecipeModel } from './recipe.model.js';
+import { signaturesOf } from './signed-by.js';
 
 /** The house grinder's settings for a plan, to the nearest step of its scale; or why there is none. */
 export function settingFor(
@@ -32,7 +33,7 @@ function signature(person: PersonModel | null, at: Date | null): Signature | nul
   return person && at ? { by: person.name, at: at.toISOString() } : null;
 }
 
-/** Needs `creator`, `accepter` and `signer` loaded. */
+/** Needs `creator`, `accepter`, `signer` and `SIGNATURE_PARTS` loaded. */
 export function versionView(
   row: RecipeVersionModel,
   grinder: GrinderView,
@@ -49,6 +50,7 @@ export function versionView(
     created: { by: row.creator.name, at: row.createdAt.toISOString() },
     accepted: signature(row.accepter, row.acceptedAt),
     signedOff: signature(row.signer, row.signedOffAt),
+    signatures: signaturesOf(row),
     brewCount,
   };
 }
@@ -84,6 +86,7 @@ export function publicationView(
     slug,
     versionNumber,
     introduction: row.introduction,
+    edition: row.card?.edition ?? null,
     publishedBy: row.publisher.name,
     publishedAt: row.createdAt.toISOString(),
     withdrawnAt: row.withdrawnAt?.toISOString() ?? null,

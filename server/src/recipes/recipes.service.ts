@@ -28,6 +28,7 @@ import { Writing } from '../writing/writing.js';
 import { plainPlan, refusePlanFaults } from './plan-refusals.js';
 import { RecipeVersionModel } from './recipe-version.model.js';
 import { RecipeModel } from './recipe.model.js';
+import { SIGNATURE_PARTS } from './signed-by.js';
 import { keepEvidence } from './lot-evidence.js';
 import { LotEvidenceService } from './lot-evidence.service.js';
 import { publicationView, recipeListItem, versionView } from './recipe-views.js';
@@ -66,7 +67,7 @@ export class RecipesService {
         LotModel,
         BrewerModel,
         PaperModel,
-        { model: RecipeVersionModel, include: [PublicationModel] },
+        { model: RecipeVersionModel, include: [PublicationModel, SIGNATURE_PARTS] },
       ],
     });
     const outdated: OutdatedCard[] = [];
@@ -111,6 +112,7 @@ export class RecipesService {
           { model: PersonModel, as: 'creator' },
           { model: PersonModel, as: 'accepter' },
           { model: PersonModel, as: 'signer' },
+          SIGNATURE_PARTS,
           { model: PublicationModel, include: [PersonModel] },
         ],
         order: [['number', 'DESC']],

@@ -76,6 +76,15 @@ export const recipesApi = recipeQueries.injectEndpoints({
       onQueryStarted: showAnswer,
       invalidatesTags: changed,
     }),
+    /** One's own name on the card, or taken off again. */
+    setNameOnCard: build.mutation<RecipeView, { versionId: number; isOn: boolean }>({
+      query: ({ versionId, isOn }) => ({
+        url: `recipe-versions/${versionId}/signature`,
+        method: isOn ? 'PUT' : 'DELETE',
+      }),
+      onQueryStarted: showAnswer,
+      invalidatesTags: changed,
+    }),
     publish: build.mutation<RecipeView, PublishDto>({
       query: (body) => ({ url: 'publications', method: 'POST', body }),
       onQueryStarted: showAnswer,
@@ -103,6 +112,7 @@ export const {
   useAddVersionMutation,
   useSetAcceptedMutation,
   useSetSignedOffMutation,
+  useSetNameOnCardMutation,
   usePublishMutation,
   useSetWithdrawnMutation,
 } = recipesApi;

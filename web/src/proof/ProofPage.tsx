@@ -68,6 +68,14 @@ function Proof({
           <h1 className="text-title leading-tight font-bold">Proof of version {version.number}</h1>
           <p>{standing(version, proof)}</p>
         </div>
+        <a
+          href={`/api/recipe-versions/${version.id}/card`}
+          target="_blank"
+          rel="noreferrer"
+          className="inline-flex min-h-12 items-center text-small underline underline-offset-3"
+        >
+          Card for another pair of hands
+        </a>
         <ButtonLink
           to={`/bench/${version.id}?recipe=${recipe.id}`}
           weight={proof.isProven ? 'plain' : 'main'}

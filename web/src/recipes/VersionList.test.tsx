@@ -59,6 +59,7 @@ describe('the versions of a recipe', () => {
       id: 5,
       slug: 'ridge-cone',
       versionNumber: 1,
+      edition: null,
       introduction: '',
       publishedBy: 'Ilse',
       publishedAt: SIGNED.at,

@@ -15,7 +15,12 @@ import { offerUndoOf } from '../ui/offerUndo';
 import { CardChanges } from '../publications/CardChanges';
 import { PublishForm } from './PublishForm';
 import { versionStateOf } from '../ui/versionStateOf';
-import { useSetAcceptedMutation, useSetSignedOffMutation, useSetWithdrawnMutation } from '../api/recipesApi';
+import {
+  useSetAcceptedMutation,
+  useSetNameOnCardMutation,
+  useSetSignedOffMutation,
+  useSetWithdrawnMutation,
+} from '../api/recipesApi';
 
 interface VersionListProps {
   recipe: RecipeView;
@@ -147,6 +152,7 @@ function Signatures({ recipe, version }: { recipe: RecipeView; version: RecipeVe
             : null
         }
       />
+      {version.signedOff && <NamesOnCard version={version} />}
       {published && (
         <p className="text-small">
           Public at{' '}
@@ -200,6 +206,46 @@ function Signatures({ recipe, version }: { recipe: RecipeView; version: RecipeVe
         ))}
       <TroubleNotice trouble={trouble} />
     </div>
+  );
+}
+
+/** Whoever stands behind a version puts his own name on its card; nobody else can. */
+function NamesOnCard({ version: { id: versionId, signatures } }: { version: RecipeVersionView }) {
+  const person = useSessionQuery().data?.person;
+  const [setName, { error, isLoading }] = useSetNameOnCardMutation();
+  if (!person) return null;
+  const isOn = signatures.some(({ by }) => by === person.name);
+  return (
+    <>
+      {signatures.length > 0 && (
+        <p className="text-small">
+          On its card <span className="caption">{listed(signatures.map(({ by }) => by))}</span>
+          {isOn && (
+            <TakeBack
+              words="take my name off"
+              onClick={() =>
+                void offerUndoOf(
+                  setName({ versionId, isOn: false }),
+                  'Your name is taken off the card',
+                  () => void setName({ versionId, isOn: true }),
+                )
+              }
+            />
+          )}
+        </p>
+      )}
+      {!isOn && (
+        <Button
+          weight="quiet"
+          className="-ml-3 self-start"
+          disabled={isLoading}
+          onClick={() => void setName({ versionId, isOn: true })}
+        >
+          Put my name on the card
+        </Button>
+      )}
+      <TroubleNotice trouble={troubleOf(error)} />
+    </>
   );
 }
 

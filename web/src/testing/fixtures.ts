@@ -93,6 +93,7 @@ export function version(changes: Partial<RecipeVersionView> = {}): RecipeVersion
     created: { by: 'Tamsin', at: '2026-11-20T09:00:00Z' },
     accepted: null,
     signedOff: null,
+    signatures: [],
     brewCount: 1,
     ...changes,
   };

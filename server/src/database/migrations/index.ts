@@ -11,6 +11,7 @@ import { waterActivity } from './0012-water-activity.js';
 import { elevationWord } from './0013-elevation-word.js';
 import { fines } from './0014-fines.js';
 import { greenByEye } from './0016-green-by-eye.js';
+import { editions } from './0026-editions.js';
 import { proofMissing } from './0025-proof-missing.js';
 import { homeResults } from './0024-home-results.js';
 import { proof } from './0023-proof.js';
@@ -52,4 +53,5 @@ export const MIGRATIONS: readonly Migration[] = [
   proof,
   homeResults,
   proofMissing,
+  editions,
 ];
