@@ -163,7 +163,7 @@ export { type StartingFacts } from './startingRecipe/facts.js';
 export { type Figure } from './startingRecipe/figures.js';
 export { isOnAim, standingOf, targetsOf, type Aim, type Standing, type Targets } from './aim/aim.js';
 export { drainAdviceS, tasteAdvice, type TasteAdvice } from './card/tasteAdvice.js';
-export { cardWords, firstKettleC, type CardStep, type CardWords } from './card/cardWords.js';
+export { cardWords, firstKettleC, stepSentence, type CardStep, type CardWords } from './card/cardWords.js';
 export { aimOf, aimSourceOf, type AimSource } from './aim/aimOf.js';
 export { type GrindFit } from './startingRecipe/fitGrind.js';
 export { UNROASTED_AGE_DAYS } from './startingRecipe/facts.js';

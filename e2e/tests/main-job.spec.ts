@@ -210,8 +210,11 @@ test('a second brew of the same recipe shows beside the first', async ({ page })
 /** Brews a recipe's newest version by hand on the other grinder, weighs and reads it. */
 async function proofBrew(page: Page, recipePath: string, tdsPercent: number): Promise<void> {
   await page.goto(recipePath);
-  await page.getByRole('link', { name: /^Brew version/ }).click();
+  await page.getByRole('link', { name: 'Prove version 2' }).click();
+  await page.getByRole('link', { name: 'Brew from the card alone' }).click();
   await expect(page.getByText('Before the clock')).toBeVisible();
+  // The bench says what the card says, and no more.
+  await expect(page.getByText(/^Bloom: wet all grounds with/)).toBeVisible();
   await page.getByLabel('Which grinder').selectOption({ index: 1 });
   await page.getByRole('heading', { name: 'Before the clock' }).click();
   for (let step = 0; step < 5; step++) {

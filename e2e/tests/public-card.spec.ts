@@ -200,7 +200,7 @@ test('an edition has words of its own and the names of two baristas, beside the 
   // The second pair of hands brews from the card alone.
   await page.goto(`/recipes/${other.id}/proof/${versionId}`);
   const copy = page.waitForEvent('popup');
-  await page.getByRole('link', { name: 'Card for another pair of hands' }).click();
+  await page.getByRole('link', { name: 'Its card as a proof copy' }).click();
   await expect((await copy).getByText(/^A proof copy, not published/)).toBeVisible();
   await expectClean(await copy);
 

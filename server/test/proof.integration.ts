@@ -31,11 +31,14 @@ async function accepted(facts: object = {}) {
 async function brewed(
   agent: TestAgent,
   recipe: RecipeView,
-  { tds = 1.3, grinderId = null as number | null } = {},
+  { tds = 1.3, grinderId = null as number | null, fromCard = agent === app.secondBarista } = {},
 ) {
   const { plan } = recipe.versions[0]!;
   const stored = (
-    await agent.put(`/api/brews/by-key/${randomUUID()}`).send(brewOf(recipe, { grinderId })).expect(200)
+    await agent
+      .put(`/api/brews/by-key/${randomUUID()}`)
+      .send(brewOf(recipe, { grinderId, fromCard }))
+      .expect(200)
   ).body as BrewView;
   const weights = {
     doseG: plan.doseG,
@@ -189,8 +192,11 @@ describe('a proof', () => {
     const { recipe, path } = await accepted();
     const checklist = { ...USUAL_CHECKLIST, forgivenPercent: 5 };
     await app.lead.put(`/api/recipes/${recipe.id}/checklist`).send({ checklist }).expect(200);
+    expect(await listed(recipe.lot.id)).toContain('forgiveness');
     const finding = (await proofOf(path)).checks.find(({ check }) => check === 'forgiveness')?.finding;
     expect(finding).toMatchObject({ need: 5, percent: expect.any(Number) as number });
+    // Once it is worked out, the list has it too.
+    expect(await listed(recipe.lot.id)).not.toContain('forgiveness');
   });
 
   it('follows the checklist of the house, within its bounds', async () => {

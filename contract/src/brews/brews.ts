@@ -36,6 +36,10 @@ export class PutBrewDto {
   @NumberBetween({ label: 'Grinder', unit: '', min: 1, max: 2_147_483_647, whole: true })
   grinderId: number | null = null;
 
+  /** Whoever brewed it had the card alone, not the bench's steps. */
+  @IsBoolean({ message: 'From the card alone must be yes or no.' })
+  fromCard: boolean = false;
+
   /** The whole log, as far as the device has it; its moments are of the device's clock, which may be off. */
   @BrewEntries()
   entries!: BrewEntry[];
@@ -178,6 +182,8 @@ export interface BrewListItem {
   isSetAside: boolean;
   /** A stand-in poured or read it. */
   isSimulated: boolean;
+  /** Whoever brewed it had the card alone. */
+  fromCard: boolean;
   roastAgeDays: number;
   /** The beverage as it ran through, every few seconds; empty where no scale stood under the server. */
   outflow: TracePoint[];

@@ -84,7 +84,8 @@ export function firstKettleC(plan: BrewPlan): number {
   return pourKettlesC(plan)[0] ?? plan.kettleC;
 }
 
-function stepSentence(step: BenchStep): string {
+/** A step as the card says it. */
+export function stepSentence(step: BenchStep): string {
   switch (step.kind) {
     case 'pour':
       return [

@@ -6,7 +6,7 @@ export interface ProofChecklist {
   strengthApartPercent: number;
   yieldApartPoints: number;
   drainApartS: number;
-  /** Somebody else brewed it from its steps alone. */
+  /** Somebody else brewed it from its card alone. */
   needsSecondHands: boolean;
   /** It was brewed with beans of another grinder. */
   needsSecondGrinder: boolean;

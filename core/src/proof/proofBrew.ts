@@ -8,6 +8,8 @@ export interface ProofBrew {
   number: number;
   by: string;
   grinder: string;
+  /** Whoever brewed it had the card alone. */
+  fromCard: boolean;
   isSetAside: boolean;
   isSimulated: boolean;
   doseG: number;

@@ -14,6 +14,7 @@ const brew = (facts: Partial<ProofBrew> = {}): ProofBrew => {
     number: made,
     by: 'Tamsin',
     grinder: 'house',
+    fromCard: true,
     isSetAside: false,
     isSimulated: false,
     doseG: PLAN.doseG,
@@ -64,6 +65,33 @@ describe('a proof', () => {
     expect(found.checks.find(({ check }) => check === 'second-hands')?.brewIds).toEqual([brews[2]!.id]);
   });
 
+  it('wants the other hands to have had the card alone', () => {
+    const found = proof([
+      brew({ fromCard: false }),
+      brew({ fromCard: false }),
+      brew({ by: 'Joss', fromCard: false }),
+    ]);
+    expect(stateOf(found, 'second-hands')).toBe('missing');
+    expect(wordsOf(found, 'second-hands')).toBe(
+      'Joss brewed it by the bench: have it brewed from the card alone.',
+    );
+    const after = proof([
+      brew({ fromCard: false }),
+      brew({ by: 'Joss', fromCard: false }),
+      brew({ by: 'Ilse' }),
+    ]);
+    expect(wordsOf(after, 'second-hands')).toBe(
+      'Ilse brewed it from the card alone, and it came out the same.',
+    );
+  });
+
+  it('takes the card’s brew of whoever brewed most, but not of whoever wrote the recipe', () => {
+    const most = proof([brew({ fromCard: false }), brew({ by: 'Joss' }), brew({ by: 'Joss' })]);
+    expect(stateOf(most, 'second-hands')).toBe('met');
+    const own = proof([brew({ by: 'Joss', fromCard: false }), brew(), brew()]);
+    expect(stateOf(own, 'second-hands')).toBe('missing');
+  });
+
   it('of nothing lacks what brews are for, and says so of each', () => {
     const found = proof([]);
     expect(found.isProven).toBe(false);
@@ -101,7 +129,7 @@ describe('a proof', () => {
     expect(stateOf(proof([brew(), brew(), brew()]), 'second-hands')).toBe('missing');
     expect(proof([brew(), brew()]).isOneHand).toBe(true);
     const found = proof([brew({ by: 'Joss' }), brew()]);
-    expect(wordsOf(found, 'second-hands')).toContain('Joss brewed it too');
+    expect(wordsOf(found, 'second-hands')).toContain('Joss brewed it from the card alone');
   });
 
   it.each([

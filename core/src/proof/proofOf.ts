@@ -42,6 +42,8 @@ export type ProofFinding =
       check: 'second-hands';
       firstHands: string | null;
       others: readonly string[];
+      /** None of the others had the card alone: they went by the bench. */
+      notFromCard: boolean;
       offBy: readonly (keyof Apart)[];
     }
   | { check: 'second-grinder'; others: readonly string[]; offBy: readonly (keyof Apart)[] }
@@ -147,15 +149,28 @@ function secondHands(counted: readonly ProofBrew[], { checklist, author }: Proof
   const busiest = byHand.filter(([, made]) => made.length === most).map(([by]) => by);
   const firstHands = busiest.includes(author) ? author : (busiest[0] ?? null);
   const others = counted.filter(({ by }) => by !== firstHands);
-  const { near, offBy } = nearest(
-    others,
-    counted.filter(({ by }) => by === firstHands),
-    checklist,
-  );
+  // What the bench says besides is no part of what a stranger has; and who wrote the recipe knows more than its card.
+  const fromCard = counted.filter((brew) => brew.fromCard && brew.by !== author);
+  const judged = fromCard.map((brew) => ({
+    brew,
+    ...nearest(
+      [brew],
+      counted.filter(({ by }) => by !== brew.by),
+      checklist,
+    ),
+  }));
+  const near = judged.flatMap((each) => each.near);
+  const offBy = near.length > 0 ? [] : (judged.at(-1)?.offBy ?? []);
   return {
     isMet: near.length > 0,
-    finding: { check: 'second-hands', firstHands, others: unique(others.map(({ by }) => by)), offBy },
-    brewIds: idsOf(near.length > 0 ? near : others),
+    finding: {
+      check: 'second-hands',
+      firstHands,
+      others: unique((near.length > 0 ? near : fromCard.length > 0 ? fromCard : others).map(({ by }) => by)),
+      notFromCard: others.length > 0 && fromCard.length === 0,
+      offBy,
+    },
+    brewIds: idsOf(near.length > 0 ? near : fromCard),
   };
 }
 

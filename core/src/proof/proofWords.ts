@@ -35,12 +35,15 @@ export function findingWords(finding: ProofFinding): string {
     case 'repeats':
       return repeatsWords(finding);
     case 'second-hands':
+      if (finding.notFromCard) {
+        return `${finding.others.join(' and ')} brewed it by the bench: have it brewed from the card alone.`;
+      }
       return otherWords(finding, {
         none:
           finding.firstHands === null
             ? 'Not brewed yet.'
-            : `Only ${finding.firstHands} has brewed it: have somebody else follow its steps.`,
-        near: 'brewed it too, and it came out the same',
+            : `Only ${finding.firstHands} has brewed it: have somebody else brew it from the card alone.`,
+        near: 'brewed it from the card alone, and it came out the same',
       });
     case 'second-grinder':
       return otherWords(finding, {

@@ -74,6 +74,7 @@ export function brewListItem(
     liked: Date.now() - brew.startedAt.getTime() > CUP_IS_GONE_H * 3_600_000 ? liked : null,
     isSetAside: brew.setAsideAt !== null,
     isSimulated: brew.isSimulated || brew.readings.some(({ source }) => source === 'simulated'),
+    fromCard: brew.fromCard,
     roastAgeDays: roastAgeAtBrew(brew),
     outflow: outflow ? pointsOf(outflow, brew) : [],
     cups: cups.map(({ endS, beverageG, tdsPercent }) => ({ endS, beverageG, tdsPercent })),

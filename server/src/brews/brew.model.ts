@@ -27,6 +27,8 @@ export class BrewModel extends Model<InferAttributes<BrewModel>, InferCreationAt
   @Column(DataType.JSON) declare kit: BrewKitNames | null;
   /** Its water was poured by a stand-in. */
   @Column(DataType.BOOLEAN) declare isSimulated: CreationOptional<boolean>;
+  /** Whoever brewed it had the card alone. */
+  @Column(DataType.BOOLEAN) declare fromCard: CreationOptional<boolean>;
   @Column(DataType.JSON) declare events: BenchEvent[] | null;
   @DecimalColumn(6, 1) declare doseG: number | null;
   /** What a sieve took before the dose was weighed. */

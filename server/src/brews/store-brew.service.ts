@@ -55,6 +55,7 @@ export class StoreBrewService {
         plan: version.plan,
         steps,
         isSimulated: brew.isSimulated || events.some((event) => 'isSimulated' in event && event.isSimulated),
+        fromCard: brew.fromCard,
         events: [...events, ...clockOff],
         kit: kitNames({ recipe, grinder }, version, house, brew.scale),
         note,

@@ -238,6 +238,7 @@ async function loadBrew({
     startedAt: momentDaysAgo(brew.daysAgo, 9),
     plan,
     steps: invented.steps,
+    fromCard: brew.fromCard ?? false,
     events,
     kit: kitNames({ recipe }, version, HOUSE, 'Bench scale'),
     doseG: plan.doseG,

@@ -30,6 +30,8 @@ export interface DemoBrew {
   /** The beverage was not weighed, as happens. */
   unweighed?: boolean;
   skippedAgitation?: boolean;
+  /** Whoever brewed it had the card alone. */
+  fromCard?: boolean;
   note?: string;
   /** What its brewer wrote. */
   tastings?: ({
@@ -185,6 +187,7 @@ export const DEMO_LOTS: DemoLot[] = [
         daysAgo: 5,
         by: 1,
         change: null,
+        fromCard: true,
         note: 'Repeat by a second pair of hands.',
         tastings: [
           { stage: 'warm', notes: 'blackcurrant, tea', intensities: { acidity: 6, sweetness: 7, body: 5 } },

@@ -129,6 +129,7 @@ function figuresOf(brew: BrewListItem): Omit<ProofBrew, 'grinder' | 'stages'> & 
     startedAt: brew.startedAt,
     isSetAside: brew.isSetAside,
     isSimulated: brew.isSimulated,
+    fromCard: brew.fromCard,
     doseG: brew.doseG,
     waterG: brew.waterG,
     tdsPercent: result?.strength.meanPercent ?? null,

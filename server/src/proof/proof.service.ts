@@ -13,6 +13,9 @@ import { ForgivenessService } from './forgiveness.service.js';
 import { ProofReader, type Forgiving, type ReadProof } from './proof-reader.js';
 import { ProofWaiverModel } from './proof-waiver.model.js';
 
+/** Shares nearer to each other than this are one: it is worked out from 200 brews. */
+const SAME_SHARE = 0.005;
+
 /** What a version has to show before its sign-off, what a lead lets pass, and the sign-off itself. */
 @Injectable()
 export class ProofService {
@@ -24,7 +27,23 @@ export class ProofService {
   ) {}
 
   async view(versionId: number, viewer: PersonModel): Promise<ProofView> {
-    return proofView(await this.known(versionId, viewer));
+    const read = await this.known(versionId, viewer);
+    await this.keepForgiven(read);
+    return proofView(read);
+  }
+
+  /** The list of lots says it too, and cannot wait until it is worked out. */
+  private async keepForgiven({ recipe, version, proof }: ReadProof): Promise<void> {
+    const share = insideShareIn(proof);
+    if (
+      share === null ||
+      (version.forgivenShare !== null && Math.abs(share - version.forgivenShare) < SAME_SHARE)
+    ) {
+      return;
+    }
+    await this.writing.onLot(recipe.lotId, () =>
+      RecipeVersionModel.update({ forgivenShare: share }, { where: { id: version.id } }),
+    );
   }
 
   async setChecklist(recipeId: number, { checklist }: RecipeChecklistDto): Promise<RecipeView> {

@@ -7,7 +7,7 @@ const NOBODY = 0;
 
 /**
  * Brings what a lot's list entry says of its proof up to date: the checks that the version accepted last has not met. How
- * it forgives is left out, since that takes a while to work out.
+ * it forgives counts as last worked out, since that takes a while.
  */
 export async function refreshProof(sequelize: Sequelize, reader: ProofReader, lotId: number): Promise<void> {
   const [newest] = await sequelize.query<{ id: number }>(
@@ -16,10 +16,10 @@ export async function refreshProof(sequelize: Sequelize, reader: ProofReader, lo
     ORDER BY versions.accepted_at DESC, versions.id DESC LIMIT 1`,
     { replacements: { lotId }, type: QueryTypes.SELECT },
   );
-  const read = newest ? await reader.read(newest.id, NOBODY, () => Promise.resolve(null)) : null;
-  const missing = read?.proof.checks
-    .filter(({ check, state }) => state === 'missing' && check !== 'forgiveness')
-    .map(({ check }) => check);
+  const read = newest
+    ? await reader.read(newest.id, NOBODY, ({ version }) => Promise.resolve(version.forgivenShare))
+    : null;
+  const missing = read?.proof.checks.filter(({ state }) => state === 'missing').map(({ check }) => check);
   await sequelize.query('UPDATE lots SET proof_missing = :missing WHERE id = :lotId', {
     replacements: { lotId, missing: missing ? JSON.stringify(missing) : null },
   });

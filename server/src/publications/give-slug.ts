@@ -1,4 +1,4 @@
-import { UniqueConstraintError } from 'sequelize';
+import { UniqueConstraintError, type Sequelize } from 'sequelize';
 import { LotModel } from '../lots/lot.model.js';
 import { RecipeModel } from '../recipes/recipe.model.js';
 import { slugOf } from './slug.js';
@@ -13,11 +13,15 @@ export function giveRecipeSlug(recipe: RecipeModel): Promise<void> {
 }
 
 /** The address of a lot's page, for as long as it is. */
-export function giveLotSlug(lot: LotModel): Promise<void> {
+export function giveLotSlug(sequelize: Sequelize, lot: LotModel): Promise<void> {
   return firstFree(
     lot.name,
     async (publicSlug) => (await LotModel.count({ where: { publicSlug } })) > 0,
-    (publicSlug) => lot.update({ publicSlug }),
+    // No change of its facts: whoever has them open may still save.
+    (publicSlug) =>
+      sequelize.query('UPDATE lots SET public_slug = :publicSlug WHERE id = :id', {
+        replacements: { publicSlug, id: lot.id },
+      }),
   );
 }
 

@@ -89,7 +89,7 @@ export class PublicationsService {
       const now = new Date();
       await live?.update({ withdrawnAt: now });
       if (recipe.slug === null) await giveRecipeSlug(recipe);
-      if (recipe.lot.publicSlug === null) await giveLotSlug(recipe.lot);
+      if (recipe.lot.publicSlug === null) await giveLotSlug(this.sequelize, recipe.lot);
       const { id } = await PublicationModel.create({
         recipeId,
         recipeVersionId,
@@ -167,7 +167,7 @@ export class PublicationsService {
     });
     for (const { lotId } of recipes) {
       const lot = await LotModel.findByPk(lotId, { rejectOnEmpty: true });
-      if (lot.publicSlug === null) await giveLotSlug(lot);
+      if (lot.publicSlug === null) await giveLotSlug(this.sequelize, lot);
     }
   }
 
@@ -184,7 +184,8 @@ export class PublicationsService {
         this.cardOf(recipe, version, row.introduction),
         this.contents.of(recipe, version),
       ]);
-      await row.update({ card: { ...card, ...contents, ...proofOn(version.proof) } });
+      const edition = { ...new EditionDto() };
+      await row.update({ card: { ...card, ...contents, ...proofOn(version.proof), edition } });
     }
   }
 

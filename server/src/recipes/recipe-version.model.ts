@@ -1,6 +1,7 @@
 import { BelongsTo, Column, DataType, HasMany, Model, Table } from 'sequelize-typescript';
 import type { CreationOptional, InferAttributes, InferCreationAttributes, NonAttribute } from 'sequelize';
 import type { BrewPlan, Proof, StartingReasons } from '@vendu/core';
+import { DecimalColumn } from '../database/decimal-column.js';
 import { PersonModel } from '../people/person.model.js';
 import { VersionSignatureModel } from './version-signature.model.js';
 import { PublicationModel } from '../publications/publication.model.js';
@@ -26,6 +27,8 @@ export class RecipeVersionModel extends Model<
   @Column(DataType.DATE) declare signedOffAt: Date | null;
   /** What it had shown when it was signed off; `null` before, and in records older than proofs. */
   @Column(DataType.JSON) declare proof: Proof | null;
+  /** How many of all home brewers get its cup, as last worked out; `null` before that. */
+  @DecimalColumn(5, 4) declare forgivenShare: number | null;
   /** Why somebody signed off what he had brewed alone. */
   @Column(DataType.STRING) declare signOffReason: CreationOptional<string>;
   @BelongsTo(() => PersonModel, 'createdBy') declare creator: NonAttribute<PersonModel>;

@@ -41,7 +41,9 @@ function BenchOf({ versionId }: { versionId: number }) {
 
 /** Fetches what a new brew needs and lays it on the bench. */
 function LayOut({ brewKey: key, versionId }: { brewKey: string; versionId: number }) {
-  const recipeId = Number(useSearchParams()[0].get('recipe'));
+  const [address] = useSearchParams();
+  const recipeId = Number(address.get('recipe'));
+  const fromCard = address.get('from') === 'card';
   const { data: session, isLoading: isSessionLoading } = useSessionQuery();
   const { data: recipe, error, isLoading, refetch } = useRecipeQuery(recipeId);
   const { data: kit, isLoading: isKitLoading } = useKitQuery();
@@ -68,6 +70,7 @@ function LayOut({ brewKey: key, versionId }: { brewKey: string; versionId: numbe
         soakMin: paper?.soakMin ?? null,
         retainedG: kit.grinders.find(({ id }) => id === recipe.grinderId)?.retainedG ?? null,
         grinderId: recipe.grinderId,
+        fromCard,
         grinderName: recipe.grinderName,
         grinderSetting: version.grinderSetting,
         secondSetting: version.secondSetting,
@@ -79,7 +82,7 @@ function LayOut({ brewKey: key, versionId }: { brewKey: string; versionId: numbe
         scale: { kind: 'none' },
       }),
     );
-  }, [dispatch, key, recipe, version, kit, roastBatchId]);
+  }, [dispatch, key, recipe, version, kit, roastBatchId, fromCard]);
   if (isSessionLoading || isLoading || isKitLoading) return <Loading />;
   if (session && !session.person)
     return <Navigate to="/sign-in" state={{ from: pathname + search }} replace />;

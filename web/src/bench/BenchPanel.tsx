@@ -116,6 +116,7 @@ export function BenchPanel({ brew, isActive, isCompact, isMuted }: BenchPanelPro
               isFlashing={isFlashing}
               current={moment.current}
               isCompact={isCompact}
+              fromCard={brew.fromCard}
             />
           )
         )}

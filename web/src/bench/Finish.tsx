@@ -35,6 +35,7 @@ export function Finish({ brew }: { brew: BenchBrew }) {
         recipeVersionId: brew.recipeVersionId,
         roastBatchId: brew.roastBatchId,
         grinderId: brew.grinderId,
+        fromCard: brew.fromCard,
         entries: entriesNow(brew),
         trace: trace ?? null,
         outflow: outflow ?? null,

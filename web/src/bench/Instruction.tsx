@@ -1,4 +1,4 @@
-import { callsFor, dueWords, type BenchStep } from '@vendu/core';
+import { callsFor, dueWords, stepSentence, type BenchStep } from '@vendu/core';
 import { classes } from '../ui/classes';
 import { agitatingWords, secondsWords, stepWords } from './stepWords';
 
@@ -9,12 +9,15 @@ export function Instruction({
   isFlashing,
   current,
   isCompact,
+  fromCard,
 }: {
   next: BenchStep;
   dueInS: number | null;
   isFlashing: boolean;
   current: BenchStep | null;
   isCompact: boolean;
+  /** Said as the card says it, and no more. */
+  fromCard: boolean;
 }) {
   const { doing, figure } = stepWords(next);
   const waitsFor = callsFor(next);
@@ -32,15 +35,19 @@ export function Instruction({
         {dueInS === null ? 'First' : dueInS >= 0 || waitsFor !== null ? 'Next' : 'Due'}
         {current && <span className="opacity-75"> (now: {stepWords(current).doing.toLowerCase()})</span>}
       </p>
-      <p className={classes('flex flex-wrap items-baseline gap-x-6 leading-tight font-bold', size)}>
-        {doing}
-        {figure && (
-          <span className={classes('reading', !isFlashing && 'text-water')}>
-            <span className="text-[0.55em] font-normal">to </span>
-            <span className="[word-spacing:-0.3em]">{figure}</span>
-          </span>
-        )}
-      </p>
+      {fromCard ? (
+        <p className="text-[clamp(1.75rem,3.3vw,2.75rem)] leading-tight font-bold">{stepSentence(next)}</p>
+      ) : (
+        <p className={classes('flex flex-wrap items-baseline gap-x-6 leading-tight font-bold', size)}>
+          {doing}
+          {figure && (
+            <span className={classes('reading', !isFlashing && 'text-water')}>
+              <span className="text-[0.55em] font-normal">to </span>
+              <span className="[word-spacing:-0.3em]">{figure}</span>
+            </span>
+          )}
+        </p>
+      )}
       <div className="flex flex-wrap items-baseline gap-x-8">
         {dueInS !== null && waitsFor !== null && (
           <p className="text-[clamp(1.75rem,3.3vw,2.75rem)] leading-tight font-bold">{waitsFor}</p>
@@ -54,14 +61,16 @@ export function Instruction({
                 : `late ${secondsWords(Math.floor(-dueInS))}`}
           </p>
         )}
-        <p className="reading text-title">
-          {next.kind === 'pour' && <span className="mr-6">+{next.amountG} g</span>}
-          {agitating && <span className="mr-6 font-words font-semibold">{agitating}</span>}
-          {next.kind === 'pour' && next.pouring && <span className="mr-6 font-words">{next.pouring}</span>}
-          {waitsFor === null && 'at '}
-          {dueWords(next)}
-          {isOpen && <span className="ml-6 font-words">else S skips it</span>}
-        </p>
+        {!fromCard && (
+          <p className="reading text-title">
+            {next.kind === 'pour' && <span className="mr-6">+{next.amountG} g</span>}
+            {agitating && <span className="mr-6 font-words font-semibold">{agitating}</span>}
+            {next.kind === 'pour' && next.pouring && <span className="mr-6 font-words">{next.pouring}</span>}
+            {waitsFor === null && 'at '}
+            {dueWords(next)}
+            {isOpen && <span className="ml-6 font-words">else S skips it</span>}
+          </p>
+        )}
       </div>
     </div>
   );

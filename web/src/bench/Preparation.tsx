@@ -46,6 +46,20 @@ export function Preparation({ brew, isActive }: { brew: BenchBrew; isActive: boo
         Before the clock{' '}
         <span className="font-normal text-quiet">P ticks the next, S skips it; Space starts anyway</span>
       </h2>
+      {brew.fromCard && (
+        <p className="mb-2 border-l-2 border-ink pl-3 text-small">
+          From the card alone: what the bench says is what{' '}
+          <a
+            href={`/api/recipe-versions/${brew.recipeVersionId}/card`}
+            target="_blank"
+            rel="noreferrer"
+            className="underline underline-offset-3"
+          >
+            the card
+          </a>{' '}
+          says. Ask nobody; note what it leaves open.
+        </p>
+      )}
       <ol className="grid grid-cols-2 gap-x-6">
         {tasks.map((each) => {
           const isReady = prepared.includes(each.task);

@@ -33,6 +33,8 @@ export interface BenchBrew {
   retainedG: number | null;
   /** `null` in what an earlier version kept: the recipe's. */
   grinderId: number | null;
+  /** Whoever brews has the card alone: the bench says what the card says, and no more. */
+  fromCard: boolean;
   grinderName: string;
   grinderSetting: number | null;
   secondSetting: number | null;

@@ -48,6 +48,7 @@ export function readKeptBrew(kept: unknown): BenchBrew | null {
     brewerName: words(kept['brewerName']),
     paper: words(kept['paper']),
     grinderId: isId(kept['grinderId']) ? kept['grinderId'] : null,
+    fromCard: kept['fromCard'] === true,
     grinderName: words(kept['grinderName']),
     noteTyped: typeof kept['noteTyped'] === 'string' ? kept['noteTyped'] : null,
     rinseG: number(kept['rinseG']) ?? 0,

@@ -34,6 +34,7 @@ export function BrewHead({ brew }: { brew: BrewView }) {
           <p className="caption">
             {brew.brewedBy}, {dayAndTimeOf(brew.startedAt)}, {brew.roastAgeDays} days after the roast of{' '}
             {dayOf(brew.roastedOn)}
+            {brew.fromCard && ', from the card alone'}
           </p>
           <AdditionsNote additions={brew.lot.additions} />
         </div>

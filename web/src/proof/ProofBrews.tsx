@@ -39,6 +39,7 @@ export function ProofBrews({ brews }: { brews: readonly ProofBrewView[] }) {
                   {brew.by}
                   <span className="caption block">
                     {dayOf(brew.startedAt)}, {brew.grinder}
+                    {brew.fromCard && ', from the card alone'}
                     {brew.notCounted !== null && (
                       <b className="block text-ink">{NOT_COUNTED_WORDS[brew.notCounted]}</b>
                     )}

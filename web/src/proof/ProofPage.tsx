@@ -68,14 +68,22 @@ function Proof({
           <h1 className="text-title leading-tight font-bold">Proof of version {version.number}</h1>
           <p>{standing(version, proof)}</p>
         </div>
-        <a
-          href={`/api/recipe-versions/${version.id}/card`}
-          target="_blank"
-          rel="noreferrer"
-          className="inline-flex min-h-12 items-center text-small underline underline-offset-3"
-        >
-          Card for another pair of hands
-        </a>
+        <span className="flex flex-col items-start">
+          <a
+            href={`/api/recipe-versions/${version.id}/card`}
+            target="_blank"
+            rel="noreferrer"
+            className="inline-flex min-h-6 items-center text-small underline underline-offset-3"
+          >
+            Its card as a proof copy
+          </a>
+          <Link
+            to={`/bench/${version.id}?recipe=${recipe.id}&from=card`}
+            className="inline-flex min-h-6 items-center text-small underline underline-offset-3"
+          >
+            Brew from the card alone
+          </Link>
+        </span>
         <ButtonLink
           to={`/bench/${version.id}?recipe=${recipe.id}`}
           weight={proof.isProven ? 'plain' : 'main'}

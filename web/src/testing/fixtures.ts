@@ -68,6 +68,7 @@ export const LAID_OUT: LaidOutBrew = {
   soakMin: null,
   retainedG: null,
   grinderId: 1,
+  fromCard: false,
   grinderName: 'Grinder',
   grinderSetting: 5.2,
   secondSetting: null,
@@ -151,6 +152,7 @@ export function brewItem(changes: Partial<BrewListItem> = {}): BrewListItem {
     outflow: [],
     cups: [],
     isSimulated: false,
+    fromCard: false,
     roastAgeDays: 9,
     ...changes,
   };
@@ -221,6 +223,7 @@ export function proof(changes: Partial<ProofView> = {}): ProofView {
     doseG: 16,
     waterG: 260,
     tdsPercent: 1.3,
+    fromCard: false,
     yieldPercent: 20,
     drainS: 170,
     roastAgeDays: 9,
@@ -265,7 +268,7 @@ export function proof(changes: Partial<ProofView> = {}): ProofView {
       {
         check: 'second-hands',
         state: 'missing',
-        finding: { check: 'second-hands', firstHands: 'Tamsin', others: [], offBy: [] },
+        finding: { check: 'second-hands', firstHands: 'Tamsin', others: [], notFromCard: false, offBy: [] },
         brewIds: [],
         waiver: null,
         waived: null,

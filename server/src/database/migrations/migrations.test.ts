@@ -29,7 +29,7 @@ const LANDED = {
   '0023-proof': '52f28552954a32ce',
   '0024-home-results': '92a2ce37540dc4f7',
   '0025-proof-missing': '93d6af3f3a3f8ac6',
-  '0026-editions': '6abc6a40b0ddbe57',
+  '0026-editions': 'c3910330a866d677',
 };
 
 describe('the steps of the schema', () => {
