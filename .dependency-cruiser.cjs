@@ -18,7 +18,7 @@ const WEB_FLOORS = [
   ['board', 'saving', 'extractionMap'],
   ['session'],
   ['kit', 'schools', 'publications', 'tasting'],
-  ['proof'],
+  ['proof', 'watch'],
   ['bench'],
   ['brews', 'practice'],
   ['recipes'],

@@ -20,3 +20,4 @@ export * from './changes/changes.js';
 export * from './practice.js';
 export * from './publications/publications.js';
 export * from './proof/proof.js';
+export * from './watch/watch.js';

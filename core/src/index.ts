@@ -34,7 +34,8 @@ export { GERMAN_DEGREE_MG_PER_L, type WaterChemistry } from './water/waterChemis
 
 export { type DiscriminationMethod } from './statistics/discrimination.js';
 export { type FriedmanResult } from './statistics/friedman.js';
-export { type IndividualsChart, type RunRule } from './statistics/individualsChart.js';
+export { type IndividualsChart } from './statistics/individualsChart.js';
+export { type RunRule } from './statistics/runRules.js';
 
 export { MODEL_VERSION } from './brewModel/constants.js';
 export { BREWER_CLASSES, PAPER_PER_M } from './brewModel/hardware.js';
@@ -381,7 +382,7 @@ export {
 } from './tasting/sheet.js';
 export { PROOF_CHECKS, USUAL_CHECKLIST, type ProofCheckId, type ProofChecklist } from './proof/checklist.js';
 export { type Precision } from './proof/precision.js';
-export { type NotCounted, type ProofBrew } from './proof/proofBrew.js';
+export { notCounted, type NotCounted, type ProofBrew } from './proof/proofBrew.js';
 export { proofOf, type Proof, type ProofCheck, type ProofFinding, type Waiver } from './proof/proofOf.js';
 export { CHECK_NAMES, findingWords, NOT_COUNTED_WORDS } from './proof/proofWords.js';
 export { stageCalled, stagesDueS } from './tasting/stageCalled.js';
@@ -419,3 +420,10 @@ export {
   servingOrders,
 } from './statistics/guarded.js';
 export { blendWaters, concentrateDoses, saltsForWater, waterChemistry } from './water/guarded.js';
+export { figureOf, WATCHED_FIGURES, type WatchedBrew, type WatchedFigure } from './watch/watchedBrew.js';
+export { USUAL_WATCH_LIMITS, type WatchLimits } from './watch/watchLimits.js';
+export { watchChart, type WatchChart, type WatchPoint, type WatchSignal } from './watch/watchChart.js';
+export { recheckDue, type RecheckDue, type RecheckReason, type WatchedNow } from './watch/recheckDue.js';
+export { likelyCause, type LikelyCause } from './watch/likelyCause.js';
+export { sharedShifts, type LotShift, type SharedShift } from './watch/sharedShifts.js';
+export { causeWords, recheckWords, sharedWords, SIGNAL_WORDS, WATCHED_WORDS } from './watch/watchWords.js';

@@ -11,8 +11,6 @@ export interface LotDue {
 export const DUE_RULES = {
   /** So near to its launch a lot without a public recipe presses, days (assumed). */
   launchNearDays: 3,
-  /** A public recipe is brewed again after so long, days: a roast has then changed (common practice: two weeks). */
-  recheckAfterDays: 14,
 } as const;
 
 const NEXT: Record<LotStage, DueAction> = {
@@ -30,23 +28,23 @@ const NEXT: Record<LotStage, DueAction> = {
  *
  * @param isRoasted - a batch of it is there to brew
  * @param daysToLaunch - below 0 when it is past; `null` where there is no date
- * @param daysSinceBrew - since the last brew that counts; `null` where there is none
+ * @param daysToRecheck - until a public recipe of it is to be brewed again, 0 or below where it is due; `null` where none is public
  */
 export function lotDue({
   stage,
   isRoasted,
   daysToLaunch,
-  daysSinceBrew,
+  daysToRecheck,
 }: {
   stage: LotStage;
   isRoasted: boolean;
   daysToLaunch: number | null;
-  daysSinceBrew: number | null;
+  daysToRecheck: number | null;
 }): LotDue {
   const action = isRoasted ? NEXT[stage] : 'roast';
   if (action !== 'recheck') {
     return { action, isPressing: daysToLaunch !== null && daysToLaunch <= DUE_RULES.launchNearDays };
   }
-  const isDue = daysSinceBrew === null || daysSinceBrew >= DUE_RULES.recheckAfterDays;
+  const isDue = daysToRecheck !== null && daysToRecheck <= 0;
   return { action: isDue ? 'recheck' : 'nothing', isPressing: isDue };
 }

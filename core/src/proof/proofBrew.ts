@@ -32,7 +32,10 @@ const AS_PLANNED = 0.03;
 export type NotCounted = 'excluded' | 'simulated' | 'other-dose' | 'other-water' | 'not-measured';
 
 /** @returns `null` where the brew counts */
-export function notCounted(brew: ProofBrew, plan: BrewPlan): NotCounted | null {
+export function notCounted(
+  brew: Pick<ProofBrew, 'isSetAside' | 'isSimulated' | 'doseG' | 'waterG' | 'tdsPercent' | 'yieldPercent'>,
+  plan: BrewPlan,
+): NotCounted | null {
   if (brew.isSetAside) return 'excluded';
   if (brew.isSimulated) return 'simulated';
   if (isOff(brew.doseG, plan.doseG)) return 'other-dose';

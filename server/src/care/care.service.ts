@@ -4,6 +4,7 @@ import { refreshLotProgress } from '../lots/lot-progress.js';
 import { PublicationsService } from '../publications/publications.service.js';
 import { LotEvidenceService } from '../recipes/lot-evidence.service.js';
 import { RunningBrewsService } from '../running-brews/running-brews.service.js';
+import { WatchService } from '../watch/watch.service.js';
 import { Writing } from '../writing/writing.js';
 
 const SWEPT_EVERY_MS = 6 * 3_600_000;
@@ -19,6 +20,7 @@ export class CareService implements OnApplicationBootstrap, OnModuleDestroy {
     private readonly publications: PublicationsService,
     private readonly runningBrews: RunningBrewsService,
     private readonly evidence: LotEvidenceService,
+    private readonly watch: WatchService,
     private readonly writing: Writing,
   ) {}
 
@@ -27,6 +29,7 @@ export class CareService implements OnApplicationBootstrap, OnModuleDestroy {
       await refreshLotProgress(this.sequelize);
       await this.publications.fillMissingCards();
       await this.publications.fillMissingAddresses();
+      await this.watch.fillMissing();
       await this.sweep();
     });
     // Beside the first requests, which do without what is not learned yet: a lot takes a second.

@@ -39,7 +39,7 @@ export function inventBrew({
   random,
 }: {
   plan: BrewPlan;
-  brew: Pick<DemoBrew, 'skippedAgitation' | 'unweighed'>;
+  brew: Pick<DemoBrew, 'skippedAgitation' | 'unweighed' | 'coarserByUm'>;
   truth: LearnedFactors;
   kit: BrewKit;
   roastAgeDays: number;
@@ -53,7 +53,12 @@ export function inventBrew({
     return { stepIndex, atS: roundToTenth(step.plannedS + late), skipped, totalG };
   });
   const done = valueOf(
-    forecastPlan({ plan: asDone(plan, marked, scattered), kit, factors: truth, roastAgeDays }),
+    forecastPlan({
+      plan: asDone({ ...plan, grindUm: plan.grindUm + (brew.coarserByUm ?? 0) }, marked, scattered),
+      kit,
+      factors: truth,
+      roastAgeDays,
+    }),
   );
   const drainedS = roundToTenth(scattered(done.drawdownS ?? plan.drawdownS, INSTRUMENT.drawdownS));
   const steps = marked.map((mark, index) =>

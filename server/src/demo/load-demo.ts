@@ -33,6 +33,8 @@ import { refreshProof } from '../proof/refresh-proof.js';
 import { ProofReader } from '../proof/proof-reader.js';
 import { ProofWaiverModel } from '../proof/proof-waiver.model.js';
 import { PublicationModel } from '../publications/publication.model.js';
+import { refreshWatch } from '../watch/refresh-watch.js';
+import { WatchReader } from '../watch/watch-reader.js';
 import { slugOf } from '../publications/slug.js';
 import { RecipeVersionModel } from '../recipes/recipe-version.model.js';
 import { RecipeModel } from '../recipes/recipe.model.js';
@@ -49,6 +51,7 @@ import { loadCards } from './load-cards.js';
 import { loadExpectations } from './load-expectations.js';
 import { loadKit, type DemoKit } from './load-kit.js';
 import { DEMO_LOTS, type DemoBrew, type DemoLot } from './scenario.js';
+import { WATCHED_LOTS } from './watched-lots.js';
 import { HOUSE } from './scenario-kit.js';
 
 /** Same seed, same demo. */
@@ -86,14 +89,17 @@ export async function loadDemo(sequelize: Sequelize): Promise<boolean> {
       ...kit,
       random: seededRandom(SEED),
     };
-    for (const lot of DEMO_LOTS) await loadLot(sequelize, lot, ground);
+    for (const lot of [...DEMO_LOTS, ...WATCHED_LOTS]) await loadLot(sequelize, lot, ground);
     await refreshLotProgress(sequelize);
   });
   await keepEvidenceOfFinished(sequelize);
   await loadCards(sequelize);
   const reader = new ProofReader(new BrewReader(sequelize));
-  for (const { id } of await LotModel.findAll({ attributes: ['id'] }))
+  const watch = new WatchReader(new BrewReader(sequelize));
+  for (const { id } of await LotModel.findAll({ attributes: ['id'] })) {
     await refreshProof(sequelize, reader, id);
+    await refreshWatch(sequelize, watch, id);
+  }
   return true;
 }
 
@@ -109,6 +115,13 @@ async function loadLot(sequelize: Sequelize, lot: DemoLot, ground: Ground): Prom
   });
   const roastedOn = dateDaysAgo(lot.roastedDaysAgo);
   const batch = await RoastBatchModel.create({ lotId: row.id, roastedOn, level: lot.roastLevel });
+  const later = await RoastBatchModel.bulkCreate(
+    (lot.laterBatches ?? []).map((daysAgo) => ({
+      lotId: row.id,
+      roastedOn: dateDaysAgo(daysAgo),
+      level: lot.roastLevel,
+    })),
+  );
   if (lot.recipe === null) return;
 
   const brewer = at(ground.brewers, lot.recipe.brewer);
@@ -155,22 +168,18 @@ async function loadLot(sequelize: Sequelize, lot: DemoLot, ground: Ground): Prom
     include: WITH_KIT,
     rejectOnEmpty: true,
   });
+  const common = { recipe: equipped, truth: lot.truth, kit, lotId: row.id, ground };
   for (const [index, brew] of lot.brews.entries()) {
     version = await versionFor(brew, version, ground);
-    await loadBrew({
-      brew,
-      index,
-      recipe: equipped,
-      version,
-      batch,
-      truth: lot.truth,
-      kit,
-      lotId: row.id,
-      ground,
-    });
+    await loadBrew({ ...common, brew, index, version, batch });
   }
   await loadExpectations(sequelize, { lotId: row.id, recipeId: recipe.id, lot, kit });
   await reach(lot, recipe, version, `${lot.facts.name} ${brewer.name}`, ground);
+  for (const [index, brew] of (lot.rechecks ?? []).entries()) {
+    const onDate = dateDaysAgo(brew.daysAgo);
+    const newest = later.findLast((each) => each.roastedOn <= onDate) ?? batch;
+    await loadBrew({ ...common, brew, index: lot.brews.length + index, version, batch: newest });
+  }
 }
 
 async function versionFor(
@@ -270,13 +279,14 @@ async function reach(
   ground: Ground,
 ): Promise<void> {
   const [lead, barista] = [at(ground.people, 0), at(ground.people, 1)];
+  const publishedDaysAgo = lot.publishedDaysAgo ?? 2;
   if (lot.reached === 'open') return;
-  await version.update({ acceptedBy: barista.id, acceptedAt: momentDaysAgo(3, 10) });
+  await version.update({ acceptedBy: barista.id, acceptedAt: momentDaysAgo(publishedDaysAgo + 1, 10) });
   if (lot.reached === 'accepted') return;
-  await loadWaivers(lot, version, lead);
+  await loadWaivers(lot, version, lead, publishedDaysAgo + 1);
   await version.update({
     signedOffBy: lead.id,
-    signedOffAt: momentDaysAgo(3, 15),
+    signedOffAt: momentDaysAgo(publishedDaysAgo + 1, 15),
     proof: await shownBy(version, lead, ground),
   });
   if (lot.reached === 'signed-off') return;
@@ -288,18 +298,23 @@ async function reach(
     // Written once all that it tells of is there.
     card: null,
     publishedBy: lead.id,
-    createdAt: momentDaysAgo(2, 11),
+    createdAt: momentDaysAgo(publishedDaysAgo, 11),
   });
 }
 
-async function loadWaivers(lot: DemoLot, version: RecipeVersionModel, lead: PersonModel): Promise<void> {
+async function loadWaivers(
+  lot: DemoLot,
+  version: RecipeVersionModel,
+  lead: PersonModel,
+  daysAgo: number,
+): Promise<void> {
   await ProofWaiverModel.bulkCreate(
     (lot.waivers ?? []).map(({ check, reason }) => ({
       recipeVersionId: version.id,
       checkId: check,
       reason,
       waivedBy: lead.id,
-      createdAt: momentDaysAgo(3, 14),
+      createdAt: momentDaysAgo(daysAgo, 14),
     })),
   );
 }

@@ -30,6 +30,8 @@ export interface DemoBrew {
   /** The beverage was not weighed, as happens. */
   unweighed?: boolean;
   skippedAgitation?: boolean;
+  /** What the grinder truly gave on top of what was set, um. */
+  coarserByUm?: number;
   /** Whoever brewed it had the card alone. */
   fromCard?: boolean;
   note?: string;
@@ -47,10 +49,16 @@ export interface DemoLot {
   /** What the lot is like, which its brews find out. */
   truth: LearnedFactors;
   roastedDaysAgo: number;
+  /** Roasted since, days ago, newest last: whatever is brewed later is of the newest that was there. */
+  laterBatches?: readonly number[];
   roastLevel: RoastBatchDto['level'];
   /** Index of the brewer and the grinder of its recipe; `null` for a lot that has none yet. */
   recipe: { brewer: number; grinder: number } | null;
   brews: DemoBrew[];
+  /** Brews of the published version since it is public. */
+  rechecks?: readonly DemoBrew[];
+  /** Two days ago where left out. */
+  publishedDaysAgo?: number;
   /** How far the newest version got. */
   reached: 'open' | 'accepted' | 'signed-off' | 'published';
   /** Days until it goes on sale; below 0 when it is on sale. */

@@ -39,7 +39,7 @@ interface LotRow {
   brewCount: number;
   brewedG: string | number;
   leftG: string | number | null;
-  lastBrewedAt: Date | null;
+  recheckOn: string | null;
   latestRoastedOn: string | null;
   launchOn: string | null;
   proofMissing: ProofCheckId[] | string | null;
@@ -55,7 +55,7 @@ interface RecipeRow extends Omit<RecipeListItem, 'accepted' | 'signedOff' | 'pla
 
 const COLUMNS = `id, name, country, region, process, base_process AS baseProcess, additions, is_decaffeinated AS isDecaffeinated, elevation_from_m AS elevationFromM,
   elevation_to_m AS elevationToM, elevation_word AS elevationWord, stage, brew_count AS brewCount, brewed_g AS brewedG, left_g AS leftG,
-  last_brewed_at AS lastBrewedAt, DATE_FORMAT(latest_roasted_on, '%Y-%m-%d') AS latestRoastedOn,
+  DATE_FORMAT(recheck_on, '%Y-%m-%d') AS recheckOn, DATE_FORMAT(latest_roasted_on, '%Y-%m-%d') AS latestRoastedOn,
   DATE_FORMAT(launch_on, '%Y-%m-%d') AS launchOn, proof_missing AS proofMissing`;
 
 /** Column of each sort; what is not known comes last either way. */
@@ -136,7 +136,7 @@ function lotsStatement(query: LotsQueryDto): {
 /** What presses first, as `lotDue` has it: near launches, rechecks due, later launches, no date, nothing due. */
 const DUE_RANK = `CASE
   WHEN stage IN ('published', 'watched') THEN
-    IF(last_brewed_at IS NULL OR last_brewed_at <= NOW() - INTERVAL ${DUE_RULES.recheckAfterDays} DAY, 1, 4)
+    IF(recheck_on <= CURDATE(), 1, 4)
   WHEN launch_on <= CURDATE() + INTERVAL ${DUE_RULES.launchNearDays} DAY THEN 0
   WHEN launch_on IS NOT NULL THEN 2
   ELSE 3 END`;
@@ -205,7 +205,7 @@ async function newestRecipes(
 }
 
 function listItem(
-  { brewedG, leftG, lastBrewedAt, latestRoastedOn, proofMissing, total, ...row }: LotRow,
+  { brewedG, leftG, recheckOn, latestRoastedOn, proofMissing, total, ...row }: LotRow,
   recipe: RecipeListItem | null,
   last: { strengthPercent: number; yieldPercent: number; basis: 'weighed' | 'assumed' } | null,
 ): LotListItem {
@@ -217,7 +217,7 @@ function listItem(
       stage: row.stage,
       isRoasted: latestRoastedOn !== null,
       daysToLaunch,
-      daysSinceBrew: daysSince(lastBrewedAt),
+      daysToRecheck: daysUntil(recheckOn),
     }),
     proofMissing: proofMissing === null ? null : parsedJson(proofMissing),
     daysToLaunch,

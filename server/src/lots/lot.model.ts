@@ -62,6 +62,8 @@ export class LotModel
   @Column(DataType.DATE) declare lastBrewedAt: Date | null;
   /** Of the version that is to be proved next; `null` where there is none. */
   @Column(DataType.JSON) declare proofMissing: ProofCheckId[] | null;
+  /** When a public recipe of it is to be brewed again; `null` where none is public. */
+  @Column(DataType.DATEONLY) declare recheckOn: string | null;
   @Column(DataType.DATEONLY) declare latestRoastedOn: string | null;
   @Column(DataType.INTEGER) declare createdBy: number;
   declare revision: CreationOptional<number>;

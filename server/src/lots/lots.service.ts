@@ -21,7 +21,7 @@ import { notFound, ProblemError } from '../problem/problem-error.js';
 import { RecipesService } from '../recipes/recipes.service.js';
 import type { RequestKeyOf } from '../writing/request-key.js';
 import { Writing } from '../writing/writing.js';
-import { daysSince, daysUntil } from './days.js';
+import { daysUntil } from './days.js';
 import { findKin, kinView } from './kin.js';
 import { LotModel } from './lot.model.js';
 import { readLotsPage } from './lot-list.js';
@@ -72,7 +72,7 @@ export class LotsService {
         stage: row.stage,
         isRoasted: row.roastBatches.length > 0,
         daysToLaunch,
-        daysSinceBrew: daysSince(row.lastBrewedAt),
+        daysToRecheck: daysUntil(row.recheckOn),
       }),
       stockG: row.stockG,
       gramsBrewedG: row.brewedG,

@@ -33,8 +33,11 @@ export function Frame() {
           aria-label="Parts"
           className="order-last -mx-1 flex h-12 w-full overflow-x-auto md:order-none md:mx-0 md:w-auto md:gap-1"
         >
-          <Place to="/lots" alsoAt={/^\/(recipes|brews)\//}>
+          <Place to="/lots" alsoAt={/^\/(recipes\/\d+(?!\/watch)|brews\/)/}>
             Lots
+          </Place>
+          <Place to="/watch" alsoAt={/^\/recipes\/\d+\/watch/}>
+            Watch
           </Place>
           <Place to="/kit">Kit</Place>
           <Place to="/schools">House style</Place>

@@ -174,7 +174,7 @@ function Signatures({ recipe, version }: { recipe: RecipeView; version: RecipeVe
               }
             />
           )}
-          <Prints slug={published.slug} />
+          <Prints slug={published.slug} watchPath={`/recipes/${recipe.id}/watch`} />
         </p>
       )}
       {published && published.cardChanges.length > 0 && (
@@ -275,8 +275,8 @@ function ProofSoFar({
   );
 }
 
-/** What is printed of a public card. */
-function Prints({ slug }: { slug: string }) {
+/** What is printed of a public card, and whether it still holds. */
+function Prints({ slug, watchPath }: { slug: string; watchPath: string }) {
   const papers = [
     ['card A6', 'card-a6.pdf'],
     ['card A5', 'card-a5.pdf'],
@@ -284,6 +284,12 @@ function Prints({ slug }: { slug: string }) {
   ] as const;
   return (
     <span className="flex gap-4">
+      <Link
+        to={watchPath}
+        className="inline-flex min-h-6 items-center text-tiny text-quiet underline hover:text-ink"
+      >
+        watch it
+      </Link>
       {papers.map(([words, file]) => (
         <a
           key={file}

@@ -8,3 +8,8 @@ export function dayOf(isoText: string): string {
 export function dayAndTimeOf(isoText: string): string {
   return format(parseISO(isoText), 'd MMM, HH:mm');
 }
+
+/** Where the year is plain. */
+export function shortDayOf(moment: Date): string {
+  return format(moment, 'd MMM');
+}

@@ -11,6 +11,7 @@ import { waterActivity } from './0012-water-activity.js';
 import { elevationWord } from './0013-elevation-word.js';
 import { fines } from './0014-fines.js';
 import { greenByEye } from './0016-green-by-eye.js';
+import { watch } from './0027-watch.js';
 import { editions } from './0026-editions.js';
 import { proofMissing } from './0025-proof-missing.js';
 import { homeResults } from './0024-home-results.js';
@@ -54,4 +55,5 @@ export const MIGRATIONS: readonly Migration[] = [
   homeResults,
   proofMissing,
   editions,
+  watch,
 ];

@@ -30,6 +30,7 @@ const LANDED = {
   '0024-home-results': '92a2ce37540dc4f7',
   '0025-proof-missing': '93d6af3f3a3f8ac6',
   '0026-editions': 'c3910330a866d677',
+  '0027-watch': '42d9dcdba1afcd47',
 };
 
 describe('the steps of the schema', () => {

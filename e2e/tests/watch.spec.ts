@@ -1,0 +1,51 @@
+import { expect, test } from '@playwright/test';
+import { expectClean } from '../support/axe';
+import { signIn } from '../support/people';
+
+test('a drifting grinder is told from the coffee, and the one brew that shows it is at hand', async ({
+  page,
+}) => {
+  await signIn(page, 'lead');
+  await page.goto('/lots');
+  await page.getByRole('link', { name: 'Watch', exact: true }).click();
+  await expect(page.getByText(/^Halyard.*: 3 lots on it came out weaker/)).toBeVisible();
+  await expectClean(page);
+  await page.getByRole('link', { name: /^Mutwenzi Hill/ }).click();
+  await expect(page.getByRole('heading', { name: 'Mutwenzi Hill went off' })).toBeVisible();
+  await expect(
+    page.getByText(/^The grinder, Halyard.*: 2 other lots on it moved the same way/),
+  ).toBeVisible();
+  await expect(page.getByText(/^Brew it once on another grinder/)).toBeVisible();
+  await expect(page.getByRole('img', { name: /^strength: brew 1 / })).toBeVisible();
+  for (const order of ['by age of the roast', 'by batch']) {
+    await page.getByRole('button', { name: order }).click();
+    await expect(page.getByRole('button', { name: order })).toHaveAttribute('aria-pressed', 'true');
+    await expect(page.getByRole('img', { name: /^strength: .*brew 6 .*, off/ })).toBeVisible();
+  }
+  await expectClean(page);
+
+  await page.getByRole('button', { name: 'What this recipe is held to' }).click();
+  await page.getByLabel('Brewed again after').fill('400');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText(/Brewed again after must be a whole number from 1 to 365 days/)).toBeVisible();
+  await page.getByLabel('Brewed again after').fill('21');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText(/^Brewed again every 21 days/)).toBeVisible();
+
+  await page.getByRole('link', { name: 'Brew it' }).click();
+  await expect(page.getByText('Before the clock')).toBeVisible();
+  await page.getByLabel('Which grinder').selectOption({ index: 1 });
+});
+
+test('the watch holds on a phone, and a lot asks for its recheck', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await signIn(page, 'barista');
+  for (const address of ['/watch', '/recipes/6/watch']) {
+    await page.goto(address);
+    await expect(page.getByText('Mutwenzi Hill').first()).toBeVisible();
+    const overflow = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+    expect([address, overflow <= 0]).toEqual([address, true]);
+  }
+  await page.goto('/recipes/6/watch');
+  await expect(page.getByText(/A lead sets it\.$/)).toBeVisible();
+});

@@ -1,0 +1,68 @@
+import { QueryTypes } from 'sequelize';
+import type { Sequelize } from 'sequelize-typescript';
+import type { WatchView } from '@vendu/contract';
+import type { WatchReader } from './watch-reader.js';
+import type { KeptShift, WatchState } from './watch-state.js';
+
+/** A lot with nothing public is in nobody's watch. */
+const NOT_WATCHED = { recheckOn: null, alarms: 0, state: null };
+
+/** Brings what the lists say of a lot's public recipes up to date: when they are due, what is off, and how far. */
+export async function refreshWatch(sequelize: Sequelize, reader: WatchReader, lotId: number): Promise<void> {
+  const rows = await sequelize.query<{ id: number }>(
+    `SELECT DISTINCT recipes.id FROM recipes JOIN publications ON publications.recipe_id = recipes.id
+    WHERE recipes.lot_id = :lotId AND publications.withdrawn_at IS NULL`,
+    { replacements: { lotId }, type: QueryTypes.SELECT },
+  );
+  const states: WatchState[] = [];
+  for (const { id } of rows) {
+    // What other lots say of the grinder changes with them, and is read when somebody looks.
+    const view = await reader.ofRecipe(id, []);
+    if (view) states.push(stateOf(view));
+  }
+  const [earliest] = states.map(dueOf).sort();
+  const kept = earliest
+    ? {
+        recheckOn: earliest,
+        alarms: states.reduce((sum, { alarms }) => sum + alarms.length, 0),
+        state: JSON.stringify(states),
+      }
+    : NOT_WATCHED;
+  await sequelize.query(
+    'UPDATE lots SET recheck_on = :recheckOn, watch_alarms = :alarms, watch_state = :state WHERE id = :lotId',
+    { replacements: { lotId, ...kept } },
+  );
+}
+
+function stateOf({ recipeId, recipeVersionId, versionNumber, due, alarms, phases }: WatchView): WatchState {
+  const now = phases.find((phase) => phase.versionNumber === versionNumber);
+  const brews = now ? [...now.proof, ...now.rechecks] : [];
+  return {
+    recipeId,
+    recipeVersionId,
+    versionNumber,
+    dueOn: due.dueOn,
+    reasons: due.reasons.filter(({ kind }) => kind === 'new-batch' || kind === 'kit'),
+    alarms,
+    lastCheckedAt: brews.at(-1)?.startedAt ?? null,
+    shift: shiftOf(now),
+  };
+}
+
+/** A new batch or other kit asks at once. */
+function dueOf({ dueOn, reasons }: WatchState): string {
+  const today = new Date().toISOString().slice(0, 10);
+  return reasons.length > 0 && today < dueOn ? today : dueOn;
+}
+
+function shiftOf(phase: WatchView['phases'][number] | undefined): KeptShift | null {
+  const last = phase?.rechecks.at(-1);
+  const chart = phase?.charts.find(({ figure }) => figure === 'strength');
+  const point = chart?.points.find(({ brewId }) => brewId === last?.id);
+  if (!last || !chart || !point) return null;
+  return {
+    grinder: last.grinder,
+    byStrengthSd: (point.value - chart.centre) / chart.sd,
+    on: last.startedAt.slice(0, 10),
+  };
+}
