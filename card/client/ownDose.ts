@@ -26,11 +26,12 @@ export function offerOwnDose(card: CardData, own: OwnPlan): void {
   const label = element('label', { text: 'Your dose, g', className: 'font-semibold' });
   label.htmlFor = input.id;
   list.before(
-    element(
-      'div',
-      { className: 'flex flex-wrap items-center gap-3 pt-2.5 print:hidden' },
-      [label, input, note, workOut],
-    ),
+    element('div', { className: 'flex flex-wrap items-center gap-3 pt-2.5 print:hidden' }, [
+      label,
+      input,
+      note,
+      workOut,
+    ]),
   );
 
   function take(doseG: number) {

@@ -26,7 +26,11 @@ export function offerOwnPlace({ plan }: CardData): void {
   });
   height.inputMode = 'numeric';
   height.placeholder = '0';
-  const note = element('p', { id: 'own-elevation-note', role: 'status', className: 'w-full text-small empty:hidden' });
+  const note = element('p', {
+    id: 'own-elevation-note',
+    role: 'status',
+    className: 'w-full text-small empty:hidden',
+  });
   list.before(
     element(
       'div',
