@@ -24,6 +24,7 @@ const WEB_FLOORS = [
   ['recipes'],
   ['change'],
   ['lots'],
+  ['today'],
   ['app'],
 ];
 const webFloors = WEB_FLOORS.map((floor, index) => ({

@@ -21,3 +21,4 @@ export * from './practice.js';
 export * from './publications/publications.js';
 export * from './proof/proof.js';
 export * from './watch/watch.js';
+export * from './today/today.js';

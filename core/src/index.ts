@@ -427,3 +427,15 @@ export { recheckDue, type RecheckDue, type RecheckReason, type WatchedNow } from
 export { likelyCause, type LikelyCause } from './watch/likelyCause.js';
 export { sharedShifts, type LotShift, type SharedShift } from './watch/sharedShifts.js';
 export { causeWords, recheckWords, sharedWords, SIGNAL_WORDS, WATCHED_WORDS } from './watch/watchWords.js';
+export {
+  DAY_FOLLOWS,
+  followWindows,
+  type DayAfter,
+  type DayCrew,
+  type DayFollow,
+  type DayJob,
+  type DayPerson,
+} from './day/dayJob.js';
+export { type DayTask } from './day/followUps.js';
+export { planDay, type DayInput, type DayPlan } from './day/planDay.js';
+export { launchOutlook, outlookWords, type LaunchHistory, type LaunchOutlook } from './day/launchOutlook.js';

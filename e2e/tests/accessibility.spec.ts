@@ -67,7 +67,10 @@ for (const [name, path, landmark] of [
 }
 
 for (const [name, path, landmark] of [
+  ['today', '/today', /^Today/],
   ['lots', '/lots', /^Lots/],
+  ['watch', '/watch', /^Watch/],
+  ['watched recipe', '/recipes/6/watch', /went off$/],
   ['new lot', '/lots/new', 'Add a lot'],
   ['import', '/lots/import', 'Import from CSV'],
   ['starting recipe', '/lots/5/start', /^Starting recipe/],

@@ -15,7 +15,7 @@ test('from a new lot to a public recipe, typed as a new user would', async ({ pa
     await page.getByLabel('E-mail').fill(PEOPLE.barista.email);
     await page.getByLabel('Password').fill(PEOPLE.barista.password);
     await page.getByRole('button', { name: 'Sign in', exact: true }).first().click();
-    await expect(page.getByRole('heading', { name: /^Lots/ })).toBeVisible();
+    await expect(page.getByRole('heading', { name: /^Today/ })).toBeVisible();
   });
 
   await test.step('take in a lot', async () => {
@@ -152,7 +152,7 @@ test('from a new lot to a public recipe, typed as a new user would', async ({ pa
     recipePath = new URL(page.url()).pathname;
     await page.getByRole('button', { name: 'Sign out' }).click();
     await page.getByRole('button', { name: new RegExp(PEOPLE.secondBarista.name) }).click();
-    await expect(page.getByRole('heading', { name: /Lots|Kittiwake/ })).toBeVisible();
+    await expect(page.getByRole('heading', { name: /Today|Kittiwake/ })).toBeVisible();
     for (const tds of [1.35, 1.33]) await proofBrew(page, recipePath, tds);
     await page.goto(recipePath);
     await page.getByRole('link', { name: 'Prove version 2' }).click();
@@ -164,7 +164,7 @@ test('from a new lot to a public recipe, typed as a new user would', async ({ pa
     const address = page.url();
     await page.getByRole('button', { name: 'Sign out' }).click();
     await page.getByRole('button', { name: new RegExp(PEOPLE.lead.name) }).click();
-    await expect(page.getByRole('heading', { name: /Lots|Proof/ })).toBeVisible();
+    await expect(page.getByRole('heading', { name: /Today|Proof/ })).toBeVisible();
     await page.goto(address);
     await page.getByRole('button', { name: 'Waive: tasted hot, warm and cool' }).click();
     await page.getByLabel('Why it may pass').fill('Tasted cool by ear on the floor, no sheet.');

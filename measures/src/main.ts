@@ -5,6 +5,7 @@ import { ablation, brewsToTarget } from './brewsToTarget/brewsToTarget.js';
 import { houseShare } from './brewsToTarget/houseShare.js';
 import { secondBrewer } from './brewsToTarget/secondBrewer.js';
 import { starts } from './brewsToTarget/starts.js';
+import { days } from './days.js';
 import { heavyTasks } from './heavyTasks.js';
 import { liveWarnings } from './liveWarnings/liveWarnings.js';
 import { startsAgainstPractice } from './startsAgainstPractice/startsAgainstPractice.js';
@@ -20,6 +21,7 @@ const SECTIONS = {
   accuracy,
   facts: () => practiceFacts(progress),
   tasks: heavyTasks,
+  days,
   warnings: () => liveWarnings(progress),
   starts: () => starts(progress),
   practice: startsAgainstPractice,

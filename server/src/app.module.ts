@@ -21,6 +21,7 @@ import { RecipesModule } from './recipes/recipes.module.js';
 import { RunningBrewsModule } from './running-brews/running-brews.module.js';
 import { withoutSecret } from './instrument-feeds/without-secret.js';
 import { InstrumentFeedsModule } from './instrument-feeds/instrument-feeds.module.js';
+import { TodayModule } from './today/today.module.js';
 import { WatchModule } from './watch/watch.module.js';
 import { WritingModule } from './writing/writing.module.js';
 import { SessionModule } from './session/session.module.js';
@@ -66,6 +67,7 @@ export class AppModule {
         PublicationsModule,
         PublicPageModule,
         WatchModule,
+        TodayModule,
         HomeResultsModule,
         ChangesModule,
         TastersModule,

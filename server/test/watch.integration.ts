@@ -23,7 +23,7 @@ const listed = async () => (await app.barista.get('/api/watch').expect(200)).bod
 const watchOf = async (recipeId: number) =>
   (await app.barista.get(`/api/recipes/${recipeId}/watch`).expect(200)).body as WatchView;
 
-/** A measured brew of a recipe as planned. */
+/** A measured brew of a recipe as planned, begun now: a recheck once the recipe is public. */
 async function brewed(
   agent: TestAgent,
   recipe: RecipeView,
@@ -33,7 +33,10 @@ async function brewed(
   const { plan } = recipe.versions[0]!;
   const [doseG, waterG] = [plan.doseG, planWaterG(plan)];
   const { id, revision } = (
-    await agent.put(`/api/brews/by-key/${randomUUID()}`).send(brewOf(recipe, changes)).expect(200)
+    await agent
+      .put(`/api/brews/by-key/${randomUUID()}`)
+      .send(brewOf(recipe, changes, { startedAt: new Date().toISOString() }))
+      .expect(200)
   ).body as BrewView;
   await agent
     .patch(`/api/brews/${id}`)

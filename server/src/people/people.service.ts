@@ -20,6 +20,12 @@ export class PeopleService {
     return this.admitted(await PersonModel.findOne({ where: { email } }));
   }
 
+  /** Everybody who could be in, by name. */
+  async all(): Promise<PersonModel[]> {
+    const rows = await PersonModel.findAll({ order: ['name'] });
+    return rows.filter((person) => this.admitted(person) !== null);
+  }
+
   private admitted(person: PersonModel | null): PersonModel | null {
     const isInvented = DEMO_ACCOUNTS.some(({ email }) => email === person?.email);
     return isInvented && !this.configuration.isDemo ? null : person;

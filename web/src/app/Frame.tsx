@@ -25,7 +25,7 @@ export function Frame() {
       </a>
       <RunningStrip />
       <header className="flex min-h-12 flex-wrap items-center gap-x-8 px-4 sm:px-6">
-        <Link to="/lots" className="flex items-center gap-2 text-large font-bold tracking-tight">
+        <Link to="/today" className="flex items-center gap-2 text-large font-bold tracking-tight">
           <Mark />
           Vendu
         </Link>
@@ -33,6 +33,7 @@ export function Frame() {
           aria-label="Parts"
           className="order-last -mx-1 flex h-12 w-full overflow-x-auto md:order-none md:mx-0 md:w-auto md:gap-1"
         >
+          <Place to="/today">Today</Place>
           <Place to="/lots" alsoAt={/^\/(recipes\/\d+(?!\/watch)|brews\/)/}>
             Lots
           </Place>

@@ -36,6 +36,7 @@ const PAGES = {
   practice: page(async () => (await import('../practice/PracticePage')).PracticePage),
   schools: page(async () => (await import('../schools/SchoolsPage')).SchoolsPage),
   recipe: page(async () => (await import('../recipes/RecipePage')).RecipePage),
+  today: page(async () => (await import('../today/TodayPage')).TodayPage),
   watch: page(async () => (await import('../watch/WatchPage')).WatchPage),
   recipeWatch: page(async () => (await import('../watch/RecipeWatchPage')).RecipeWatchPage),
   proof: page(async () => (await import('../proof/ProofPage')).ProofPage),
@@ -67,13 +68,14 @@ export function createRouter(ask: Ask) {
       errorElement: <PageFault />,
       hydrateFallbackElement: <Loading />,
       children: [
-        { path: '/', element: <Navigate to="/lots" replace /> },
+        { path: '/', element: <Navigate to="/today" replace /> },
         { path: '/sign-in', element: <SignInPage /> },
         route('/r', PAGES.published),
         { path: '/bench/:versionId', element: <BenchPage /> },
         {
           element: <Frame />,
           children: [
+            route('/today', PAGES.today),
             { path: '/lots', element: <LotsPage /> },
             route('/lots/new', PAGES.newLot),
             route('/lots/import', PAGES.importLots),

@@ -17,7 +17,7 @@ export function PublicHeader() {
           <ThemeChoice />
         </span>
         <Link
-          to={session?.person ? '/lots' : '/sign-in'}
+          to={session?.person ? '/today' : '/sign-in'}
           className="text-small text-quiet underline underline-offset-3 hover:text-ink"
         >
           {session?.person ? 'Back to the lots' : 'Sign in'}

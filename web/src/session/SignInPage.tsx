@@ -29,7 +29,7 @@ export function SignInPage() {
   const [email, setEmail] = useState('');
   const [password, setPassword] = useState('');
   const location = useLocation();
-  const from = (location.state as { from?: string } | null)?.from ?? '/lots';
+  const from = (location.state as { from?: string } | null)?.from ?? '/today';
   if (session?.person) return <Navigate to={from} replace />;
   const outage = session ? null : troubleOf(sessionError);
   if (outage) return <Outage trouble={outage} onRetry={() => void refetch()} />;

@@ -1,0 +1,59 @@
+import type { DayFollow, DueAction, LaunchOutlook, RecheckReason, TastingStage } from '@vendu/core';
+import type { WatchAlarm } from '../watch/watch.js';
+
+/** A brew that the day asks for. */
+export interface TodayBrew {
+  /** Of a recipe, or of a lot that has none yet. */
+  id: string;
+  lotId: number;
+  lotName: string;
+  /** Without a recipe it begins with one. */
+  recipe: { id: number; versionId: number; versionNumber: number; brewerName: string } | null;
+  action: DueAction;
+  isPressing: boolean;
+  daysToLaunch: number | null;
+  /** Of a recheck. */
+  reasons: RecheckReason[];
+  alarms: WatchAlarm[];
+  /** From the empty brewer to the weighed beverage, min. */
+  brewMin: number;
+  stages: TastingStage[];
+  /** Caffeine of one stage, mg. */
+  sipMg: number;
+  doseG: number;
+  /** `null` where its stock was never weighed. */
+  gramsLeftG: number | null;
+}
+
+/** A brew of today that is not read or tasted to its end. */
+export interface TodayAfter {
+  brewId: number;
+  number: number;
+  lotName: string;
+  drainedAt: string;
+  left: DayFollow[];
+  sipMg: number;
+}
+
+/** A launch that lies ahead. */
+export interface TodayLaunch {
+  lotId: number;
+  lotName: string;
+  launchOn: string;
+  daysToLaunch: number;
+  outlook: LaunchOutlook;
+}
+
+/** What the day asks for. */
+export interface TodayView {
+  brews: TodayBrew[];
+  afters: TodayAfter[];
+  /** Who could be in, and what they swallowed in the last 24 hours. */
+  people: { name: string; caffeineMg: number }[];
+  kettles: number;
+  roomC: number;
+  launches: TodayLaunch[];
+  zeroChecks: { instrument: string; lastAt: string | null; everyDays: number }[];
+  /** Lots that wait for a lead: to be signed off, or published. */
+  signatures: { lotId: number; lotName: string; action: DueAction }[];
+}

@@ -1,0 +1,80 @@
+import { expect, test, type Page } from '@playwright/test';
+import { expectClean } from '../support/axe';
+import { signIn } from '../support/people';
+import { startRecipe, storeBrew } from '../support/work';
+
+const order = (page: Page) =>
+  page
+    .getByRole('button', { name: /^Move / })
+    .evaluateAll((handles) =>
+      handles.map((handle) => handle.getAttribute('aria-label')?.replace('Move ', '') ?? ''),
+    );
+
+test('a day is planned, disturbed and replanned', async ({ page }) => {
+  await page.goto('/sign-in');
+  await page.getByRole('button', { name: /^Ilse Varnholt/ }).click();
+  await expect(page.getByRole('heading', { name: /^Today/ })).toBeVisible();
+  await expect(page.getByText(/^\d+ brews, all tasted by \d\d:\d\d with 3 pairs of hands$/)).toBeVisible();
+  await expect(page.getByText(/^\d\d:\d\d .*: brew, Bomaku Natural$/)).toBeAttached();
+  await expectClean(page);
+  const planned = await order(page);
+  expect(planned.length).toBeGreaterThan(3);
+
+  await test.step('one goes home: the plan takes longer', async () => {
+    await page.getByLabel('Joss Pellwater').uncheck();
+    await expect(page.getByText(/with 2 pairs of hands$/)).toBeVisible();
+    await page.getByLabel('Tamsin Ekelund').uncheck();
+    await expect(page.getByText(/with 1 pair of hands$/)).toBeVisible();
+  });
+
+  await test.step('a brew is moved by keys, and the plan keeps to it', async () => {
+    const before = await order(page);
+    const last = before.at(-1) ?? '';
+    const said = (place: number) => page.getByText(`${last} is brew ${place}.`);
+    await page.getByRole('button', { name: `Move ${last}` }).focus();
+    await page.keyboard.press('Space');
+    await expect(said(before.length)).toBeAttached();
+    for (let place = before.length - 1; place > 0; place--) {
+      await page.keyboard.press('ArrowUp');
+      await expect(said(place)).toBeAttached();
+    }
+    await page.keyboard.press('Space');
+    await expect.poll(async () => (await order(page))[0]).toBe(last);
+    await expect(page.getByRole('button', { name: 'Order it by the plan again' })).toBeVisible();
+    const moved = await order(page);
+    await page.reload();
+    await expect.poll(() => order(page)).toEqual(moved);
+    await page.getByRole('button', { name: 'Order it by the plan again' }).click();
+  });
+
+  await test.step('one waits for another day, and comes back', async () => {
+    await page.getByRole('button', { name: 'Not today: Bomaku Natural' }).click();
+    await expect.poll(() => order(page)).not.toContain('Bomaku Natural');
+    await page.getByRole('button', { name: 'Put back: Bomaku Natural' }).click();
+    await expect.poll(() => order(page)).toContain('Bomaku Natural');
+  });
+
+  await test.step('a brew that really ran through asks for its tasting', async () => {
+    const brew = await storeBrew(page, await startRecipe(page, 'Brewed just now'));
+    await page.goto('/today');
+    await expect(
+      page.getByText(new RegExp(`: read the sample, Brewed just now, brew ${brew.number}$`)),
+    ).toBeAttached();
+  });
+
+  await page
+    .getByRole('link', { name: /^Brew it|^Begin a recipe/ })
+    .first()
+    .click();
+  await expect(page.getByText(/Before the clock|Starting recipe/).first()).toBeVisible();
+});
+
+test('launches that are in danger are said while it can be helped, on a phone too', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await signIn(page, 'barista');
+  await page.goto('/today');
+  await expect(page.getByRole('heading', { name: 'Launches ahead' })).toBeVisible();
+  await expect(page.getByText(/brews? and \d+ days? to go/).first()).toBeVisible();
+  const overflow = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+  expect(overflow).toBeLessThanOrEqual(0);
+});

@@ -1,0 +1,77 @@
+import { randomUUID } from 'node:crypto';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import type { BrewView, TodayView } from '@vendu/contract';
+import {
+  brewOf,
+  startRecipe,
+  startTestApplication,
+  takeInLot,
+  type TestApplication,
+} from './support/application.js';
+
+let app: TestApplication;
+beforeAll(async () => {
+  app = await startTestApplication();
+});
+afterAll(() => app.close());
+
+const today = async () => (await app.barista.get('/api/today').expect(200)).body as TodayView;
+const dateInDays = (days: number) => new Date(Date.now() + days * 86_400_000).toISOString().slice(0, 10);
+
+describe('what the day asks for', () => {
+  it('is for people of the lab, and names who they are', async () => {
+    await app.visitor.get('/api/today').expect(401);
+    const { people, kettles, roomC } = await today();
+    expect(people.map(({ name }) => name)).toEqual(['Ilse Varnholt', 'Joss Pellwater', 'Tamsin Ekelund']);
+    expect([kettles > 0, roomC]).toEqual([true, expect.any(Number)]);
+  });
+
+  it('has a brew of each lot in work and each recheck, with how long it takes', async () => {
+    const { brews } = await today();
+    const named = brews.map(({ lotName, action }) => `${lotName}: ${action}`);
+    expect(named).toEqual(
+      expect.arrayContaining(['Bomaku Natural: recheck', 'Ermera Passion Co-ferment: first-brew']),
+    );
+    expect(named.some((each) => each.startsWith('Umuseke Ridge'))).toBe(false);
+    const recheck = brews.find(({ action }) => action === 'recheck');
+    expect(recheck).toMatchObject({ isPressing: true, recipe: { versionNumber: 1 } });
+    for (const { brewMin, sipMg, doseG } of brews) {
+      expect(brewMin).toBeGreaterThan(5);
+      expect(brewMin).toBeLessThan(20);
+      // 30 g of a cup of about two hundred grams of 16 g of coffee: some 25 mg, and of a decaffeinated one hardly any.
+      expect(sipMg).toBeLessThan(40);
+      expect(doseG).toBeGreaterThan(10);
+    }
+  });
+
+  it('looks a launch in the eye', async () => {
+    await takeInLot(app.barista, { name: 'Too late', launchOn: dateInDays(1), stockG: 30 });
+    await takeInLot(app.barista, { name: 'In time', launchOn: dateInDays(18) });
+    await takeInLot(app.barista, { name: 'Far off', launchOn: dateInDays(90) });
+    const { launches } = await today();
+    const of = (name: string) => launches.find(({ lotName }) => lotName === name);
+    expect(of('Too late')?.outlook).toMatchObject({
+      isInDanger: true,
+      gramsShort: expect.any(Number) as number,
+    });
+    expect(of('In time')?.outlook).toMatchObject({ isInDanger: false, gramsShort: null });
+    expect(of('Far off')).toBeUndefined();
+  });
+
+  it('has what stands on the bench until it is read and tasted', async () => {
+    const recipe = await startRecipe(app.barista, (await takeInLot(app.barista, { name: 'Cooling' })).id);
+    const begun = brewOf(recipe, {}, { startedAt: new Date().toISOString() });
+    const brew = (await app.barista.put(`/api/brews/by-key/${randomUUID()}`).send(begun).expect(200))
+      .body as BrewView;
+    const left = async () => (await today()).afters.find(({ brewId }) => brewId === brew.id)?.left;
+    expect(await left()).toEqual(['taste-hot', 'read', 'taste-warm', 'taste-cool']);
+    await app.barista.post(`/api/brews/${brew.id}/readings`).send({ tdsPercent: 1.3 }).expect(201);
+    await app.barista
+      .put(`/api/brews/${brew.id}/tastings/hot`)
+      .send({ notes: 'plum', intensities: {} })
+      .expect(200);
+    expect(await left()).toEqual(['taste-warm', 'taste-cool']);
+    await app.barista.post(`/api/brews/${brew.id}/set-aside`).send({}).expect(200);
+    expect(await left()).toBeUndefined();
+  });
+});
