@@ -2,7 +2,7 @@ import { readFile } from 'node:fs/promises';
 import { expect, test } from '@playwright/test';
 import type { RecipeView } from '@vendu/contract';
 import { expectClean } from '../support/axe';
-import { signIn } from '../support/people';
+import { pageOf, signIn } from '../support/people';
 import { startRecipe, storeBrew } from '../support/work';
 
 test('a recipe leaves as a file and begins one for another lot, as it was', async ({ page }) => {
@@ -75,4 +75,23 @@ test('the brews of a lot leave as a table', async ({ page }) => {
   expect(Number(at('yield_percent'))).toBeCloseTo(19.34, 2);
   // A spreadsheet must not take a note for a formula.
   expect(at('note')).toBe(`"'=1+1"`);
+});
+
+test('a lead takes everything out as one file; nobody else is offered it', async ({ page, browser }) => {
+  await signIn(page, 'lead');
+  await page.goto('/lots');
+  const coming = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'Export everything' }).click();
+  const file = await coming;
+  expect(file.suggestedFilename()).toMatch(/^vendu-\d{4}-\d\d-\d\d\.zip$/);
+  // A zip file, to its end: its first bytes, and the end of its directory.
+  const zip = await readFile(await file.path());
+  expect(zip.subarray(0, 4).toString('latin1')).toBe('PK\u0003\u0004');
+  expect(zip.includes(Buffer.from('PK\u0005\u0006', 'latin1'))).toBe(true);
+  expect(zip.includes(Buffer.from('datapackage.json'))).toBe(true);
+  const { page: barista, context } = await pageOf(browser, 'barista');
+  await barista.goto('/lots');
+  await expect(barista.getByRole('link', { name: 'Import from CSV' })).toBeVisible();
+  await expect(barista.getByRole('link', { name: 'Export everything' })).toHaveCount(0);
+  await context.close();
 });

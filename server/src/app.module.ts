@@ -7,6 +7,7 @@ import { CONFIGURATION } from './configuration.token.js';
 import { DatabaseModule } from './database/database.module.js';
 import { TastersModule } from './tasters/tasters.module.js';
 import { ChangesModule } from './changes/changes.module.js';
+import { ExportModule } from './export/export.module.js';
 import { FilesModule } from './files/files.module.js';
 import { PaperModule } from './paper/paper.module.js';
 import { HealthModule } from './health/health.module.js';
@@ -72,6 +73,7 @@ export class AppModule {
         ChangesModule,
         TastersModule,
         FilesModule,
+        ExportModule,
         PaperModule,
         CareModule,
       ],

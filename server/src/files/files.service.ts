@@ -3,12 +3,14 @@ import { recipeFileText } from '@vendu/core';
 import { BrewReader } from '../brews/brew-reader.js';
 import { BrewModel } from '../brews/brew.model.js';
 import { LotModel } from '../lots/lot.model.js';
+import { WITH_KIT } from '../brews/kit-names.js';
 import { BrewerModel } from '../kit/brewer.model.js';
+import { grinderView } from '../kit/kit-views.js';
 import { notFound } from '../problem/problem-error.js';
 import { slugOf } from '../publications/slug.js';
 import { RecipeModel } from '../recipes/recipe.model.js';
 import { RecipeVersionModel } from '../recipes/recipe-version.model.js';
-import { RecipesService } from '../recipes/recipes.service.js';
+import { settingFor } from '../recipes/recipe-views.js';
 import { brewsCsv } from './brews-csv.js';
 
 /** A file on its way out. */
@@ -20,31 +22,30 @@ export interface FileOut {
 
 @Injectable()
 export class FilesService {
-  constructor(
-    private readonly recipes: RecipesService,
-    private readonly reader: BrewReader,
-  ) {}
+  constructor(private readonly reader: BrewReader) {}
 
   async recipe(versionId: number): Promise<FileOut> {
-    const row = await RecipeVersionModel.findByPk(versionId, { attributes: ['recipeId'] });
-    if (!row) throw notFound('recipe version');
-    const recipe = await this.recipes.read(row.recipeId);
-    const version = recipe.versions.find(({ id }) => id === versionId);
+    const version = await RecipeVersionModel.findByPk(versionId);
     if (!version) throw notFound('recipe version');
+    const { lot, brewer, paper, grinder, water, kettle } = await RecipeModel.findByPk(version.recipeId, {
+      include: [LotModel, ...WITH_KIT],
+      rejectOnEmpty: true,
+    });
+    const { grinderSetting, secondSetting } = settingFor(version.plan, grinderView(grinder));
     const text = recipeFileText({
-      lot: recipe.lot.name,
+      lot: lot.name,
       versionNumber: version.number,
       note: version.note,
-      brewer: recipe.brewerName,
-      paper: recipe.paperName,
-      grinder: recipe.grinderName,
-      grinderSetting: version.grinderSetting,
-      secondSetting: version.secondSetting,
-      water: recipe.waterName,
-      kettle: recipe.kettleName,
+      brewer: brewer.name,
+      paper: paper.name,
+      grinder: `${grinder.name}, ${grinder.burrSet}`,
+      grinderSetting,
+      secondSetting,
+      water: water?.name ?? null,
+      kettle: kettle?.name ?? null,
       plan: version.plan,
     });
-    const name = slugOf(`${recipe.lot.name} ${recipe.brewerName} version ${version.number}`);
+    const name = slugOf(`${lot.name} ${brewer.name} version ${version.number}`);
     return { name: `${name}.json`, type: 'application/json', text };
   }
 

@@ -1,0 +1,125 @@
+import { Readable, type Writable } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
+import { Injectable } from '@nestjs/common';
+import { Transaction } from 'sequelize';
+import { Sequelize } from 'sequelize-typescript';
+import { ZipFile } from 'yazl';
+import type { Trace } from '@vendu/core';
+import { parsedJson } from '../database/raw-row.js';
+import { FilesService } from '../files/files.service.js';
+import { csvOf } from './csv.js';
+import { dataPackage, TRACES, type OtherFile } from './data-package.js';
+import { exportedTables, LEFT_OUT, type Field } from './exported-tables.js';
+import { tableRows } from './table-rows.js';
+
+/** A trace has thousands of readings: few are held at once. */
+const TRACES_AT_ONCE = 20;
+const LOGS_AT_ONCE = 500;
+
+const text = (name: string): Field => ({ name, type: 'string', isRequired: true });
+
+/** Everything of a lab as one file that other programs can read, as it was at one moment. */
+@Injectable()
+export class ExportService {
+  constructor(
+    private readonly sequelize: Sequelize,
+    private readonly files: FilesService,
+  ) {}
+
+  /** Streams it: a large lab needs no more memory than a small one. */
+  async writeTo(out: Writable, now: Date): Promise<void> {
+    await this.sequelize.transaction(
+      // All tables as of the same moment, whatever is stored meanwhile.
+      { isolationLevel: Transaction.ISOLATION_LEVELS.REPEATABLE_READ, readOnly: true },
+      async () => {
+        const zip = new ZipFile();
+        const done = pipeline(zip.outputStream, out);
+        const tables = await exportedTables(this.sequelize);
+        const others: OtherFile[] = [
+          { path: 'brew-logs.jsonl', title: 'The logs of brews: one entry a line, in the order told' },
+          { path: 'recipes/', title: 'Each version of each recipe as a file that can be read in again' },
+        ];
+        zip.addBuffer(
+          Buffer.from(JSON.stringify(dataPackage([...tables, TRACES], others, now), null, 2)),
+          'datapackage.json',
+        );
+        zip.addBuffer(Buffer.from(README), 'README.txt');
+        for (const table of tables) {
+          await added(zip, `${table.name}.csv`, csvOf(table.fields, tableRows(this.sequelize, table)));
+        }
+        await added(zip, 'traces.csv', csvOf(TRACES.fields, this.readings()));
+        await added(zip, 'brew-logs.jsonl', this.entries());
+        await this.recipes(zip);
+        zip.end();
+        await done;
+      },
+    );
+  }
+
+  private async *readings(): AsyncGenerator<string[]> {
+    const table = {
+      name: 'traces',
+      fields: ['brew_id', 'samples', 'outflow'].map(text),
+      primaryKey: ['brew_id'],
+    };
+    for await (const [brewId, ...scales] of tableRows(this.sequelize, table, TRACES_AT_ONCE)) {
+      for (const [index, kept] of scales.entries()) {
+        const trace = kept ? parsedJson<Trace>(kept) : null;
+        const scale = index === 0 ? 'all' : 'server';
+        for (const [place, atMs] of (trace?.atMs ?? []).entries()) {
+          yield [brewId ?? '', scale, String(atMs), String(trace?.massG[place] ?? '')];
+        }
+      }
+    }
+  }
+
+  private async *entries(): AsyncGenerator<string> {
+    const table = {
+      name: 'brew_entries',
+      fields: ['brew_key', 'device', 'number', 'told_by', 'entry'].map(text),
+      primaryKey: ['brew_key', 'device', 'number'],
+    };
+    for await (const [brewKey, device, number, toldBy, entry] of tableRows(
+      this.sequelize,
+      table,
+      LOGS_AT_ONCE,
+    )) {
+      const told = { brew_key: brewKey, device, number: Number(number), told_by: Number(toldBy) };
+      yield `${JSON.stringify({ ...told, entry: parsedJson<object>(entry ?? 'null') })}\n`;
+    }
+  }
+
+  private async recipes(zip: ZipFile): Promise<void> {
+    const table = {
+      name: 'recipe_versions',
+      fields: ['id', 'recipe_id', 'number'].map(text),
+      primaryKey: ['id'],
+    };
+    for await (const [id, recipeId, number] of tableRows(this.sequelize, table)) {
+      const { text: file } = await this.files.recipe(Number(id));
+      zip.addBuffer(Buffer.from(file), `recipes/recipe-${recipeId}-version-${number}.json`);
+    }
+  }
+}
+
+/** One file after the other: rows are read when the file before is written. */
+function added(zip: ZipFile, path: string, lines: AsyncIterable<string>): Promise<void> {
+  const stream = Readable.from(lines, { objectMode: false });
+  return new Promise((resolve, reject) => {
+    stream.once('error', reject);
+    stream.once('end', resolve);
+    zip.addReadStream(stream, path);
+  });
+}
+
+const README = `A lab of Vendu.
+
+datapackage.json describes the tables (Frictionless Data Package with Table Schema, version 1).
+CSV files are UTF-8, comma-separated, with the names of their columns first. An empty cell is a missing value.
+A text that begins with = + - @ a tab or an apostrophe has an apostrophe before it, so that a spreadsheet takes no text
+for a formula: take one apostrophe away when reading it in. Columns described as JSON hold JSON. Moments are UTC.
+
+Left out: ${Object.entries(LEFT_OUT.tables)
+  .map(([table, why]) => `${table} (${why})`)
+  .join('; ')}; of people their e-mail and password.
+`;

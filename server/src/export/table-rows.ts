@@ -1,0 +1,45 @@
+import { QueryTypes } from 'sequelize';
+import type { Sequelize } from 'sequelize-typescript';
+import type { ExportedTable, Field } from './exported-tables.js';
+
+/** So many rows are held at once. */
+const CHUNK = 500;
+
+type Cell = string | null;
+
+/** A table row by row, each cell as text; in the order of its key, so that a long one is read in parts. */
+export async function* tableRows(
+  sequelize: Sequelize,
+  { name, fields, primaryKey }: Pick<ExportedTable, 'name' | 'fields' | 'primaryKey'>,
+  chunk = CHUNK,
+): AsyncGenerator<Cell[]> {
+  const [key, second] = primaryKey;
+  const cells = fields.map(asText).join(', ');
+  const isByKey = key !== undefined && second === undefined && fields.some((field) => field.name === key);
+  let [last, offset] = ['0', 0];
+  for (;;) {
+    const rows = await sequelize.query<Record<string, Cell>>(
+      isByKey
+        ? `SELECT ${cells} FROM \`${name}\` WHERE \`${key}\` > :last ORDER BY \`${key}\` LIMIT ${chunk}`
+        : `SELECT ${cells} FROM \`${name}\` ORDER BY ${primaryKey.map((each) => `\`${each}\``).join(', ')} LIMIT ${chunk} OFFSET ${offset}`,
+      { type: QueryTypes.SELECT, replacements: { last } },
+    );
+    for (const row of rows) yield fields.map((field) => row[field.name] ?? null);
+    if (rows.length < chunk) return;
+    last = rows.at(-1)?.[key ?? ''] ?? last;
+    offset += rows.length;
+  }
+}
+
+/** As the database writes it: no figure is read and printed anew. Moments are UTC. */
+function asText({ name, type }: Field): string {
+  const column = `\`${name}\``;
+  switch (type) {
+    case 'datetime':
+      return `CONCAT(REPLACE(CAST(${column} AS CHAR), ' ', 'T'), 'Z') AS ${column}`;
+    case 'boolean':
+      return `IF(${column} IS NULL, NULL, IF(${column}, 'true', 'false')) AS ${column}`;
+    default:
+      return `CAST(${column} AS CHAR) AS ${column}`;
+  }
+}

@@ -1,0 +1,160 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import Papa from 'papaparse';
+import { QueryTypes } from 'sequelize';
+import { fromBuffer, type Entry } from 'yauzl';
+import { readRecipeFile } from '@vendu/core';
+import { exportedTables, LEFT_OUT } from '../src/export/exported-tables.js';
+import { LotModel } from '../src/lots/lot.model.js';
+import { startTestApplication, takeInLot, type TestApplication } from './support/application.js';
+
+interface Schema {
+  fields: { name: string; type: string; constraints?: { required: boolean } }[];
+  primaryKey?: string[];
+  foreignKeys: { fields: string; reference: { resource: string; fields: string } }[];
+}
+interface Package {
+  resources: { name: string; path: string; schema?: Schema }[];
+}
+
+let app: TestApplication;
+let files: Map<string, string>;
+beforeAll(async () => {
+  app = await startTestApplication();
+  await takeInLot(app.barista, {
+    name: '=cmd|calc',
+    supplier: "'quoted",
+    region: 'with "marks",\nand a line',
+  });
+  const answer = await app.lead
+    .get('/api/export/lab.zip')
+    .buffer(true)
+    .parse((response, done) => {
+      const parts: Buffer[] = [];
+      response.on('data', (part: Buffer) => parts.push(part));
+      response.on('end', () => done(null, Buffer.concat(parts)));
+    })
+    .expect(200);
+  expect(answer.headers['content-disposition']).toMatch(
+    /^attachment; filename="vendu-\d{4}-\d\d-\d\d\.zip"$/,
+  );
+  files = await unzipped(answer.body as Buffer);
+});
+afterAll(() => app.close());
+
+/** Read by a reader that is not ours. */
+function unzipped(zip: Buffer): Promise<Map<string, string>> {
+  return new Promise((resolve, reject) => {
+    const found = new Map<string, string>();
+    fromBuffer(zip, { lazyEntries: true }, (error, opened) => {
+      if (error) return reject(error);
+      opened.on('entry', (entry: Entry) => {
+        opened.openReadStream(entry, (fault, stream) => {
+          if (fault) return reject(fault);
+          const parts: Buffer[] = [];
+          stream.on('data', (part: Buffer) => parts.push(part));
+          stream.on('end', () => {
+            found.set(entry.fileName, Buffer.concat(parts).toString('utf8'));
+            opened.readEntry();
+          });
+        });
+      });
+      opened.on('end', () => resolve(found));
+      opened.readEntry();
+    });
+  });
+}
+
+const file = (path: string) => files.get(path) ?? '';
+const description = () => JSON.parse(file('datapackage.json')) as Package;
+const rowsOf = (path: string) => Papa.parse<string[]>(file(path).trimEnd(), { delimiter: ',' }).data;
+
+const READS: Record<string, (cell: string) => boolean> = {
+  integer: (cell) => /^-?\d+$/.test(cell),
+  number: (cell) => cell !== '' && Number.isFinite(Number(cell)),
+  boolean: (cell) => cell === 'true' || cell === 'false',
+  date: (cell) => /^\d{4}-\d\d-\d\d$/.test(cell),
+  datetime: (cell) => !Number.isNaN(Date.parse(cell)) && cell.endsWith('Z'),
+  any: (cell) => JSON.parse(cell) !== undefined,
+  string: () => true,
+};
+
+describe('everything of a lab in one file', () => {
+  it('is for leads', async () => {
+    await app.visitor.get('/api/export/lab.zip').expect(401);
+    await app.barista.get('/api/export/lab.zip').expect(403);
+  });
+
+  it('describes its tables, and they are as described: names, types, keys, and as many rows as there are', async () => {
+    const tables = description().resources.filter(({ schema }) => schema !== undefined);
+    expect(tables.length).toBeGreaterThan(25);
+    const idsOf = new Map<string, Set<string>>();
+    for (const { name, path, schema } of tables) {
+      const [head = [], ...rows] = rowsOf(path);
+      expect([path, head]).toEqual([path, schema?.fields.map((field) => field.name)]);
+      for (const [column, field] of (schema?.fields ?? []).entries()) {
+        const wrong = rows.filter((row) => {
+          const cell = row[column] ?? '';
+          return cell === '' ? field.constraints?.required === true : !READS[field.type]?.(cell);
+        });
+        expect([path, field.name, wrong.slice(0, 1)]).toEqual([path, field.name, []]);
+      }
+      const [key] = schema?.primaryKey ?? [];
+      idsOf.set(name, new Set(rows.map((row) => row[head.indexOf(key ?? '')] ?? '')));
+      if (path === 'traces.csv') continue;
+      const [counted] = (await LotModel.sequelize?.query<{ count: number | bigint }>(
+        `SELECT COUNT(*) AS count FROM \`${path.replace('.csv', '')}\``,
+        { type: QueryTypes.SELECT },
+      )) ?? [{ count: -1 }];
+      expect([path, rows.length]).toEqual([path, Number(counted?.count)]);
+    }
+    for (const { path, schema } of tables) {
+      const [head = [], ...rows] = rowsOf(path);
+      for (const { fields, reference } of schema?.foreignKeys ?? []) {
+        const lost = rows
+          .map((row) => row[head.indexOf(fields)] ?? '')
+          .filter((cell) => cell !== '' && !idsOf.get(reference.resource)?.has(cell));
+        expect([path, fields, lost]).toEqual([path, fields, []]);
+      }
+    }
+  });
+
+  it('leaves no table out without saying why, and nobody’s password or address', async () => {
+    const sequelize = LotModel.sequelize!;
+    const all = await sequelize.query<{ name: string }>(
+      'SELECT table_name AS name FROM information_schema.tables WHERE table_schema = DATABASE()',
+      { type: QueryTypes.SELECT },
+    );
+    const out = (await exportedTables(sequelize as never)).map(({ name }) => name);
+    expect(
+      [
+        ...out,
+        ...Object.keys(LEFT_OUT.tables).filter((name) => all.some((each) => each.name === name)),
+      ].sort(),
+    ).toEqual(all.map(({ name }) => name).sort());
+    const everything = [...files.values()].join('\n');
+    expect(everything).not.toMatch(/argon2|ninthmole\.example/);
+    expect(file('README.txt')).toContain('sessions (who is signed in)');
+  });
+
+  it('gives no spreadsheet a formula, and no text is lost by that', () => {
+    const [head = [], ...rows] = rowsOf('lots.csv');
+    const cell = (name: string) => rows.at(-1)?.[head.indexOf(name)];
+    expect(cell('name')).toBe("'=cmd|calc");
+    expect(cell('supplier')).toBe("''quoted");
+    expect(cell('region')).toBe('with "marks",\nand a line');
+  });
+
+  it('has each reading of a scale, each entry of a log, and each version as a file that can be read in', () => {
+    const [, ...readings] = rowsOf('traces.csv');
+    const ofFirst = readings.filter(([brewId, scale]) => brewId === '1' && scale === 'all');
+    expect(ofFirst.length).toBeGreaterThan(100);
+    const times = ofFirst.map(([, , atMs]) => Number(atMs));
+    expect(times).toEqual([...times].sort((a, b) => a - b));
+    for (const line of file('brew-logs.jsonl').trimEnd().split('\n').filter(Boolean)) {
+      expect(JSON.parse(line)).toHaveProperty('entry.kind');
+    }
+    const recipes = [...files].filter(([path]) => path.startsWith('recipes/'));
+    expect(recipes.length).toBe(rowsOf('recipe_versions.csv').length - 1);
+    for (const [path, text] of recipes) expect([path, readRecipeFile(text).ok]).toEqual([path, true]);
+  });
+});
