@@ -22,3 +22,4 @@ export * from './publications/publications.js';
 export * from './proof/proof.js';
 export * from './watch/watch.js';
 export * from './today/today.js';
+export * from './handover/handover.js';

@@ -10,6 +10,7 @@ import { ChangesModule } from './changes/changes.module.js';
 import { ExportModule } from './export/export.module.js';
 import { FilesModule } from './files/files.module.js';
 import { PaperModule } from './paper/paper.module.js';
+import { HandoverModule } from './handover/handover.module.js';
 import { HealthModule } from './health/health.module.js';
 import { KitModule } from './kit/kit.module.js';
 import { LotsModule } from './lots/lots.module.js';
@@ -69,6 +70,7 @@ export class AppModule {
         PublicPageModule,
         WatchModule,
         TodayModule,
+        HandoverModule,
         HomeResultsModule,
         ChangesModule,
         TastersModule,

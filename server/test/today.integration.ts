@@ -1,6 +1,12 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import type { BrewView, TodayView } from '@vendu/contract';
+import {
+  REQUEST_KEY_HEADER,
+  type BrewView,
+  type HandoverView,
+  type Problem,
+  type TodayView,
+} from '@vendu/contract';
 import {
   brewOf,
   startRecipe,
@@ -73,5 +79,46 @@ describe('what the day asks for', () => {
     expect(await left()).toEqual(['taste-warm', 'taste-cool']);
     await app.barista.post(`/api/brews/${brew.id}/set-aside`).send({}).expect(200);
     expect(await left()).toBeUndefined();
+  });
+});
+
+describe('a handover', () => {
+  const handover = async () => (await app.barista.get('/api/handover').expect(200)).body as HandoverView;
+
+  it('is written by the day itself: brews with what they gave, and signatures, the newest first', async () => {
+    const recipe = await startRecipe(app.barista, (await takeInLot(app.barista, { name: 'Handed over' })).id);
+    const begun = brewOf(recipe, {}, { startedAt: new Date(Date.now() - 60_000).toISOString() });
+    const brew = (await app.barista.put(`/api/brews/by-key/${randomUUID()}`).send(begun).expect(200))
+      .body as BrewView;
+    await app.barista.post(`/api/brews/${brew.id}/readings`).send({ tdsPercent: 1.31 }).expect(201);
+    const path = `/api/recipe-versions/${recipe.versions[0]!.id}/acceptance`;
+    await app.lead.put(path).expect(200);
+    const own = async () => (await handover()).events.filter(({ lotName }) => lotName === 'Handed over');
+    expect(await own()).toMatchObject([
+      { kind: 'accepted', number: 1, by: 'Ilse Varnholt', tdsPercent: null },
+      { kind: 'brewed', number: 1, by: 'Tamsin Ekelund', tdsPercent: 1.31 },
+    ]);
+    await app.barista.post(`/api/brews/${brew.id}/set-aside`).send({}).expect(200);
+    expect((await own()).map(({ kind }) => kind)).toEqual(['accepted']);
+    // What is older than a day is nobody's handover.
+    expect((await handover()).events.some(({ lotName }) => lotName === 'Umuseke Ridge')).toBe(false);
+  });
+
+  it('has what somebody wrote down, once, and names a note that is none', async () => {
+    const refused = await app.barista.post('/api/handover/notes').send({ text: '  ' }).expect(422);
+    expect((refused.body as Problem).errors).toMatchObject([{ field: 'text' }]);
+    await app.visitor.post('/api/handover/notes').send({ text: 'x' }).expect(401);
+    const key = randomUUID();
+    const leave = () =>
+      app.secondBarista
+        .post('/api/handover/notes')
+        .set(REQUEST_KEY_HEADER, key)
+        .send({ text: ' The kettle on the left\nlies by two degrees. ' })
+        .expect(201);
+    await leave();
+    await leave();
+    expect((await handover()).notes).toMatchObject([
+      { text: 'The kettle on the left\nlies by two degrees.', by: 'Joss Pellwater' },
+    ]);
   });
 });

@@ -46,7 +46,10 @@ export interface TodayLaunch {
 
 /** What the day asks for. */
 export interface TodayView {
+  /** What presses first; no more than a day may hold. */
   brews: TodayBrew[];
+  /** Lots that ask for a brew beyond those. */
+  moreBrews: number;
   afters: TodayAfter[];
   /** Who could be in, and what they swallowed in the last 24 hours. */
   people: { name: string; caffeineMg: number }[];

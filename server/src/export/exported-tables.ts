@@ -2,7 +2,7 @@ import { QueryTypes } from 'sequelize';
 import type { Sequelize } from 'sequelize-typescript';
 
 /** How a cell of a column reads. */
-export type FieldType = 'integer' | 'number' | 'boolean' | 'date' | 'datetime' | 'string' | 'any';
+type FieldType = 'integer' | 'number' | 'boolean' | 'date' | 'datetime' | 'string' | 'any';
 
 export interface Field {
   name: string;

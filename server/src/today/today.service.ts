@@ -19,6 +19,10 @@ import { parsedJson } from '../database/raw-row.js';
 import { aftersNow } from './afters.js';
 import { effortOf } from './brew-effort.js';
 
+/** More than anybody brews in a day. */
+const MOST_BREWS = 12;
+/** Launches that are shown, those in danger first. */
+const MOST_LAUNCHES = 8;
 /** Launches so far ahead are looked at, days. */
 const AHEAD_DAYS = 21;
 /** Where nobody set a dose yet, g. */
@@ -45,35 +49,33 @@ export class TodayService {
       aftersNow(),
       this.finishedLots(),
     ]);
-    const rechecks = watched.recipes
-      .filter(({ reasons, alarms }) => reasons.length > 0 || alarms.length > 0)
-      .map(async (recipe): Promise<TodayBrew> => {
-        const {
-          recipeId: id,
-          recipeVersionId: versionId,
-          versionNumber,
-          brewerName,
-          lotId,
-          lotName,
-        } = recipe;
-        const lot = await LotModel.findByPk(lotId, { rejectOnEmpty: true });
-        return {
-          ...effortOf(await this.planOf(versionId), isOfProcess(lot, 'decaffeinated')),
-          id: `recipe-${id}`,
-          lotId,
-          lotName,
-          recipe: { id, versionId, versionNumber, brewerName },
-          action: 'recheck',
-          isPressing: true,
-          daysToLaunch: null,
-          reasons: recipe.reasons,
-          alarms: recipe.alarms,
-          gramsLeftG: lot.leftG,
-        };
-      });
-    const toBrew = await Promise.all(lots.flatMap((lot) => (asksForBrew(lot) ? [this.brewOf(lot)] : [])));
+    const due = watched.recipes.filter(({ reasons, alarms }) => reasons.length > 0 || alarms.length > 0);
+    const asking = lots.filter(asksForBrew);
+    const pressing = asking.filter(({ due: { isPressing } }) => isPressing);
+    const others = asking.filter(({ due: { isPressing } }) => !isPressing);
+    const rechecks = due.slice(0, MOST_BREWS).map(async (recipe): Promise<TodayBrew> => {
+      const { recipeId: id, recipeVersionId: versionId, versionNumber, brewerName, lotId, lotName } = recipe;
+      const lot = await LotModel.findByPk(lotId, { rejectOnEmpty: true });
+      return {
+        ...effortOf(await this.planOf(versionId), isOfProcess(lot, 'decaffeinated')),
+        id: `recipe-${id}`,
+        lotId,
+        lotName,
+        recipe: { id, versionId, versionNumber, brewerName },
+        action: 'recheck',
+        isPressing: true,
+        daysToLaunch: null,
+        reasons: recipe.reasons,
+        alarms: recipe.alarms,
+        gramsLeftG: lot.leftG,
+      };
+    });
+    const left = Math.max(0, MOST_BREWS - rechecks.length);
+    const toBrew = [...pressing, ...others].slice(0, left).map((lot) => this.brewOf(lot));
+    const brews = await Promise.all([...rechecks, ...toBrew]);
     return {
-      brews: [...toBrew, ...(await Promise.all(rechecks))],
+      brews,
+      moreBrews: due.length + asking.length - brews.length,
       afters,
       people: await Promise.all(
         people.map(async (person) => ({
@@ -148,7 +150,7 @@ export class TodayService {
         daysToLaunch !== null && daysToLaunch <= AHEAD_DAYS && stage !== 'published' && stage !== 'watched',
     );
     const first = await this.firstBrews(ahead.map(({ id }) => id));
-    return ahead.map(({ id, name, launchOn, daysToLaunch, brewCount, gramsLeftG, recipe }) => ({
+    const looked = ahead.map(({ id, name, launchOn, daysToLaunch, brewCount, gramsLeftG, recipe }) => ({
       lotId: id,
       lotName: name,
       launchOn: launchOn ?? '',
@@ -162,6 +164,12 @@ export class TodayService {
         doseG: recipe?.plan.doseG ?? USUAL_DOSE_G,
       }),
     }));
+    return looked
+      .sort(
+        (a, b) =>
+          Number(b.outlook.isInDanger) - Number(a.outlook.isInDanger) || a.daysToLaunch - b.daysToLaunch,
+      )
+      .slice(0, MOST_LAUNCHES);
   }
 
   private async firstBrews(lotIds: readonly number[]): Promise<Map<number, number>> {

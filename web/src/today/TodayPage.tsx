@@ -1,5 +1,5 @@
 import { format } from 'date-fns';
-import { useNavigate } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { troubleOf } from '../api/problem';
 import { useTodayQuery } from '../api/todayApi';
 import type { TodayView } from '@vendu/contract';
@@ -11,6 +11,7 @@ import { Unavailable } from '../ui/Unavailable';
 import { useShortcut } from '../ui/useShortcut';
 import { BrewList } from './BrewList';
 import { clockOf, dayInputOf, NOTHING_CHOSEN, type TodayChoice } from './dayOfToday';
+import { Handover } from './Handover';
 import { Missed } from './Missed';
 import { PlanChart } from './PlanChart';
 import { Presses } from './Presses';
@@ -88,6 +89,15 @@ function Today({ today }: { today: TodayView }) {
                 onSkip={(id) => change({ skipped: [...choice.skipped, id] })}
               />
             )}
+            {today.moreBrews > 0 && (
+              <p className="mt-3 text-small text-quiet">
+                {today.moreBrews} more ask for a brew, less pressing:{' '}
+                <Link to="/lots" className="underline underline-offset-3">
+                  all lots
+                </Link>
+                .
+              </p>
+            )}
             {skipped.length > 0 && (
               <p className="mt-3 text-small text-quiet">
                 Not today:{' '}
@@ -104,6 +114,7 @@ function Today({ today }: { today: TodayView }) {
               </p>
             )}
           </section>
+          <Handover />
         </div>
         <div className="flex flex-col gap-8">
           <WhoIsIn

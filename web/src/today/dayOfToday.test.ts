@@ -22,6 +22,7 @@ const brew = (id: string, facts: Partial<TodayBrew> = {}): TodayBrew => ({
 });
 const today = (facts: Partial<TodayView> = {}): TodayView => ({
   brews: [brew('recipe-7'), brew('lot-4', { isPressing: true })],
+  moreBrews: 0,
   afters: [],
   people: [
     { name: 'Joss', caffeineMg: 0 },

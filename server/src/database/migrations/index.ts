@@ -11,6 +11,7 @@ import { waterActivity } from './0012-water-activity.js';
 import { elevationWord } from './0013-elevation-word.js';
 import { fines } from './0014-fines.js';
 import { greenByEye } from './0016-green-by-eye.js';
+import { handover } from './0028-handover.js';
 import { watch } from './0027-watch.js';
 import { editions } from './0026-editions.js';
 import { proofMissing } from './0025-proof-missing.js';
@@ -56,4 +57,5 @@ export const MIGRATIONS: readonly Migration[] = [
   proofMissing,
   editions,
   watch,
+  handover,
 ];

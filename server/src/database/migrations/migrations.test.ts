@@ -31,6 +31,7 @@ const LANDED = {
   '0025-proof-missing': '93d6af3f3a3f8ac6',
   '0026-editions': 'c3910330a866d677',
   '0027-watch': '42d9dcdba1afcd47',
+  '0028-handover': '7c1e55067e99d83f',
 };
 
 describe('the steps of the schema', () => {
