@@ -23,3 +23,4 @@ export * from './proof/proof.js';
 export * from './watch/watch.js';
 export * from './today/today.js';
 export * from './handover/handover.js';
+export * from './calendar/calendar.js';

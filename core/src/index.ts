@@ -425,6 +425,7 @@ export { USUAL_WATCH_LIMITS, type WatchLimits } from './watch/watchLimits.js';
 export { watchChart, type WatchChart, type WatchPoint, type WatchSignal } from './watch/watchChart.js';
 export { recheckDue, type RecheckDue, type RecheckReason, type WatchedNow } from './watch/recheckDue.js';
 export { likelyCause, type LikelyCause } from './watch/likelyCause.js';
+export { batchShift, batchShiftWords, type BatchShift } from './watch/batchShift.js';
 export { sharedShifts, type LotShift, type SharedShift } from './watch/sharedShifts.js';
 export { causeWords, recheckWords, sharedWords, SIGNAL_WORDS, WATCHED_WORDS } from './watch/watchWords.js';
 export {

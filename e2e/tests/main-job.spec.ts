@@ -200,6 +200,8 @@ test('from a new lot to a public recipe, typed as a new user would', async ({ pa
 test('a second brew of the same recipe shows beside the first', async ({ page }) => {
   await page.goto('/sign-in');
   await page.getByRole('button', { name: new RegExp(PEOPLE.barista.name) }).click();
+  await expect(page.getByRole('heading', { name: /^Today/ })).toBeVisible();
+  await page.goto('/lots?search=Umuseke');
   await page.getByRole('link', { name: 'Umuseke Ridge' }).click();
   await page.getByRole('link', { name: 'Brew 4' }).click();
   const beside = page.getByRole('table').filter({ hasText: 'Plan differs in' });

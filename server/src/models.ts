@@ -20,6 +20,7 @@ import { StockWeighingModel } from './lots/stock-weighing.model.js';
 import { RoastBatchModel } from './lots/roast-batch.model.js';
 import { PersonModel } from './people/person.model.js';
 import { ProofWaiverModel } from './proof/proof-waiver.model.js';
+import { CalendarModel } from './calendar/calendar.model.js';
 import { HandoverNoteModel } from './handover/handover-note.model.js';
 import { HomeResultModel } from './home-results/home-result.model.js';
 import { PublicationModel } from './publications/publication.model.js';
@@ -71,5 +72,6 @@ export const MODELS: ModelCtor[] = [
   PublicationModel,
   HomeResultModel,
   HandoverNoteModel,
+  CalendarModel,
   RequestKeyModel,
 ];

@@ -1,8 +1,13 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import Papa from 'papaparse';
+import { Writable } from 'node:stream';
 import { QueryTypes } from 'sequelize';
+import type { Sequelize } from 'sequelize-typescript';
 import { fromBuffer, type Entry } from 'yauzl';
 import { readRecipeFile } from '@vendu/core';
+import { BrewReader } from '../src/brews/brew-reader.js';
+import { ExportService } from '../src/export/export.service.js';
+import { FilesService } from '../src/files/files.service.js';
 import { exportedTables, LEFT_OUT } from '../src/export/exported-tables.js';
 import { LotModel } from '../src/lots/lot.model.js';
 import { startTestApplication, takeInLot, type TestApplication } from './support/application.js';
@@ -76,6 +81,12 @@ const READS: Record<string, (cell: string) => boolean> = {
   datetime: (cell) => !Number.isNaN(Date.parse(cell)) && cell.endsWith('Z'),
   any: (cell) => JSON.parse(cell) !== undefined,
   string: () => true,
+};
+
+/** A reader of its own making, on the database of the tests. */
+const exporter = () => {
+  const sequelize = LotModel.sequelize as unknown as Sequelize;
+  return new ExportService(sequelize, new FilesService(new BrewReader(sequelize)));
 };
 
 describe('everything of a lab in one file', () => {
@@ -156,5 +167,29 @@ describe('everything of a lab in one file', () => {
     const recipes = [...files].filter(([path]) => path.startsWith('recipes/'));
     expect(recipes.length).toBe(rowsOf('recipe_versions.csv').length - 1);
     for (const [path, text] of recipes) expect([path, readRecipeFile(text).ok]).toEqual([path, true]);
+  });
+
+  it('is of one moment, however slowly it is fetched', async () => {
+    const parts: Buffer[] = [];
+    const slow = new Writable({
+      write(part: Buffer, _, done) {
+        const isFirst = parts.push(part) === 1;
+        void (isFirst ? takeInLot(app.barista, { name: 'Came meanwhile' }) : Promise.resolve()).then(() =>
+          done(),
+        );
+      },
+    });
+    await exporter().writeTo(slow, new Date());
+    const fetched = await unzipped(Buffer.concat(parts));
+    expect(fetched.get('lots.csv')).toContain('Umuseke Ridge');
+    expect(fetched.get('lots.csv')).not.toContain('Came meanwhile');
+  });
+
+  it('ends when whoever fetches it is gone, and holds nothing', async () => {
+    for (let time = 0; time < 12; time++) {
+      const gone = new Writable({ write: (_part, _encoding, done) => done(new Error('gone')) });
+      await expect(exporter().writeTo(gone, new Date())).rejects.toThrow('gone');
+    }
+    await app.barista.get('/api/lots').expect(200);
   });
 });

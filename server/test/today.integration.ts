@@ -1,8 +1,10 @@
 import { randomUUID } from 'node:crypto';
+import ICAL from 'ical.js';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import {
   REQUEST_KEY_HEADER,
   type BrewView,
+  type CalendarView,
   type HandoverView,
   type Problem,
   type TodayView,
@@ -120,5 +122,35 @@ describe('a handover', () => {
     expect((await handover()).notes).toMatchObject([
       { text: 'The kettle on the left\nlies by two degrees.', by: 'Joss Pellwater' },
     ]);
+  });
+});
+
+describe('a calendar', () => {
+  it('has launches and rechecks on their days, at an address that is told once and can be ended', async () => {
+    expect((await app.barista.get('/api/calendar').expect(200)).body).toEqual({
+      madeAt: null,
+      address: null,
+    });
+    await takeInLot(app.barista, { name: 'Goes, on; sale', launchOn: dateInDays(9) });
+    const made = (await app.barista.post('/api/calendar').expect(201)).body as CalendarView;
+    const path = new URL(made.address ?? '').pathname;
+    expect((await app.barista.get('/api/calendar')).body).toEqual({ madeAt: made.madeAt, address: null });
+    const answer = await app.visitor.get(path).expect(200);
+    expect(answer.headers['content-type']).toMatch(/^text\/calendar/);
+    // Read by a reader that is not ours.
+    const events = new ICAL.Component(ICAL.parse(answer.text) as unknown[])
+      .getAllSubcomponents('vevent')
+      .map((each) => new ICAL.Event(each));
+    const launch = events.find(({ summary }) => summary === 'Launch: Goes, on; sale');
+    expect([launch?.startDate.isDate, launch?.startDate.toString()]).toEqual([true, dateInDays(9)]);
+    expect(events.some(({ summary }) => summary === 'Recheck: Umuseke Ridge')).toBe(true);
+    expect(new Set(events.map(({ uid }) => uid)).size).toBe(events.length);
+
+    const again = (await app.barista.post('/api/calendar').expect(201)).body as CalendarView;
+    await app.visitor.get(path).expect(404);
+    await app.visitor.get(new URL(again.address ?? '').pathname).expect(200);
+    await app.barista.delete('/api/calendar').expect(200);
+    await app.visitor.get(new URL(again.address ?? '').pathname).expect(404);
+    await app.visitor.post('/api/calendar').expect(401);
   });
 });

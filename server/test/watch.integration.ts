@@ -117,6 +117,9 @@ describe('what is public', () => {
     const { latestRoastBatchId } = (await app.barista.get(`/api/recipes/${recipe.id}`)).body as RecipeView;
     await brewed(app.barista, recipe, 1.3, { roastBatchId: latestRoastBatchId });
     expect((await state())?.reasons).toEqual([]);
+    const { batchShift } = await watchOf(recipe.id);
+    expect(batchShift?.batches).toBe(1);
+    expect(batchShift?.meanPercent).toBeCloseTo(0, 2);
   });
 
   it('is held to what a lead sets', async () => {

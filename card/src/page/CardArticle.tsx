@@ -10,12 +10,12 @@ import {
   waterAdvice,
 } from '@vendu/core';
 import type { PublicPageView, PublicRecipeView } from '@vendu/contract';
-import { originWords } from '../originWords.js';
 import { Staircase } from '../drawing/Staircase.js';
 import { editionName } from './editionName.js';
 import { Fit } from './Fit.js';
 import { Grinders } from './Grinders.js';
 import { IfItTastes } from './IfItTastes.js';
+import { LotHead } from './LotHead.js';
 import { OtherBrewers } from './OtherBrewers.js';
 import { PageHead } from './PageHead.js';
 import { PourTable } from './PourTable.js';
@@ -57,14 +57,7 @@ export function CardArticle({ view, address, qrSvgPath }: CardArticleProps) {
               .
             </p>
           )}
-          <h1 className="text-[2rem] leading-tight font-bold print:text-title">{card.lotName}</h1>
-          <p className="text-large print:text-small">{originWords(card)}</p>
-          {card.labelNotes && <p className="text-large text-quiet print:text-small">{card.labelNotes}</p>}
-          {card.additions && (
-            <p className="mt-2 border-l-2 border-alarm pl-3 font-medium text-alarm">
-              Co-fermented with {card.additions}. Check it against your allergies.
-            </p>
-          )}
+          <LotHead card={card} />
           <Editions view={view} />
         </header>
         {card.introduction && (

@@ -1,8 +1,8 @@
 import { endWords, firstKettleC, planAllWaterG } from '@vendu/core';
 import type { PublicRecipeView } from '@vendu/contract';
 import { StaircaseThumb } from '../drawing/StaircaseThumb.js';
-import { originWords } from '../originWords.js';
 import { editionName } from './editionName.js';
+import { LotHead } from './LotHead.js';
 import { PageHead } from './PageHead.js';
 
 /** A lot's recipes side by side: what they have in common once, then each by its face and whoever signed it. */
@@ -14,14 +14,7 @@ export function LotArticle({ editions }: { editions: readonly PublicRecipeView[]
       <PageHead houseName={newest.houseName} />
       <main className="mx-auto flex max-w-3xl flex-col gap-6 px-5 py-6">
         <header>
-          <h1 className="text-[2rem] leading-tight font-bold">{newest.lotName}</h1>
-          <p className="text-large">{originWords(newest)}</p>
-          {newest.labelNotes && <p className="text-large text-quiet">{newest.labelNotes}</p>}
-          {newest.additions && (
-            <p className="mt-2 border-l-2 border-alarm pl-3 font-medium text-alarm">
-              Co-fermented with {newest.additions}. Check it against your allergies.
-            </p>
-          )}
+          <LotHead card={newest} />
         </header>
         <section>
           <h2 className="heading">Choose what you brew with</h2>

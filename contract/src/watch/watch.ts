@@ -1,6 +1,7 @@
 import { ValidateIf, ValidateNested } from 'class-validator';
 import { Type } from 'class-transformer';
 import type {
+  BatchShift,
   LikelyCause,
   RecheckDue,
   RecheckReason,
@@ -84,6 +85,8 @@ export interface WatchView {
   limits: WatchLimits;
   hasOwnLimits: boolean;
   due: RecheckDue;
+  /** What new batches did to it so far. */
+  batchShift: BatchShift | null;
   alarms: WatchAlarm[];
   /** What is behind the alarms; `null` without one. */
   cause: LikelyCause | null;

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { normalDraw, seededRandom } from '../random/seededRandom.js';
+import { batchShift, batchShiftWords } from './batchShift.js';
 import { likelyCause } from './likelyCause.js';
 import type { LotShift } from './sharedShifts.js';
 import { recheckDue, type WatchedNow } from './recheckDue.js';
@@ -130,6 +131,28 @@ describe('a recheck', () => {
       { kind: 'kit', what: 'grinder', from: 'house', to: 'house, new burrs' },
     ]);
     expect(due({ water: 'tap' }).reasons.map(recheckWords)).toEqual(['Another water since: mixed, now tap.']);
+  });
+});
+
+describe('a new batch', () => {
+  it('is expected to do what those before it did, by the first brew of each', () => {
+    const proof = read(1.3, 1.3, 1.3);
+    const since = [
+      brew({ tdsPercent: 1.31 }),
+      brew({ roastBatchId: 2, tdsPercent: null }),
+      brew({ roastBatchId: 2, tdsPercent: 1.26 }),
+      brew({ roastBatchId: 2, tdsPercent: 1.1 }),
+      brew({ roastBatchId: 3, tdsPercent: 1.28 }),
+    ];
+    const found = batchShift({ proof, brews: since });
+    expect(found?.batches).toBe(2);
+    expect(found?.meanPercent).toBeCloseTo(-0.03, 10);
+    expect(found?.mostPercent).toBeCloseTo(0.04, 10);
+    expect(batchShiftWords(found)).toBe(
+      'The 2 batches before it were 0.03 % weaker on the mean, 0.04 % at most.',
+    );
+    expect(batchShiftWords(batchShift({ proof, brews: since.slice(0, 1) }))).toMatch(/is not known\.$/);
+    expect(batchShift({ proof: [], brews: since })).toBeNull();
   });
 });
 

@@ -26,43 +26,50 @@ export class ExportService {
     private readonly files: FilesService,
   ) {}
 
-  /** Streams it: a large lab needs no more memory than a small one. */
+  /**
+   * Streams it: a large lab needs no more memory than a small one.
+   *
+   * @throws whatever the reader broke off with
+   */
   async writeTo(out: Writable, now: Date): Promise<void> {
     await this.sequelize.transaction(
-      // All tables as of the same moment, whatever is stored meanwhile.
       { isolationLevel: Transaction.ISOLATION_LEVELS.REPEATABLE_READ, readOnly: true },
-      async () => {
+      async (transaction) => {
+        // The first look at a table sets the moment that all of them are read as of.
+        await this.sequelize.query('SELECT 1 FROM house LIMIT 1', { transaction });
         const zip = new ZipFile();
-        const done = pipeline(zip.outputStream, out);
-        const tables = await exportedTables(this.sequelize);
-        const others: OtherFile[] = [
-          { path: 'brew-logs.jsonl', title: 'The logs of brews: one entry a line, in the order told' },
-          { path: 'recipes/', title: 'Each version of each recipe as a file that can be read in again' },
-        ];
-        zip.addBuffer(
-          Buffer.from(JSON.stringify(dataPackage([...tables, TRACES], others, now), null, 2)),
-          'datapackage.json',
-        );
-        zip.addBuffer(Buffer.from(README), 'README.txt');
-        for (const table of tables) {
-          await added(zip, `${table.name}.csv`, csvOf(table.fields, tableRows(this.sequelize, table)));
-        }
-        await added(zip, 'traces.csv', csvOf(TRACES.fields, this.readings()));
-        await added(zip, 'brew-logs.jsonl', this.entries());
-        await this.recipes(zip);
-        zip.end();
-        await done;
+        // A reader that breaks off ends it all: nobody waits for files that are not fetched.
+        await Promise.all([pipeline(zip.outputStream, out), this.fill(zip, now, transaction)]);
       },
     );
   }
 
-  private async *readings(): AsyncGenerator<string[]> {
+  private async fill(zip: ZipFile, now: Date, transaction: Transaction): Promise<void> {
+    const tables = await exportedTables(this.sequelize);
+    const others: OtherFile[] = [
+      { path: 'brew-logs.jsonl', title: 'The logs of brews: one entry a line, in the order told' },
+      { path: 'recipes/', title: 'Each version of each recipe as a file that can be read in again' },
+    ];
+    const description = dataPackage([...tables, TRACES], others, now);
+    zip.addBuffer(Buffer.from(JSON.stringify(description, null, 2)), 'datapackage.json');
+    zip.addBuffer(Buffer.from(README), 'README.txt');
+    for (const table of tables) {
+      const rows = tableRows(this.sequelize, table, transaction);
+      await added(zip, `${table.name}.csv`, csvOf(table.fields, rows));
+    }
+    await added(zip, 'traces.csv', csvOf(TRACES.fields, this.readings(transaction)));
+    await added(zip, 'brew-logs.jsonl', this.entries(transaction));
+    await this.recipes(zip, transaction);
+    zip.end();
+  }
+
+  private async *readings(transaction: Transaction): AsyncGenerator<string[]> {
     const table = {
       name: 'traces',
       fields: ['brew_id', 'samples', 'outflow'].map(text),
       primaryKey: ['brew_id'],
     };
-    for await (const [brewId, ...scales] of tableRows(this.sequelize, table, TRACES_AT_ONCE)) {
+    for await (const [brewId, ...scales] of tableRows(this.sequelize, table, transaction, TRACES_AT_ONCE)) {
       for (const [index, kept] of scales.entries()) {
         const trace = kept ? parsedJson<Trace>(kept) : null;
         const scale = index === 0 ? 'all' : 'server';
@@ -73,7 +80,7 @@ export class ExportService {
     }
   }
 
-  private async *entries(): AsyncGenerator<string> {
+  private async *entries(transaction: Transaction): AsyncGenerator<string> {
     const table = {
       name: 'brew_entries',
       fields: ['brew_key', 'device', 'number', 'told_by', 'entry'].map(text),
@@ -82,6 +89,7 @@ export class ExportService {
     for await (const [brewKey, device, number, toldBy, entry] of tableRows(
       this.sequelize,
       table,
+      transaction,
       LOGS_AT_ONCE,
     )) {
       const told = { brew_key: brewKey, device, number: Number(number), told_by: Number(toldBy) };
@@ -89,13 +97,13 @@ export class ExportService {
     }
   }
 
-  private async recipes(zip: ZipFile): Promise<void> {
+  private async recipes(zip: ZipFile, transaction: Transaction): Promise<void> {
     const table = {
       name: 'recipe_versions',
       fields: ['id', 'recipe_id', 'number'].map(text),
       primaryKey: ['id'],
     };
-    for await (const [id, recipeId, number] of tableRows(this.sequelize, table)) {
+    for await (const [id, recipeId, number] of tableRows(this.sequelize, table, transaction)) {
       const { text: file } = await this.files.recipe(Number(id));
       zip.addBuffer(Buffer.from(file), `recipes/recipe-${recipeId}-version-${number}.json`);
     }

@@ -26,6 +26,7 @@ export const LEFT_OUT = {
     running_brews: 'brews on a bench; they are in once they are stored',
     migrations: 'steps of the schema',
     migration_steps: 'statements of the steps',
+    calendars: 'addresses of calendars',
     traces: 'in traces.csv, a line for each reading of a scale',
     brew_entries: 'in brew-logs.jsonl, a line for each entry',
   } as Record<string, string>,

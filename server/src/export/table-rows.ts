@@ -1,4 +1,4 @@
-import { QueryTypes } from 'sequelize';
+import { QueryTypes, type Transaction } from 'sequelize';
 import type { Sequelize } from 'sequelize-typescript';
 import type { ExportedTable, Field } from './exported-tables.js';
 
@@ -11,6 +11,8 @@ type Cell = string | null;
 export async function* tableRows(
   sequelize: Sequelize,
   { name, fields, primaryKey }: Pick<ExportedTable, 'name' | 'fields' | 'primaryKey'>,
+  // Named, for a stream that goes on when its reader has room has lost the transaction it was begun in.
+  transaction: Transaction,
   chunk = CHUNK,
 ): AsyncGenerator<Cell[]> {
   const [key, second] = primaryKey;
@@ -22,7 +24,7 @@ export async function* tableRows(
       isByKey
         ? `SELECT ${cells} FROM \`${name}\` WHERE \`${key}\` > :last ORDER BY \`${key}\` LIMIT ${chunk}`
         : `SELECT ${cells} FROM \`${name}\` ORDER BY ${primaryKey.map((each) => `\`${each}\``).join(', ')} LIMIT ${chunk} OFFSET ${offset}`,
-      { type: QueryTypes.SELECT, replacements: { last } },
+      { type: QueryTypes.SELECT, replacements: { last }, transaction },
     );
     for (const row of rows) yield fields.map((field) => row[field.name] ?? null);
     if (rows.length < chunk) return;

@@ -9,6 +9,7 @@ type Drawings = Pick<
 >;
 
 const PAPER = createRequire(import.meta.url).resolve('@vendu/card/paper');
+
 /** Has papers drawn beside the requests, on a thread that stays: to start one takes longer than most papers do. */
 @Injectable()
 export class Drawing implements OnModuleDestroy {

@@ -1,5 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import {
+  batchShift,
   likelyCause,
   markedDrainS,
   notCounted,
@@ -110,6 +111,7 @@ function watchOf(watched: Watched, others: readonly LotShift[]): WatchView {
         water: recipe.water?.name ?? null,
       },
     }),
+    batchShift: now ? batchShift({ proof: now.proof, brews: now.rechecks }) : null,
     alarms,
     cause: now ? causeOf(now, alarms, others) : null,
     phases,

@@ -1,4 +1,4 @@
-import type { HandoverNoteDto, HandoverView, TodayView } from '@vendu/contract';
+import type { CalendarView, HandoverNoteDto, HandoverView, TodayView } from '@vendu/contract';
 import { api } from './api';
 import { showing } from './showing';
 import { LIST } from './tags';
@@ -10,6 +10,7 @@ const todayQueries = api.injectEndpoints({
       // Whatever is done anywhere changes what is left of the day.
       providesTags: [{ type: 'Lot', id: LIST }, { type: 'Recipe', id: LIST }, 'Brew', 'Kit'],
     }),
+    calendar: build.query<CalendarView, void>({ query: () => 'calendar' }),
     handover: build.query<HandoverView, void>({
       query: () => 'handover',
       providesTags: [{ type: 'Lot', id: LIST }, { type: 'Recipe', id: LIST }, 'Brew'],
@@ -21,8 +22,20 @@ const showHandover = showing<HandoverView>((handover) =>
   todayQueries.util.updateQueryData('handover', undefined, () => handover),
 );
 
+const showCalendar = showing<CalendarView>((calendar) =>
+  todayQueries.util.updateQueryData('calendar', undefined, () => calendar),
+);
+
 const todayApi = todayQueries.injectEndpoints({
   endpoints: (build) => ({
+    makeCalendar: build.mutation<CalendarView, void>({
+      query: () => ({ url: 'calendar', method: 'POST' }),
+      onQueryStarted: showCalendar,
+    }),
+    endCalendar: build.mutation<CalendarView, void>({
+      query: () => ({ url: 'calendar', method: 'DELETE' }),
+      onQueryStarted: showCalendar,
+    }),
     leaveNote: build.mutation<HandoverView, HandoverNoteDto>({
       query: (body) => ({ url: 'handover/notes', method: 'POST', body }),
       onQueryStarted: showHandover,
@@ -30,4 +43,11 @@ const todayApi = todayQueries.injectEndpoints({
   }),
 });
 
-export const { useHandoverQuery, useLeaveNoteMutation, useTodayQuery } = todayApi;
+export const {
+  useCalendarQuery,
+  useEndCalendarMutation,
+  useHandoverQuery,
+  useLeaveNoteMutation,
+  useMakeCalendarMutation,
+  useTodayQuery,
+} = todayApi;

@@ -33,7 +33,7 @@ export function LotsPage() {
     setAddress(addressOf({ ...query, page: 1, ...changed }), { replace: true });
   return (
     <>
-      <div className="mb-4 flex items-end gap-3">
+      <div className="mb-4 flex flex-wrap items-end gap-x-3 gap-y-1">
         <h1 className="grow text-title font-bold">
           Lots <span className="font-normal text-quiet">{allLots}</span>
         </h1>

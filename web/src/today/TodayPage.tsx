@@ -10,6 +10,7 @@ import { Loading } from '../ui/Loading';
 import { Unavailable } from '../ui/Unavailable';
 import { useShortcut } from '../ui/useShortcut';
 import { BrewList } from './BrewList';
+import { CalendarAddress } from './CalendarAddress';
 import { clockOf, dayInputOf, NOTHING_CHOSEN, type TodayChoice } from './dayOfToday';
 import { Handover } from './Handover';
 import { Missed } from './Missed';
@@ -125,6 +126,7 @@ function Today({ today }: { today: TodayView }) {
             onChange={(out) => (out.length === 0 && choice === NOTHING_CHOSEN ? forget() : change({ out }))}
           />
           <Presses today={today} />
+          <CalendarAddress />
         </div>
       </div>
     </>

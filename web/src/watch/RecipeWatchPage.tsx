@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { causeWords, recheckWords, WATCHED_FIGURES } from '@vendu/core';
+import { batchShiftWords, causeWords, recheckWords, WATCHED_FIGURES } from '@vendu/core';
 import type { WatchView } from '@vendu/contract';
 import { troubleOf } from '../api/problem';
 import { useWatchQuery } from '../api/watchApi';
@@ -45,7 +45,9 @@ function Watch({ watch }: { watch: WatchView }) {
           </p>
           <h1 className="text-title leading-tight font-bold">{standing(watch)}</h1>
           {watch.due.reasons.map((reason, index) => (
-            <p key={index}>{recheckWords(reason)}</p>
+            <p key={index}>
+              {recheckWords(reason)} {reason.kind === 'new-batch' && batchShiftWords(watch.batchShift)}
+            </p>
           ))}
           {!isPressing && <p className="text-quiet">To brew again on {dayOf(watch.due.dueOn)}.</p>}
         </div>

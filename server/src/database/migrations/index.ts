@@ -11,6 +11,7 @@ import { waterActivity } from './0012-water-activity.js';
 import { elevationWord } from './0013-elevation-word.js';
 import { fines } from './0014-fines.js';
 import { greenByEye } from './0016-green-by-eye.js';
+import { calendars } from './0029-calendars.js';
 import { handover } from './0028-handover.js';
 import { watch } from './0027-watch.js';
 import { editions } from './0026-editions.js';
@@ -58,4 +59,5 @@ export const MIGRATIONS: readonly Migration[] = [
   editions,
   watch,
   handover,
+  calendars,
 ];

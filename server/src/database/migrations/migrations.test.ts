@@ -32,6 +32,7 @@ const LANDED = {
   '0026-editions': 'c3910330a866d677',
   '0027-watch': '42d9dcdba1afcd47',
   '0028-handover': '7c1e55067e99d83f',
+  '0029-calendars': '91fe9599a71253d3',
 };
 
 describe('the steps of the schema', () => {

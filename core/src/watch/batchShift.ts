@@ -1,0 +1,52 @@
+import { mean } from 'simple-statistics';
+import { figureOf, type WatchedBrew } from './watchedBrew.js';
+
+/** How far new batches have moved a recipe so far: what the next one is to be expected to do. */
+export interface BatchShift {
+  /** Batches that came after the proof and were brewed. */
+  batches: number;
+  /** Of strength, against what was proven, percent TDS; below 0 weaker. */
+  meanPercent: number;
+  /** The furthest, whichever way. */
+  mostPercent: number;
+}
+
+/**
+ * From the first brew with each batch that its proof did not have.
+ *
+ * @param brews - since the version is public, in the order brewed
+ * @returns `null` where no such batch was measured, or nothing was proven
+ */
+export function batchShift({
+  proof,
+  brews,
+}: {
+  proof: readonly WatchedBrew[];
+  brews: readonly WatchedBrew[];
+}): BatchShift | null {
+  const proven = proof.flatMap((brew) => figureOf(brew, 'strength') ?? []);
+  if (proven.length === 0) return null;
+  const known = new Set(proof.map(({ roastBatchId }) => roastBatchId));
+  const shifts: number[] = [];
+  for (const brew of brews) {
+    const strength = figureOf(brew, 'strength');
+    if (strength === null || known.has(brew.roastBatchId)) continue;
+    known.add(brew.roastBatchId);
+    shifts.push(strength - mean(proven));
+  }
+  if (shifts.length === 0) return null;
+  return {
+    batches: shifts.length,
+    meanPercent: mean(shifts),
+    mostPercent: Math.max(...shifts.map(Math.abs)),
+  };
+}
+
+/** What the next batch is to be expected to do, in a sentence. */
+export function batchShiftWords(shift: BatchShift | null): string {
+  if (shift === null) return 'No batch came after its proof yet: how far one moves this recipe is not known.';
+  const { batches, meanPercent, mostPercent } = shift;
+  const way = meanPercent < 0 ? 'weaker' : 'stronger';
+  const many = batches === 1 ? 'The batch before it was' : `The ${batches} batches before it were`;
+  return `${many} ${Math.abs(meanPercent).toFixed(2)} % ${way}${batches === 1 ? '' : ` on the mean, ${mostPercent.toFixed(2)} % at most`}.`;
+}
