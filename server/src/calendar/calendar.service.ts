@@ -31,9 +31,8 @@ export class CalendarService {
   /** A new address; the one before ends. */
   async make(person: PersonModel, origin: string): Promise<CalendarView> {
     const secret = randomBytes(SECRET_BYTES).toString('base64url');
-    const made = { personId: person.id, secretHash: hashOf(secret), createdAt: new Date() };
-    await CalendarModel.upsert(made);
-    return { madeAt: made.createdAt.toISOString(), address: `${origin}/api/calendars/${secret}/lab.ics` };
+    await CalendarModel.upsert({ personId: person.id, secretHash: hashOf(secret), createdAt: new Date() });
+    return { ...(await this.view(person)), address: `${origin}/api/calendars/${secret}/lab.ics` };
   }
 
   async end(person: PersonModel): Promise<CalendarView> {

@@ -1,7 +1,7 @@
 import { Readable, type Writable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { Injectable } from '@nestjs/common';
-import { Transaction } from 'sequelize';
+import { QueryTypes, Transaction } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
 import { ZipFile } from 'yazl';
 import type { Trace } from '@vendu/core';
@@ -36,7 +36,10 @@ export class ExportService {
       { isolationLevel: Transaction.ISOLATION_LEVELS.REPEATABLE_READ, readOnly: true },
       async (transaction) => {
         // The first look at a table sets the moment that all of them are read as of.
-        await this.sequelize.query('SELECT 1 FROM house LIMIT 1', { transaction });
+        await this.sequelize.query('SELECT 1 FROM house LIMIT 1', {
+          type: QueryTypes.SELECT,
+          transaction,
+        });
         const zip = new ZipFile();
         // A reader that breaks off ends it all: nobody waits for files that are not fetched.
         await Promise.all([pipeline(zip.outputStream, out), this.fill(zip, now, transaction)]);
