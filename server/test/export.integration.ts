@@ -96,6 +96,8 @@ describe('everything of a lab in one file', () => {
   });
 
   it('describes its tables, and they are as described: names, types, keys, and as many rows as there are', async () => {
+    // A resource is a file of the package.
+    for (const { path } of description().resources) expect([path, files.has(path)]).toEqual([path, true]);
     const tables = description().resources.filter(({ schema }) => schema !== undefined);
     expect(tables.length).toBeGreaterThan(25);
     const idsOf = new Map<string, Set<string>>();

@@ -96,6 +96,8 @@ describe('what is public', () => {
     expect(now.alarms[0]).toMatchObject({ brewId: off.id, signals: ['beyond-3-sigma', 'beyond-limit'] });
     // Nobody of its proof brewed it, and nothing else changed.
     expect(now.cause).toMatchObject({ kind: 'hand' });
+    const { due } = (await app.barista.get(`/api/lots/${recipe.lot.id}`)).body as LotView;
+    expect(due).toEqual({ action: 'recheck', isPressing: true });
     const [first] = (await listed()).recipes.filter(({ lotName }) => lotName === 'Goes off');
     expect(first?.alarms).toHaveLength(2);
     await brewed(app.barista, recipe, 1.31, elsewhere);

@@ -151,14 +151,13 @@ function secondHands(counted: readonly ProofBrew[], { checklist, author }: Proof
   const others = counted.filter(({ by }) => by !== firstHands);
   // What the bench says besides is no part of what a stranger has; and who wrote the recipe knows more than its card.
   const fromCard = counted.filter((brew) => brew.fromCard && brew.by !== author);
-  const judged = fromCard.map((brew) => ({
-    brew,
-    ...nearest(
+  const judged = fromCard.map((brew) =>
+    nearest(
       [brew],
       counted.filter(({ by }) => by !== brew.by),
       checklist,
     ),
-  }));
+  );
   const near = judged.flatMap((each) => each.near);
   const offBy = near.length > 0 ? [] : (judged.at(-1)?.offBy ?? []);
   return {

@@ -16,6 +16,11 @@ import { tableRows } from './table-rows.js';
 const TRACES_AT_ONCE = 20;
 const LOGS_AT_ONCE = 500;
 
+const LOGS: OtherFile = {
+  path: 'brew-logs.jsonl',
+  title: 'The logs of brews: one entry a line, in the order told',
+};
+
 const text = (name: string): Field => ({ name, type: 'string', isRequired: true });
 
 /** Everything of a lab as one file that other programs can read, as it was at one moment. */
@@ -49,11 +54,7 @@ export class ExportService {
 
   private async fill(zip: ZipFile, now: Date, transaction: Transaction): Promise<void> {
     const tables = await exportedTables(this.sequelize);
-    const others: OtherFile[] = [
-      { path: 'brew-logs.jsonl', title: 'The logs of brews: one entry a line, in the order told' },
-      { path: 'recipes/', title: 'Each version of each recipe as a file that can be read in again' },
-    ];
-    const description = dataPackage([...tables, TRACES], others, now);
+    const description = dataPackage([...tables, TRACES], [LOGS], now);
     zip.addBuffer(Buffer.from(JSON.stringify(description, null, 2)), 'datapackage.json');
     zip.addBuffer(Buffer.from(README), 'README.txt');
     for (const table of tables) {
@@ -129,6 +130,7 @@ datapackage.json describes the tables (Frictionless Data Package with Table Sche
 CSV files are UTF-8, comma-separated, with the names of their columns first. An empty cell is a missing value.
 A text that begins with = + - @ a tab or an apostrophe has an apostrophe before it, so that a spreadsheet takes no text
 for a formula: take one apostrophe away when reading it in. Columns described as JSON hold JSON. Moments are UTC.
+recipes/ has each version of each recipe as a file that can be read in again.
 
 Left out: ${Object.entries(LEFT_OUT.tables)
   .map(([table, why]) => `${table} (${why})`)

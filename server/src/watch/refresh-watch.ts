@@ -49,10 +49,10 @@ function stateOf({ recipeId, recipeVersionId, versionNumber, due, alarms, phases
   };
 }
 
-/** A new batch or other kit asks at once. */
-function dueOf({ dueOn, reasons }: WatchState): string {
+/** A new batch, other kit, and a cup that went off ask at once. */
+function dueOf({ dueOn, reasons, alarms }: WatchState): string {
   const today = new Date().toISOString().slice(0, 10);
-  return reasons.length > 0 && today < dueOn ? today : dueOn;
+  return (reasons.length > 0 || alarms.length > 0) && today < dueOn ? today : dueOn;
 }
 
 function shiftOf(phase: WatchView['phases'][number] | undefined): KeptShift | null {
