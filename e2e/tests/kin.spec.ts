@@ -28,7 +28,9 @@ test('a recipe of last year’s lot is carried over to this year’s, with what 
   await expect(kin).toContainText('This lot is natural, not washed; 2026, not 2025.');
   await kin.getByRole('button', { name: 'Brew it like this' }).click();
   await expect(page).toHaveURL(/\/recipes\/\d+$/);
-  await expect(page.getByRole('heading', { name: /Slope of this year/ })).toBeVisible();
+  // The page left behind is headed by the lot, this one by the recipe, with the lot above it.
+  await expect(page.getByRole('heading', { level: 1, name: /version 1/ })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Slope of this year' })).toBeVisible();
   await expect(
     page.getByText('Like Slope of last year, version 1; this lot is natural, not washed; 2026, not 2025'),
   ).toBeVisible();
