@@ -18,7 +18,7 @@ const WEB_FLOORS = [
   ['board', 'saving', 'extractionMap'],
   ['session'],
   ['kit', 'schools', 'publications', 'tasting'],
-  ['proof', 'watch'],
+  ['proof', 'watch', 'reports', 'inAndOut'],
   ['bench'],
   ['brews', 'practice'],
   ['recipes'],

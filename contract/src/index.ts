@@ -24,3 +24,5 @@ export * from './watch/watch.js';
 export * from './today/today.js';
 export * from './handover/handover.js';
 export * from './calendar/calendar.js';
+export * from './reports/reports.js';
+export * from './tokens/tokens.js';

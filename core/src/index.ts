@@ -440,3 +440,21 @@ export {
 export { type DayTask } from './day/followUps.js';
 export { planDay, type DayInput, type DayPlan } from './day/planDay.js';
 export { launchOutlook, outlookWords, type LaunchHistory, type LaunchOutlook } from './day/launchOutlook.js';
+export {
+  REPORT_WORDS,
+  REPORTS,
+  type Report,
+  type ReportCell,
+  type ReportChart,
+  type ReportColumn,
+  type ReportName,
+  type ReportPoint,
+  type ReportRow,
+} from './reports/report.js';
+export { dialInReport, type LotDialledIn } from './reports/dialIn.js';
+export { forecastReport, type ChangeBrewed } from './reports/forecastError.js';
+export { hitRateReport, type HitRates } from './reports/hitRates.js';
+export { tasterReport } from './reports/tasters.js';
+export { repeatingReport, type VersionProven } from './reports/repeating.js';
+export { grinderReport, type LastRecheck } from './reports/grinders.js';
+export { coffeeUsedReport, type LotUse } from './reports/coffeeUsed.js';

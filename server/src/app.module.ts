@@ -21,9 +21,12 @@ import { HomeResultsModule } from './home-results/home-results.module.js';
 import { PublicPageModule } from './public-page/public-page.module.js';
 import { PublicationsModule } from './publications/publications.module.js';
 import { RecipesModule } from './recipes/recipes.module.js';
+import { ReportsModule } from './reports/reports.module.js';
 import { RunningBrewsModule } from './running-brews/running-brews.module.js';
 import { withoutSecret } from './instrument-feeds/without-secret.js';
 import { InstrumentFeedsModule } from './instrument-feeds/instrument-feeds.module.js';
+import { FollowModule } from './follow/follow.module.js';
+import { TokensModule } from './tokens/tokens.module.js';
 import { TodayModule } from './today/today.module.js';
 import { WatchModule } from './watch/watch.module.js';
 import { WritingModule } from './writing/writing.module.js';
@@ -73,9 +76,12 @@ export class AppModule {
         TodayModule,
         HandoverModule,
         CalendarModule,
+        TokensModule,
+        FollowModule,
         HomeResultsModule,
         ChangesModule,
         TastersModule,
+        ReportsModule,
         FilesModule,
         ExportModule,
         PaperModule,

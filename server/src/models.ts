@@ -34,6 +34,7 @@ import { TraceModel } from './brews/trace.model.js';
 import { PracticeRunModel } from './practice/practice-run.model.js';
 import { RunningBrewModel } from './running-brews/running-brew.model.js';
 import { RequestKeyModel } from './writing/request-key.model.js';
+import { TokenModel } from './tokens/token.model.js';
 import { SessionModel } from './session/session.model.js';
 
 /** Every table of the application, for the one connection. */
@@ -73,5 +74,6 @@ export const MODELS: ModelCtor[] = [
   HomeResultModel,
   HandoverNoteModel,
   CalendarModel,
+  TokenModel,
   RequestKeyModel,
 ];

@@ -91,6 +91,15 @@ export const LOT_FIGURES = {
     hint: 'of the green: keeps at 0.45 to 0.60',
     alsoCalled: ['aw'],
   },
+  pricePerKg: {
+    label: 'Price',
+    unit: 'a kg',
+    min: 0,
+    max: 100_000,
+    decimals: 2,
+    hint: 'of the green, in your own money: reports reckon with it',
+    alsoCalled: ['Price per kg', 'Price/kg', 'Cost per kg'],
+  },
 } as const satisfies Record<string, FigureField>;
 export type LotFigure = keyof typeof LOT_FIGURES;
 

@@ -109,6 +109,10 @@ export class LotFactsDto implements Record<LotText, string>, Record<LotFigure, n
   @NumberBetween(LOT_FIGURES.waterActivity)
   waterActivity: number | null = null;
 
+  @ValidateIf(isGiven)
+  @NumberBetween(LOT_FIGURES.pricePerKg)
+  pricePerKg: number | null = null;
+
   @TextUpTo(LOT_TEXTS.screenSize)
   screenSize: string = '';
 

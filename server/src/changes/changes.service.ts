@@ -8,6 +8,9 @@ import { PersonModel } from '../people/person.model.js';
 import { ChangeModel } from '../recipes/change.model.js';
 import { RecipeVersionModel } from '../recipes/recipe-version.model.js';
 
+const CHANGES_SEEN =
+  'changes JOIN brews AS seen_in ON seen_in.id = changes.after_brew_id AND seen_in.started_at >= :since';
+
 /** Sums as the database answers them. */
 interface Counted {
   told: string | number | null;
@@ -45,20 +48,29 @@ export class ChangesService {
     }));
   }
 
-  /** How often what was expected came, over all lots: of the model, of each rule, of everybody's own changes. */
-  async scores(): Promise<ScoresView> {
+  /**
+   * How often what was expected came, over all lots: of the model, of each rule, of everybody's own changes.
+   *
+   * @param since - of what was brewed from then on; of everything if left out
+   */
+  async scores(since = new Date(0)): Promise<ScoresView> {
     const [model, rules, people] = await Promise.all([
-      this.counted<Counted>('SELECT SUM(figures_told) AS told, SUM(figures_came) AS came FROM changes'),
+      this.counted<Counted>(
+        `SELECT SUM(figures_told) AS told, SUM(figures_came) AS came FROM ${CHANGES_SEEN}`,
+        since,
+      ),
       this.counted<Counted & { ruleId: string }>(
-        `SELECT rule_id AS ruleId, SUM(hopes_told) AS told, SUM(hopes_came) AS came FROM changes
+        `SELECT rule_id AS ruleId, SUM(hopes_told) AS told, SUM(hopes_came) AS came FROM ${CHANGES_SEEN}
         WHERE rule_id IS NOT NULL GROUP BY rule_id HAVING told > 0 ORDER BY told DESC, rule_id`,
+        since,
       ),
       this.counted<Counted & { personId: number; name: string }>(
         `SELECT people.id AS personId, people.name, SUM(hopes_told) AS told, SUM(hopes_came) AS came
-        FROM changes
+        FROM ${CHANGES_SEEN}
         JOIN recipe_versions AS versions ON versions.id = changes.recipe_version_id
         JOIN people ON people.id = versions.created_by
         WHERE is_own GROUP BY people.id, people.name HAVING told > 0 ORDER BY people.name`,
+        since,
       ),
     ]);
     return {
@@ -68,8 +80,8 @@ export class ChangesService {
     };
   }
 
-  private counted<T extends object>(statement: string): Promise<T[]> {
-    return this.sequelize.query<T>(statement, { type: QueryTypes.SELECT });
+  private counted<T extends object>(statement: string, since: Date): Promise<T[]> {
+    return this.sequelize.query<T>(statement, { type: QueryTypes.SELECT, replacements: { since } });
   }
 }
 

@@ -103,6 +103,9 @@ export async function loadDemo(sequelize: Sequelize): Promise<boolean> {
   return true;
 }
 
+/** Between the green's arrival and its first roast. */
+const GREEN_DAYS = 4;
+
 async function loadLot(sequelize: Sequelize, lot: DemoLot, ground: Ground): Promise<void> {
   const creator = at(ground.people, 1);
   const row = await LotModel.create({
@@ -112,6 +115,8 @@ async function loadLot(sequelize: Sequelize, lot: DemoLot, ground: Ground): Prom
     launchOn: lot.launchInDays === null ? null : dateDaysAgo(-lot.launchInDays),
     stockAt: momentDaysAgo(lot.roastedDaysAgo, 7),
     createdBy: creator.id,
+    // Its green was there before it was roasted.
+    createdAt: momentDaysAgo(lot.roastedDaysAgo + GREEN_DAYS, 9),
   });
   const roastedOn = dateDaysAgo(lot.roastedDaysAgo);
   const batch = await RoastBatchModel.create({ lotId: row.id, roastedOn, level: lot.roastLevel });

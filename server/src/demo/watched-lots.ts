@@ -54,6 +54,7 @@ export const WATCHED_LOTS: DemoLot[] = [
   {
     facts: {
       name: 'Kisalo Terrace',
+      pricePerKg: 8.9,
       country: 'UG',
       region: 'Eastern mountain slopes',
       farm: 'Terrace washing station',
@@ -83,6 +84,7 @@ export const WATCHED_LOTS: DemoLot[] = [
   {
     facts: {
       name: 'Mutwenzi Hill',
+      pricePerKg: 9.4,
       country: 'BI',
       region: 'Northern hills',
       farm: 'Mutwenzi washing station',

@@ -7,7 +7,7 @@ import { ZipFile } from 'yazl';
 import type { Trace } from '@vendu/core';
 import { parsedJson } from '../database/raw-row.js';
 import { FilesService } from '../files/files.service.js';
-import { csvOf } from './csv.js';
+import { csvOf } from '../files/csv.js';
 import { dataPackage, TRACES, type OtherFile } from './data-package.js';
 import { exportedTables, LEFT_OUT, type Field } from './exported-tables.js';
 import { tableRows } from './table-rows.js';

@@ -27,6 +27,7 @@ export const LEFT_OUT = {
     migrations: 'steps of the schema',
     migration_steps: 'statements of the steps',
     calendars: 'addresses of calendars',
+    tokens: 'keys of programs',
     traces: 'in traces.csv, a line for each reading of a scale',
     brew_entries: 'in brew-logs.jsonl, a line for each entry',
   } as Record<string, string>,

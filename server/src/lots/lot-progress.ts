@@ -16,9 +16,6 @@ interface Counted {
 const REAL = 'brews.is_simulated = FALSE';
 const COUNTS = `${REAL} AND brews.set_aside_at IS NULL`;
 
-/** Doses count from the plan where nobody weighed them; what a sieve took is gone as well. */
-const TAKEN_G = `COALESCE(brews.dose_g, JSON_VALUE(brews.plan, '$.doseG')) + COALESCE(brews.fines_g, 0)`;
-
 /**
  * Brings what the list of lots is filtered and sorted by up to what was done: stage, brews, grams, dates. It
  * is always computed afresh from the records, never counted up, so a missed call is mended by the next.
@@ -31,9 +28,9 @@ export async function refreshLotProgress(sequelize: Sequelize, lotIds?: readonly
   await sequelize.query(
     `UPDATE lots SET
       brew_count = (SELECT COUNT(*) FROM brews WHERE brews.lot_id = lots.id AND ${COUNTS}),
-      brewed_g = (SELECT COALESCE(SUM(${TAKEN_G}), 0) FROM brews WHERE brews.lot_id = lots.id AND ${REAL}),
+      brewed_g = (SELECT COALESCE(SUM(brews.taken_g), 0) FROM brews WHERE brews.lot_id = lots.id AND ${REAL}),
       left_g = stock_g - (
-        SELECT COALESCE(SUM(${TAKEN_G}), 0) FROM brews
+        SELECT COALESCE(SUM(brews.taken_g), 0) FROM brews
         WHERE brews.lot_id = lots.id AND ${REAL} AND brews.created_at >= COALESCE(lots.stock_at, lots.created_at)),
       last_brewed_at = (SELECT MAX(started_at) FROM brews WHERE brews.lot_id = lots.id AND ${COUNTS}),
       latest_roasted_on = (SELECT COALESCE(MAX(IF(is_sample, NULL, roasted_on)), MAX(roasted_on))

@@ -36,6 +36,7 @@ export class LotModel
   @DecimalColumn(5, 1) declare densityGPerL: number | null;
   @DecimalColumn(4, 2) declare moisturePercent: number | null;
   @DecimalColumn(4, 3) declare waterActivity: number | null;
+  @DecimalColumn(8, 2) declare pricePerKg: number | null;
   @Column(DataType.STRING) declare screenSize: CreationOptional<string>;
   @Column(DataType.STRING) declare greenLook: CreationOptional<string>;
   @Column(DataType.STRING) declare harvest: string;
@@ -67,5 +68,6 @@ export class LotModel
   @Column(DataType.DATEONLY) declare latestRoastedOn: string | null;
   @Column(DataType.INTEGER) declare createdBy: number;
   declare revision: CreationOptional<number>;
+  declare createdAt: CreationOptional<Date>;
   @HasMany(() => RoastBatchModel, 'lotId') declare roastBatches: NonAttribute<RoastBatchModel[]>;
 }

@@ -10,6 +10,7 @@ import type { Request } from 'express';
 import { PeopleService } from '../people/people.service.js';
 import type { PersonModel } from '../people/person.model.js';
 import { ProblemError } from '../problem/problem-error.js';
+import { TokenAccess } from '../tokens/token-access.js';
 
 const VISITORS_TOO = 'visitorsToo';
 const LEAD_ONLY = 'leadOnly';
@@ -33,6 +34,7 @@ export class AccessGuard implements CanActivate {
   constructor(
     private readonly reflector: Reflector,
     private readonly people: PeopleService,
+    private readonly tokens: TokenAccess,
   ) {}
 
   async canActivate(context: ExecutionContext): Promise<boolean> {
@@ -40,8 +42,7 @@ export class AccessGuard implements CanActivate {
       this.reflector.getAllAndOverride<boolean>(key, [context.getHandler(), context.getClass()]);
     const request = context.switchToHttp().getRequest<RequestOfPerson>();
     if (marked(VISITORS_TOO)) return true;
-    const { personId } = request.session;
-    const person = personId === undefined ? null : await this.people.byId(personId);
+    const person = (await this.tokens.personOf(request)) ?? (await this.personOfSession(request));
     if (!person)
       throw new ProblemError('not-signed-in', 'Sign in to continue; what you typed stays on this device.');
     if (marked(LEAD_ONLY) && person.role !== 'lead') {
@@ -49,5 +50,9 @@ export class AccessGuard implements CanActivate {
     }
     request.person = person;
     return true;
+  }
+
+  private async personOfSession({ session }: Request): Promise<PersonModel | null> {
+    return session.personId === undefined ? null : this.people.byId(session.personId);
   }
 }

@@ -4,6 +4,7 @@ import { ThrottlerModule } from '@nestjs/throttler';
 import type { Configuration } from '../configuration.js';
 import { CONFIGURATION } from '../configuration.token.js';
 import { PeopleModule } from '../people/people.module.js';
+import { TokenAccess } from '../tokens/token-access.js';
 import { AccessGuard } from './access.js';
 import { LiveStreams } from './live-streams.js';
 import { SessionController } from './session.controller.js';
@@ -19,6 +20,6 @@ import { SessionService } from './session.service.js';
   ],
   controllers: [SessionController],
   exports: [LiveStreams],
-  providers: [SessionService, LiveStreams, { provide: APP_GUARD, useClass: AccessGuard }],
+  providers: [SessionService, TokenAccess, LiveStreams, { provide: APP_GUARD, useClass: AccessGuard }],
 })
 export class SessionModule {}

@@ -43,7 +43,17 @@ function isAnswer({ status }: FetchBaseQueryError): boolean {
 }
 
 /** What answers are about: a change names those that may have changed with it. */
-export const TAGS = ['Practice', 'Running', 'Session', 'Kit', 'Lot', 'Recipe', 'Brew', 'Published'] as const;
+export const TAGS = [
+  'Practice',
+  'Running',
+  'Session',
+  'Kit',
+  'Lot',
+  'Recipe',
+  'Brew',
+  'Published',
+  'Token',
+] as const;
 
 /** The one API of the server; each feature adds its endpoints to it. */
 export const api = createApi({

@@ -40,10 +40,12 @@ export function Frame() {
           <Place to="/watch" alsoAt={/^\/recipes\/\d+\/watch/}>
             Watch
           </Place>
+          <Place to="/reports">Reports</Place>
           <Place to="/kit">Kit</Place>
           <Place to="/schools">House style</Place>
           <Place to="/practice">Practice</Place>
           <Place to="/r">Published</Place>
+          <Place to="/in-and-out">In and out</Place>
         </nav>
         <div className="ml-auto flex items-center gap-x-2 text-small">
           <span className="hidden min-[420px]:inline">

@@ -240,6 +240,7 @@ const PLACE = {
   variety: 'origin',
   harvest: 'origin',
   supplier: 'origin',
+  pricePerKg: 'origin',
   densityGPerL: 'green',
   moisturePercent: 'green',
   waterActivity: 'green',

@@ -3,7 +3,6 @@ import { useRef } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { LOTS_PER_PAGE, type LotsQueryDto } from '@vendu/contract';
 import { troubleOf } from '../api/problem';
-import { useSessionQuery } from '../session/sessionApi';
 import { Button, ButtonLink } from '../ui/Button';
 import { Loading } from '../ui/Loading';
 import { Unavailable } from '../ui/Unavailable';
@@ -19,7 +18,6 @@ export function LotsPage() {
   const query = lotsQueryOf(address);
   // What is on screen stays while the next page comes.
   const { data, error, isLoading, refetch } = useLotsQuery(query);
-  const isLead = useSessionQuery().data?.person?.role === 'lead';
   const navigate = useNavigate();
   const searchField = useRef<HTMLInputElement>(null);
   useShortcut('n', () => void navigate('/lots/new'));
@@ -37,15 +35,6 @@ export function LotsPage() {
         <h1 className="grow text-title font-bold">
           Lots <span className="font-normal text-quiet">{allLots}</span>
         </h1>
-        {isLead && (
-          <a
-            href="/api/export/lab.zip"
-            download
-            className="inline-flex min-h-9 items-center px-3 text-small font-semibold text-quiet hover:text-ink"
-          >
-            Export everything
-          </a>
-        )}
         <ButtonLink to="/lots/import" weight="quiet">
           Import from CSV
         </ButtonLink>

@@ -38,6 +38,12 @@ export function PublishedPage() {
             <PublishedRecipe key={recipe.slug} recipe={recipe} />
           ))}
         </ul>
+        <p className="mt-6 text-small text-quiet">
+          What is new, in a reader of feeds:{' '}
+          <a href="/api/published.atom" className="underline underline-offset-3">
+            published.atom
+          </a>
+        </p>
         {last > 1 && (
           <nav aria-label="Pages" className="mt-4 flex items-center gap-3 text-small">
             <Button disabled={page <= 1} onClick={() => turn(page - 1)}>

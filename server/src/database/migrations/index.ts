@@ -12,6 +12,8 @@ import { elevationWord } from './0013-elevation-word.js';
 import { fines } from './0014-fines.js';
 import { greenByEye } from './0016-green-by-eye.js';
 import { calendars } from './0029-calendars.js';
+import { reports } from './0030-reports.js';
+import { tokens } from './0031-tokens.js';
 import { handover } from './0028-handover.js';
 import { watch } from './0027-watch.js';
 import { editions } from './0026-editions.js';
@@ -60,4 +62,6 @@ export const MIGRATIONS: readonly Migration[] = [
   watch,
   handover,
   calendars,
+  reports,
+  tokens,
 ];

@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import type { Field } from './exported-tables.js';
+import type { Field } from '../export/exported-tables.js';
 
 const NEW_LINE = '\r\n';
 /** What a spreadsheet would take for a formula; an apostrophe too, so that one that was added can be told. */

@@ -1,0 +1,16 @@
+import type { Migration } from './migration.js';
+
+/**
+ * What reports sum up is there without reading a plan: brews by day, and the coffee that each took. Doses count from the
+ * plan where nobody weighed them; what a sieve took is gone as well. A lot may have the price of its green.
+ */
+export const reports: Migration = {
+  name: '0030-reports',
+  statements: [
+    `ALTER TABLE brews
+      ADD COLUMN taken_g DECIMAL(6,1) AS
+        (COALESCE(dose_g, JSON_VALUE(plan, '$.doseG')) + COALESCE(fines_g, 0)) PERSISTENT,
+      ADD INDEX brews_by_day (started_at, lot_id)`,
+    `ALTER TABLE lots ADD COLUMN price_per_kg DECIMAL(8,2) NULL`,
+  ],
+};

@@ -1,0 +1,31 @@
+import { Body, Controller, Delete, Get, Param, Post, Put } from '@nestjs/common';
+import { NewTokenDto, type NewTokenView, type TokenView } from '@vendu/contract';
+import type { PersonModel } from '../people/person.model.js';
+import { IdPipe } from '../problem/id.pipe.js';
+import { SignedIn } from '../session/access.js';
+import { TokensService } from './tokens.service.js';
+
+@Controller('tokens')
+export class TokensController {
+  constructor(private readonly service: TokensService) {}
+
+  @Get()
+  all(@SignedIn() person: PersonModel): Promise<TokenView[]> {
+    return this.service.of(person);
+  }
+
+  @Post()
+  make(@Body() token: NewTokenDto, @SignedIn() person: PersonModel): Promise<NewTokenView> {
+    return this.service.make(token, person);
+  }
+
+  @Put(':tokenId/ended')
+  end(@Param('tokenId', IdPipe) id: number, @SignedIn() person: PersonModel): Promise<TokenView> {
+    return this.service.setEnded(id, true, person);
+  }
+
+  @Delete(':tokenId/ended')
+  goOn(@Param('tokenId', IdPipe) id: number, @SignedIn() person: PersonModel): Promise<TokenView> {
+    return this.service.setEnded(id, false, person);
+  }
+}

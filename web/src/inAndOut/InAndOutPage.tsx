@@ -1,0 +1,52 @@
+import { useSessionQuery } from '../session/sessionApi';
+import { ButtonLink } from '../ui/Button';
+import { Tokens } from './Tokens';
+
+/** The doors of a lab: what leaves it, what comes in, and which programs may ask it. */
+export function InAndOutPage() {
+  const isLead = useSessionQuery().data?.person?.role === 'lead';
+  return (
+    <>
+      <h1 className="mb-5 text-title font-bold">In and out</h1>
+      <div className="grid grid-cols-1 gap-x-12 gap-y-8 lg:grid-cols-[minmax(0,24rem)_minmax(0,1fr)]">
+        <div className="flex flex-col gap-8">
+          <section>
+            <h2 className="heading mb-2">Everything out</h2>
+            <p className="mb-2 text-small text-quiet">
+              All lots, recipes, brews and what was measured and tasted, as one file that other programs read:
+              tables with their description, traces, logs, recipes.
+            </p>
+            {isLead ? (
+              <a
+                href="/api/export/lab.zip"
+                download
+                className="inline-flex min-h-9 items-center rounded-edge border border-edge px-3 text-small font-semibold hover:border-ink"
+              >
+                Export everything
+              </a>
+            ) : (
+              <p className="text-small">A lead can export it.</p>
+            )}
+          </section>
+          <section>
+            <h2 className="heading mb-2">Lots in</h2>
+            <p className="mb-2 text-small text-quiet">
+              A table of lots from a spreadsheet, its columns matched by hand.
+            </p>
+            <ButtonLink to="/lots/import">Import from CSV</ButtonLink>
+          </section>
+          <section>
+            <h2 className="heading mb-2">For readers of feeds</h2>
+            <p className="text-small text-quiet">
+              What became public, what changed in it and what was recalled, for everybody:{' '}
+              <a href="/api/published.atom" className="text-ink underline underline-offset-3">
+                published.atom
+              </a>
+            </p>
+          </section>
+        </div>
+        <Tokens />
+      </div>
+    </>
+  );
+}
