@@ -71,6 +71,8 @@ for (const [name, path, landmark] of [
   ['lots', '/lots', /^Lots/],
   ['watch', '/watch', /^Watch/],
   ['watched recipe', '/recipes/6/watch', /went off$/],
+  ['report', '/reports/dial-in', 'To a recipe'],
+  ['in and out', '/in-and-out', 'In and out'],
   ['new lot', '/lots/new', 'Add a lot'],
   ['import', '/lots/import', 'Import from CSV'],
   ['starting recipe', '/lots/5/start', /^Starting recipe/],

@@ -71,7 +71,8 @@ test('the card weighs little, and opens without a network after the first visit'
   await expect(page.getByRole('button', { name: 'Start with the first pour' })).toBeVisible();
   await page.waitForFunction(async () => {
     const kept = await (await caches.open('cards')).match(location.pathname);
-    return kept !== undefined && navigator.serviceWorker.controller !== null;
+    // A worker takes its pages over before it is up.
+    return kept !== undefined && navigator.serviceWorker.controller?.state === 'activated';
   });
   const all = Object.values(bytes).reduce((sum, each) => sum + each, 0);
   console.log(
