@@ -39,6 +39,8 @@ export default defineConfig({
           name: 'integration',
           include: ['{server,cli}/test/**/*.integration.ts'],
           globalSetup: ['server/test/support/demo-copy.ts'],
+          // One file after the other in a process: each opens an application of its own, on the server loaded once.
+          isolate: false,
           maxWorkers: 2,
           sequence: { groupOrder: 2 },
           testTimeout: 20_000,

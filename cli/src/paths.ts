@@ -9,6 +9,8 @@ export const ROOT = join(dirname(fileURLToPath(import.meta.url)), '..', '..');
 export type Profile = 'demo' | 'dev' | 'test' | 'kill' | 'trust';
 
 export interface ProfilePaths {
+  /** Nobody misses its data after the machine went down: it need not wait for the disk. */
+  isThrownAway: boolean;
   folder: string;
   /** Where data and files of the database are: the folder above, or elsewhere where that cannot be. */
   home: string;
@@ -29,6 +31,7 @@ export function profilePaths(profile: Profile, root = ROOT): ProfilePaths {
   const home = databaseHome(folder);
   const databaseFolder = join(home, 'database');
   return {
+    isThrownAway: profile === 'test',
     folder,
     home,
     dataFolder: join(home, 'data'),

@@ -37,9 +37,9 @@ describe('the feed of what is public', () => {
     const lot = await takeInLot(app.barista, { name: 'Followed “Hill” & <Slope>' });
     const first = await publish(await startRecipe(app.barista, lot.id));
     expect((await feed()).items[0]).toMatchObject({
-      title: 'Followed “Hill” & <Slope>, Kittiwake cone, version 1',
+      title: 'Followed “Hill” &amp; &lt;Slope&gt;, Kittiwake cone, version 1',
       link: `${app.url}/r/${first.publications[0]!.slug}`,
-      contentSnippet: 'Sweet & <clear>',
+      summary: 'Sweet &amp; &lt;clear&gt;',
     });
 
     const { plan, number } = first.versions[0]!;
@@ -50,7 +50,7 @@ describe('the feed of what is public', () => {
     const second = await publish(JSON.parse(text) as RecipeView);
     const [newest, before] = (await feed()).items;
     expect(newest!.title).toMatch(/version 2$/);
-    expect(newest!.contentSnippet).toMatch(/^Changed: grind \d+ µm → \d+ µm\.$/);
+    expect(newest!.summary).toMatch(/^Changed: grind \d+ µm → \d+ µm\.$/);
     expect(before!.title).toMatch(/version 1$/);
     expect(new Set((await feed()).items.map(({ id }) => id as string)).size).toBe(
       (await feed()).items.length,
@@ -58,8 +58,8 @@ describe('the feed of what is public', () => {
 
     await app.lead.delete(`/api/publications/${second.publications[0]!.id}`).expect(200);
     expect((await feed()).items[0]).toMatchObject({
-      title: 'Followed “Hill” & <Slope>, Kittiwake cone, version 2: recalled',
-      contentSnippet: expect.stringContaining('Recalled by the house') as unknown,
+      title: 'Followed “Hill” &amp; &lt;Slope&gt;, Kittiwake cone, version 2: recalled',
+      summary: expect.stringContaining('Recalled by the house') as unknown,
     });
   });
 });

@@ -43,7 +43,7 @@ export class FollowService {
     const feed = new Feed({
       id: `${origin}/r`,
       link: `${origin}/r`,
-      title: first ? `${first.house}: filter recipes` : 'Filter recipes',
+      title: first ? asHtml(`${first.house}: filter recipes`) : 'Filter recipes',
       copyright: '',
       feedLinks: { atom: `${origin}/api/published.atom` },
       // A lab without publications has been so since it has been.
@@ -53,8 +53,8 @@ export class FollowService {
       feed.addItem({
         id: `${origin}/r/${slug}#publication-${id}`,
         link: `${origin}/r/${slug}`,
-        title,
-        description: words,
+        title: asHtml(title),
+        description: asHtml(words),
         date: at,
         published: publishedAt,
       });
@@ -93,3 +93,7 @@ export class FollowService {
     return row?.card ?? null;
   }
 }
+
+/** Readers take what an entry says for HTML: what somebody wrote must stay words there. */
+const asHtml = (words: string) =>
+  words.replaceAll('&', '&amp;').replaceAll('<', '&lt;').replaceAll('>', '&gt;');
