@@ -26,3 +26,4 @@ export * from './handover/handover.js';
 export * from './calendar/calendar.js';
 export * from './reports/reports.js';
 export * from './tokens/tokens.js';
+export * from './webhooks/webhooks.js';

@@ -26,6 +26,7 @@ import { RunningBrewsModule } from './running-brews/running-brews.module.js';
 import { withoutSecret } from './instrument-feeds/without-secret.js';
 import { InstrumentFeedsModule } from './instrument-feeds/instrument-feeds.module.js';
 import { FollowModule } from './follow/follow.module.js';
+import { WebhooksModule } from './webhooks/webhooks.module.js';
 import { TokensModule } from './tokens/tokens.module.js';
 import { TodayModule } from './today/today.module.js';
 import { WatchModule } from './watch/watch.module.js';
@@ -77,6 +78,7 @@ export class AppModule {
         HandoverModule,
         CalendarModule,
         TokensModule,
+        WebhooksModule,
         FollowModule,
         HomeResultsModule,
         ChangesModule,

@@ -34,6 +34,8 @@ import { TraceModel } from './brews/trace.model.js';
 import { PracticeRunModel } from './practice/practice-run.model.js';
 import { RunningBrewModel } from './running-brews/running-brew.model.js';
 import { RequestKeyModel } from './writing/request-key.model.js';
+import { WebhookModel } from './webhooks/webhook.model.js';
+import { WebhookDeliveryModel } from './webhooks/webhook-delivery.model.js';
 import { TokenModel } from './tokens/token.model.js';
 import { SessionModel } from './session/session.model.js';
 
@@ -75,5 +77,7 @@ export const MODELS: ModelCtor[] = [
   HandoverNoteModel,
   CalendarModel,
   TokenModel,
+  WebhookModel,
+  WebhookDeliveryModel,
   RequestKeyModel,
 ];

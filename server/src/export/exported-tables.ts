@@ -28,6 +28,8 @@ export const LEFT_OUT = {
     migration_steps: 'statements of the steps',
     calendars: 'addresses of calendars',
     tokens: 'keys of programs',
+    webhooks: 'addresses that are told, with their secrets',
+    webhook_deliveries: 'what they were told',
     traces: 'in traces.csv, a line for each reading of a scale',
     brew_entries: 'in brew-logs.jsonl, a line for each entry',
   } as Record<string, string>,

@@ -28,6 +28,7 @@ import { refuseMove } from '../recipes/version-life.js';
 import { RecipesService } from '../recipes/recipes.service.js';
 import { parsedJson } from '../database/raw-row.js';
 import type { RequestKeyOf } from '../writing/request-key.js';
+import { WebhookQueue } from '../webhooks/webhook-queue.js';
 import { Writing } from '../writing/writing.js';
 import { cardChanges, composeCard } from './published-card.js';
 import { proofOn, CardContentsService } from './card-contents.js';
@@ -49,6 +50,7 @@ export class PublicationsService {
     private readonly contents: CardContentsService,
     private readonly proof: ProofService,
     private readonly writing: Writing,
+    private readonly news: WebhookQueue,
   ) {}
 
   /**
@@ -98,6 +100,7 @@ export class PublicationsService {
         publishedBy: person.id,
         createdAt: now,
       });
+      await this.tell('published', recipe, version.number);
       return id;
     };
     await this.writing.onLot(await lotIdOf(recipeId), publishIt, request);
@@ -112,8 +115,24 @@ export class PublicationsService {
       const version = await RecipeVersionModel.findByPk(row.recipeVersionId, { rejectOnEmpty: true });
       await refuseMove(version, isWithdrawn ? 'withdraw' : 'restore');
       await row.update({ withdrawnAt: isWithdrawn ? new Date() : null, isRecalled: isWithdrawn });
+      await this.tell(
+        isWithdrawn ? 'recalled' : 'published',
+        await recipeWithParts(recipeId),
+        version.number,
+      );
     });
     return this.recipes.read(recipeId);
+  }
+
+  private tell(event: 'published' | 'recalled', recipe: RecipeModel, versionNumber: number): Promise<void> {
+    const { lot, brewer } = recipe;
+    return this.news.tell({
+      event,
+      lot: { id: lot.id, name: lot.name },
+      recipe: { id: recipe.id, brewer: brewer.name, versionNumber },
+      words: `${lot.name}, ${brewer.name}, version ${versionNumber} ${event === 'published' ? 'is public' : 'was recalled'}.`,
+      path: `/r/${recipe.slug ?? ''}`,
+    });
   }
 
   async page({ page }: PublishedQueryDto): Promise<PublishedPageView> {

@@ -1,24 +1,37 @@
 import { QueryTypes } from 'sequelize';
 import type { Sequelize } from 'sequelize-typescript';
 import type { WatchView } from '@vendu/contract';
+import { parsedJson } from '../database/raw-row.js';
 import type { WatchReader } from './watch-reader.js';
 import type { KeptShift, WatchState } from './watch-state.js';
 
 /** A lot with nothing public is in nobody's watch. */
 const NOT_WATCHED = { recheckOn: null, alarms: 0, state: null };
 
-/** Brings what the lists say of a lot's public recipes up to date: when they are due, what is off, and how far. */
-export async function refreshWatch(sequelize: Sequelize, reader: WatchReader, lotId: number): Promise<void> {
+/**
+ * Brings what the lists say of a lot's public recipes up to date: when they are due, what is off, and how far.
+ *
+ * @returns the recipes that held until now and are off
+ */
+export async function refreshWatch(
+  sequelize: Sequelize,
+  reader: WatchReader,
+  lotId: number,
+): Promise<WatchView[]> {
   const rows = await sequelize.query<{ id: number }>(
     `SELECT DISTINCT recipes.id FROM recipes JOIN publications ON publications.recipe_id = recipes.id
     WHERE recipes.lot_id = :lotId AND publications.withdrawn_at IS NULL`,
     { replacements: { lotId }, type: QueryTypes.SELECT },
   );
   const states: WatchState[] = [];
+  const wentOff: WatchView[] = [];
+  const wereOff = await offBefore(sequelize, lotId);
   for (const { id } of rows) {
     // What other lots say of the grinder changes with them, and is read when somebody looks.
     const view = await reader.ofRecipe(id, []);
-    if (view) states.push(stateOf(view));
+    if (!view) continue;
+    states.push(stateOf(view));
+    if (view.alarms.length > 0 && !wereOff.has(id)) wentOff.push(view);
   }
   const [earliest] = states.map(dueOf).sort();
   const kept = earliest
@@ -32,6 +45,16 @@ export async function refreshWatch(sequelize: Sequelize, reader: WatchReader, lo
     'UPDATE lots SET recheck_on = :recheckOn, watch_alarms = :alarms, watch_state = :state WHERE id = :lotId',
     { replacements: { lotId, ...kept } },
   );
+  return wentOff;
+}
+
+async function offBefore(sequelize: Sequelize, lotId: number): Promise<Set<number>> {
+  const [row] = await sequelize.query<{ state: string | WatchState[] | null }>(
+    'SELECT watch_state AS state FROM lots WHERE id = :lotId',
+    { replacements: { lotId }, type: QueryTypes.SELECT },
+  );
+  const states = row?.state ? parsedJson<WatchState[]>(row.state) : [];
+  return new Set(states.flatMap(({ recipeId, alarms }) => (alarms.length > 0 ? [recipeId] : [])));
 }
 
 function stateOf({ recipeId, recipeVersionId, versionNumber, due, alarms, phases }: WatchView): WatchState {

@@ -53,6 +53,7 @@ export const TAGS = [
   'Brew',
   'Published',
   'Token',
+  'Webhook',
 ] as const;
 
 /** The one API of the server; each feature adds its endpoints to it. */

@@ -1,6 +1,7 @@
 import { useSessionQuery } from '../session/sessionApi';
 import { ButtonLink } from '../ui/Button';
 import { Tokens } from './Tokens';
+import { Webhooks } from './Webhooks';
 
 /** The doors of a lab: what leaves it, what comes in, and which programs may ask it. */
 export function InAndOutPage() {
@@ -45,7 +46,10 @@ export function InAndOutPage() {
             </p>
           </section>
         </div>
-        <Tokens />
+        <div className="flex min-w-0 flex-col gap-8">
+          <Tokens />
+          {isLead && <Webhooks />}
+        </div>
       </div>
     </>
   );

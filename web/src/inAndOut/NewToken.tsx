@@ -7,6 +7,7 @@ import { Button } from '../ui/Button';
 import { Field, INPUT } from '../ui/Field';
 import { TroubleNotice } from '../ui/Notice';
 import { RIGHT_WORDS } from './rightWords';
+import { ShownOnce } from './ShownOnce';
 
 /** Long enough for a season's work, short enough that a forgotten one ends. */
 const USUAL_DAYS = 90;
@@ -78,23 +79,12 @@ export function NewToken() {
       </Button>
       {faults.length === 0 && trouble?.errors.length === 0 && <TroubleNotice trouble={trouble} />}
       {made && (
-        <div className="mt-4 border-l-2 border-ink pl-4">
-          <label className="block text-small font-medium">
-            The token for “{made.name}”, shown once
-            <input
-              readOnly
-              className={`${INPUT} reading mt-1`}
-              value={made.token}
-              onFocus={({ target }) => target.select()}
-            />
-          </label>
-          <p className="caption mt-2 break-all">
-            <span className="reading">
-              curl -H &quot;Authorization: Bearer {made.token.slice(0, 10)}…&quot; {window.location.origin}
-              /api/lots
-            </span>
-          </p>
-        </div>
+        <ShownOnce label={`The token for “${made.name}”, shown once`} value={made.token}>
+          <span className="reading">
+            curl -H &quot;Authorization: Bearer {made.token.slice(0, 10)}…&quot; {window.location.origin}
+            /api/lots
+          </span>
+        </ShownOnce>
       )}
     </form>
   );

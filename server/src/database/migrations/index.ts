@@ -14,6 +14,7 @@ import { greenByEye } from './0016-green-by-eye.js';
 import { calendars } from './0029-calendars.js';
 import { reports } from './0030-reports.js';
 import { tokens } from './0031-tokens.js';
+import { webhooks } from './0032-webhooks.js';
 import { handover } from './0028-handover.js';
 import { watch } from './0027-watch.js';
 import { editions } from './0026-editions.js';
@@ -64,4 +65,5 @@ export const MIGRATIONS: readonly Migration[] = [
   calendars,
   reports,
   tokens,
+  webhooks,
 ];

@@ -35,6 +35,7 @@ const LANDED = {
   '0029-calendars': '91fe9599a71253d3',
   '0030-reports': '6751ffe6d431b0d0',
   '0031-tokens': '9f8211a27b8594d2',
+  '0032-webhooks': 'aecb5c2481008eae',
 };
 
 describe('the steps of the schema', () => {

@@ -1,0 +1,12 @@
+import { Module } from '@nestjs/common';
+import { WebhookQueue } from './webhook-queue.js';
+import { WebhookSender } from './webhook-sender.js';
+import { WebhooksController } from './webhooks.controller.js';
+import { WebhooksService } from './webhooks.service.js';
+
+@Module({
+  controllers: [WebhooksController],
+  providers: [WebhookQueue, WebhookSender, WebhooksService],
+  exports: [WebhookQueue],
+})
+export class WebhooksModule {}
