@@ -14,7 +14,7 @@ import { numberOrNull, parsedJson } from '../database/raw-row.js';
 import type { WatchState } from '../watch/watch-state.js';
 
 /** A table of more is read by nobody: the newest count. */
-const MOST_ROWS = 1000;
+const MOST_ROWS = 500;
 
 /** Rows as the database answers them: counts as big integers, decimals as text. */
 type Raw<T> = { [Key in keyof T]: T[Key] extends number | null ? T[Key] | bigint | string : T[Key] };
@@ -88,14 +88,15 @@ export class ReportFacts {
     const rows = await this.select<
       Counted<Omit<VersionProven, 'strength' | 'yield'>> & { proof: string | Proof }
     >(
-      `SELECT COUNT(*) OVER () AS total, lots.id AS lotId, lots.name AS lot, brewers.name AS brewer,
+      `SELECT signed.total, lots.id AS lotId, lots.name AS lot, brewers.name AS brewer,
         versions.number AS versionNumber, ${day('versions.signed_off_at')} AS \`on\`, versions.proof
-      FROM recipe_versions AS versions
+      FROM (SELECT id, COUNT(*) OVER () AS total FROM recipe_versions
+        WHERE signed_off_at >= :since AND proof IS NOT NULL
+        ORDER BY signed_off_at DESC LIMIT ${MOST_ROWS}) AS signed
+      JOIN recipe_versions AS versions ON versions.id = signed.id
       JOIN recipes ON recipes.id = versions.recipe_id
       JOIN brewers ON brewers.id = recipes.brewer_id
-      JOIN lots ON lots.id = recipes.lot_id
-      WHERE versions.signed_off_at >= :since AND versions.proof IS NOT NULL
-      ORDER BY versions.signed_off_at DESC LIMIT ${MOST_ROWS}`,
+      JOIN lots ON lots.id = recipes.lot_id`,
       since,
     );
     return some(rows, ({ lotId, lot, brewer, versionNumber, on, proof }) => {
@@ -128,18 +129,21 @@ export class ReportFacts {
   }
 
   async lotUse(since: Date): Promise<Some<LotUse>> {
+    // The newest lots first, and then their brews: all brews of a year would be gone through for a few hundred rows.
     const rows = await this.select<Counted<LotUse>>(
-      `SELECT used.total, lots.id AS lotId, lots.name AS lot, used.brews, used.grams, used.greenG,
+      `SELECT recent.total, lots.id AS lotId, lots.name AS lot, COUNT(*) AS brews, SUM(brews.taken_g) AS grams,
+        SUM(brews.taken_g / (1 - COALESCE(batches.loss_percent, 0) / 100)) AS greenG,
         lots.left_g AS leftG, lots.price_per_kg AS pricePerKg
-      FROM (SELECT brews.lot_id, COUNT(*) AS brews, SUM(brews.taken_g) AS grams,
-          SUM(brews.taken_g / (1 - COALESCE(batches.loss_percent, 0) / 100)) AS greenG, COUNT(*) OVER () AS total
-        FROM brews JOIN roast_batches AS batches ON batches.id = brews.roast_batch_id
-        WHERE brews.started_at >= :since AND brews.is_simulated = FALSE
-        GROUP BY brews.lot_id ORDER BY MAX(brews.started_at) DESC LIMIT ${MOST_ROWS}) AS used
-      JOIN lots ON lots.id = used.lot_id`,
+      FROM (SELECT id, COUNT(*) OVER () AS total FROM lots
+        WHERE brewed_g > 0 AND COALESCE(last_brewed_at, updated_at) >= :since
+        ORDER BY COALESCE(last_brewed_at, updated_at) DESC LIMIT ${MOST_ROWS}) AS recent
+      JOIN lots ON lots.id = recent.id
+      JOIN brews ON brews.lot_id = recent.id AND brews.started_at >= :since AND brews.is_simulated = FALSE
+      JOIN roast_batches AS batches ON batches.id = brews.roast_batch_id
+      GROUP BY lots.id`,
       since,
     );
-    return some(rows, (row) => ({
+    const { rows: lots, total } = some(rows, (row) => ({
       lotId: Number(row.lotId),
       lot: row.lot,
       brews: Number(row.brews),
@@ -148,15 +152,19 @@ export class ReportFacts {
       leftG: numberOrNull(row.leftG),
       pricePerKg: numberOrNull(row.pricePerKg),
     }));
+    return { rows: lots, total: total > MOST_ROWS ? total : lots.length };
   }
 
   async gramsByMonth(since: Date): Promise<{ month: string; grams: number }[]> {
-    const rows = await this.select<{ month: string; grams: string | number }>(
-      `SELECT DATE_FORMAT(started_at, '%Y-%m') AS month, SUM(taken_g) AS grams FROM brews
+    const rows = await this.select<{ month: number; grams: string | number }>(
+      `SELECT EXTRACT(YEAR_MONTH FROM started_at) AS month, SUM(taken_g) AS grams FROM brews
       WHERE started_at >= :since AND is_simulated = FALSE GROUP BY month ORDER BY month`,
       since,
     );
-    return rows.map(({ month, grams }) => ({ month, grams: Number(grams) }));
+    return rows.map(({ month, grams }) => ({
+      month: `${Math.floor(month / 100)}-${String(month % 100).padStart(2, '0')}`,
+      grams: Number(grams),
+    }));
   }
 
   private select<T extends object>(statement: string, since: Date): Promise<T[]> {

@@ -33,7 +33,7 @@ const LANDED = {
   '0027-watch': '42d9dcdba1afcd47',
   '0028-handover': '7c1e55067e99d83f',
   '0029-calendars': '91fe9599a71253d3',
-  '0030-reports': '6751ffe6d431b0d0',
+  '0030-reports': '0224b2d8550c2206',
   '0031-tokens': '9f8211a27b8594d2',
   '0032-webhooks': 'aecb5c2481008eae',
 };
