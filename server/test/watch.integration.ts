@@ -1,8 +1,16 @@
 import { randomUUID } from 'node:crypto';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
 import type TestAgent from 'supertest/lib/agent.js';
 import { planWaterG, USUAL_WATCH_LIMITS } from '@vendu/core';
-import type { BrewView, LotView, Problem, RecipeView, WatchListView, WatchView } from '@vendu/contract';
+import type {
+  BrewView,
+  KitView,
+  LotView,
+  Problem,
+  RecipeView,
+  WatchListView,
+  WatchView,
+} from '@vendu/contract';
 import { LotModel } from '../src/lots/lot.model.js';
 import {
   brewOf,
@@ -152,5 +160,32 @@ describe('what is public', () => {
     expect((await listed()).recipes.some(({ recipeId }) => recipeId === recipe.id)).toBe(false);
     await app.restart();
     expect((await listed()).recipes.some(({ recipeId }) => recipeId === recipe.id)).toBe(true);
+  });
+});
+
+describe('kit that became another', () => {
+  it('makes the public recipes on it due, in the order of the list, without anybody opening them', async () => {
+    const recipe = await published('On new burrs');
+    const before = (await listed()).recipes.find(({ recipeId }) => recipeId === recipe.id);
+    expect(before?.reasons.map(({ kind }) => kind)).not.toContain('kit');
+    const { grinders } = (await app.barista.get('/api/kit').expect(200)).body as KitView;
+    const { id, ...typed } = grinders.find((each) => each.id === recipe.grinderId)!;
+    await app.barista
+      .put(`/api/kit/grinders/${id}`)
+      .send({ ...typed, burrSet: 'new burrs' })
+      .expect(200);
+    await vi.waitFor(
+      async () => {
+        const after = (await listed()).recipes.find(({ recipeId }) => recipeId === recipe.id);
+        expect(after?.reasons).toContainEqual(
+          expect.objectContaining({
+            kind: 'kit',
+            what: 'grinder',
+            to: expect.stringMatching(/new burrs$/) as unknown,
+          }),
+        );
+      },
+      { timeout: 18_000, interval: 100 },
+    );
   });
 });

@@ -64,9 +64,20 @@ import { ZeroCheckModel } from './zero-check.model.js';
 /** A row that a change must have been typed over. */
 type RevisedModel = Model & { id: number; revision: number };
 
+/** Kit that a brew is known by. */
+export type BrewedWith = 'grinder' | 'brewer' | 'paper' | 'water';
+const BREWED_WITH: readonly string[] = ['grinder', 'brewer', 'paper', 'water'] satisfies BrewedWith[];
+
 @Injectable()
 export class KitService {
+  private readonly followers: ((what: BrewedWith, id: number) => Promise<void>)[] = [];
+
   constructor(private readonly writing: Writing) {}
+
+  /** Does something once kit has become another: other burrs, another name. Whoever saved it does not wait for that. */
+  follow(work: (what: BrewedWith, id: number) => Promise<void>): void {
+    this.followers.push(work);
+  }
 
   async kit(): Promise<KitView> {
     const [house, brewers, grinders, papers, kettles, waters, instruments, sieves, feeders, stated] =
@@ -345,6 +356,7 @@ export class KitService {
     typed: object | (() => Promise<object>),
     after?: (id: number) => Promise<void>,
   ): Promise<void> {
+    let isOther = false;
     try {
       await this.writing.once(request, async () => {
         const given = Object.entries(
@@ -361,7 +373,9 @@ export class KitService {
             `This ${what} was saved by somebody else since you opened it. Your entries are kept here.`,
           );
         }
-        await row.update(values as never);
+        row.set(values as never);
+        isOther = ['name', 'burrSet'].some((field) => row.changed(field as never));
+        await row.save();
         await after?.(id);
         return id;
       });
@@ -369,6 +383,8 @@ export class KitService {
       if (!(error instanceof UniqueConstraintError)) throw error;
       throw invalidField({ field: 'name', message: `There is another ${what} of this name.` });
     }
+    if (id === null || !isOther || !BREWED_WITH.includes(what)) return;
+    for (const work of this.followers) void work(what as BrewedWith, id);
   }
 }
 

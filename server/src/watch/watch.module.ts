@@ -1,6 +1,8 @@
 import { Module } from '@nestjs/common';
 import { Sequelize } from 'sequelize-typescript';
 import { BrewsModule } from '../brews/brews.module.js';
+import { KitModule } from '../kit/kit.module.js';
+import { KitService } from '../kit/kit.service.js';
 import { WATCHED_WORDS } from '@vendu/core';
 import type { WatchView } from '@vendu/contract';
 import { WebhookQueue, type News } from '../webhooks/webhook-queue.js';
@@ -12,16 +14,24 @@ import { WatchReader } from './watch-reader.js';
 import { WatchService } from './watch.service.js';
 
 @Module({
-  imports: [BrewsModule, WebhooksModule],
+  imports: [BrewsModule, KitModule, WebhooksModule],
   controllers: [WatchController],
   providers: [WatchReader, WatchService],
   exports: [WatchService],
 })
 export class WatchModule {
-  constructor(writing: Writing, sequelize: Sequelize, reader: WatchReader, news: WebhookQueue) {
+  constructor(
+    writing: Writing,
+    sequelize: Sequelize,
+    reader: WatchReader,
+    news: WebhookQueue,
+    kit: KitService,
+    watch: WatchService,
+  ) {
     writing.follow(async (lotId) => {
-      for (const watch of await refreshWatch(sequelize, reader, lotId)) await news.tell(alarmOf(watch));
+      for (const off of await refreshWatch(sequelize, reader, lotId)) await news.tell(alarmOf(off));
     });
+    kit.follow((what, id) => watch.kitChanged(what, id));
   }
 }
 

@@ -1,4 +1,4 @@
-import { Injectable } from '@nestjs/common';
+import { Injectable, Logger } from '@nestjs/common';
 import { subDays } from 'date-fns';
 import { QueryTypes } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
@@ -12,6 +12,7 @@ import {
 } from '@vendu/contract';
 import { parsedJson } from '../database/raw-row.js';
 import { daysSince } from '../lots/days.js';
+import type { BrewedWith } from '../kit/kit.service.js';
 import { LotModel } from '../lots/lot.model.js';
 import { notFound } from '../problem/problem-error.js';
 import { RecipeModel } from '../recipes/recipe.model.js';
@@ -34,6 +35,8 @@ interface LotRow {
 /** What is out, and whether it still holds. */
 @Injectable()
 export class WatchService {
+  private readonly logger = new Logger(WatchService.name);
+
   constructor(
     private readonly sequelize: Sequelize,
     private readonly reader: WatchReader,
@@ -77,6 +80,24 @@ export class WatchService {
     if (!recipe) throw notFound('recipe');
     await this.writing.onLot(recipe.lotId, () => recipe.update({ watchLimits: limits && { ...limits } }));
     return this.read(recipeId);
+  }
+
+  /** Public recipes that are brewed with kit which became another are due, in the order of every list. */
+  async kitChanged(what: BrewedWith, id: number): Promise<void> {
+    try {
+      const lots = await this.sequelize.query<{ id: number }>(
+        `SELECT DISTINCT recipes.lot_id AS id FROM recipes
+        JOIN publications ON publications.recipe_id = recipes.id AND publications.withdrawn_at IS NULL
+        WHERE recipes.${what}_id = :id`,
+        { replacements: { id }, type: QueryTypes.SELECT },
+      );
+      for (const lot of lots) {
+        await this.writing.onLot(lot.id, () => refreshWatch(this.sequelize, this.reader, lot.id));
+      }
+    } catch (error) {
+      // What is missed here is caught up with the lot's next change.
+      this.logger.warn(error);
+    }
   }
 
   /** Lots that were public before there was a watch. */
