@@ -148,7 +148,13 @@ export { amountsFromTotalsG } from './plan/amountsFromTotals.js';
 export { pouringWords, startWords, USUAL_LEVEL_MM } from './plan/pouringWords.js';
 export { STREAM_GPS, STREAMS, streamOf, type Stream } from './plan/stream.js';
 export { throughRegulator, type Fed } from './plan/regulator.js';
-export { readRecipeFile, recipeFileText, type RecipeFile, type RecipeFileReason } from './plan/recipeFile.js';
+export {
+  readRecipeFile,
+  recipeFileSchema,
+  recipeFileText,
+  type RecipeFile,
+  type RecipeFileReason,
+} from './plan/recipeFile.js';
 export { planFaults, type PlanFault, type PlanFaultReason } from './plan/planFaults.js';
 export { planWarnings, USUAL, type KitLimits, type PlanWarning } from './plan/planWarnings.js';
 export { spanWords } from './temperature/spanWords.js';

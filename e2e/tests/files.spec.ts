@@ -95,3 +95,15 @@ test('a lead takes everything out as one file; nobody else is offered it', async
   await expect(barista.getByRole('link', { name: 'Export everything' })).toHaveCount(0);
   await context.close();
 });
+
+test('what the scale read leaves as a table, from the record of its brew', async ({ page }) => {
+  await signIn(page, 'barista');
+  await page.goto('/brews/3#record');
+  const coming = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'The readings as CSV' }).click();
+  const text = await readFile(await (await coming).path(), 'utf8');
+  const [head, ...lines] = text.trimEnd().split('\r\n');
+  expect(head).toBe('at_ms,mass_g');
+  expect(lines.length).toBeGreaterThan(100);
+  expect(lines.every((line) => /^\d+,-?\d+(\.\d+)?$/.test(line))).toBe(true);
+});

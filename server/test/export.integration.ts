@@ -1,3 +1,4 @@
+import { Ajv2020 } from 'ajv/dist/2020.js';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import Papa from 'papaparse';
 import { Writable } from 'node:stream';
@@ -168,7 +169,21 @@ describe('everything of a lab in one file', () => {
     }
     const recipes = [...files].filter(([path]) => path.startsWith('recipes/'));
     expect(recipes.length).toBe(rowsOf('recipe_versions.csv').length - 1);
-    for (const [path, text] of recipes) expect([path, readRecipeFile(text).ok]).toEqual([path, true]);
+    const isDescribed = new Ajv2020({ strict: true }).compile(
+      JSON.parse(file('recipe.schema.json')) as Record<string, unknown>,
+    );
+    for (const [path, text] of recipes) {
+      expect([path, readRecipeFile(text).ok, isDescribed(JSON.parse(text))]).toEqual([path, true, true]);
+    }
+  });
+
+  it('of one trace has what the scale read', async () => {
+    const { text } = await app.barista.get('/api/brews/1/trace.csv').expect(200);
+    const one = Papa.parse<Record<string, string>>(text, { header: true, skipEmptyLines: true }).data;
+    const all = rowsOf('traces.csv').filter(([brewId, scale]) => brewId === '1' && scale === 'all');
+    expect(one.map(({ at_ms, mass_g }) => [at_ms, mass_g])).toEqual(all.map(([, , at, mass]) => [at, mass]));
+    expect(one.length).toBeGreaterThan(100);
+    await app.barista.get('/api/brews/999999/trace.csv').expect(404);
   });
 
   it('is of one moment, however slowly it is fetched', async () => {

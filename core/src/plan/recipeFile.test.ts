@@ -1,9 +1,10 @@
+import { Ajv2020 } from 'ajv/dist/2020.js';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { anyPlan } from '../testing/anyPlan.js';
 import { PLAN } from '../testing/brews.js';
 import { valueOf } from '../result.js';
-import { readRecipeFile, recipeFileText, type RecipeFile } from './recipeFile.js';
+import { readRecipeFile, recipeFileSchema, recipeFileText, type RecipeFile } from './recipeFile.js';
 
 const RECIPE: RecipeFile = {
   lot: 'Ridge',
@@ -51,5 +52,26 @@ describe('the file of a recipe', () => {
     const hole = readRecipeFile(changed({ plan: { ...PLAN, kettleC: '94' } }));
     expect(hole).toMatchObject({ ok: false, reason: 'incomplete' });
     expect(hole.ok ? '' : hole.message).toContain('plan.kettleC');
+  });
+
+  it('is described by a JSON Schema that takes what is read, and refuses what is not', () => {
+    // Ajv, a reader of JSON Schema in its strict mode: what it does not understand it does not pass over.
+    const takes = new Ajv2020({ strict: true, allowUnionTypes: true }).compile(recipeFileSchema());
+    fc.assert(
+      fc.property(anyPlan, (plan) => {
+        const file = JSON.parse(recipeFileText({ ...RECIPE, plan })) as Record<string, unknown>;
+        expect(takes(file)).toBe(true);
+        for (const field of Object.keys(file)) {
+          const { [field]: _, ...without } = file;
+          expect([field, takes(without)]).toEqual([field, false]);
+        }
+        for (const [field, value] of Object.entries(plan)) {
+          const broken = { ...file, plan: { ...plan, [field]: typeof value === 'string' ? 1 : 'much' } };
+          expect([field, takes(broken)]).toEqual([field, readRecipeFile(JSON.stringify(broken)).ok]);
+        }
+      }),
+    );
+    expect(takes(JSON.parse(changed({ formatVersion: 2 })))).toBe(false);
+    expect(takes(JSON.parse(changed({ format: 'a shopping list' })))).toBe(false);
   });
 });

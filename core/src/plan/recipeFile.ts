@@ -1,4 +1,5 @@
 import { PLAN } from '../input/shapes.js';
+import { jsonSchemaOf, type JsonSchema } from '../input/jsonSchema.js';
 import { fields, nullable, shapeFault } from '../input/shape.js';
 import { failure, success, type Result } from '../result.js';
 import type { BrewPlan } from './plan.js';
@@ -41,6 +42,27 @@ const SHAPE = fields({
 /** The text of a recipe's file: JSON, every figure in the unit that its name says. */
 export function recipeFileText(recipe: RecipeFile): string {
   return `${JSON.stringify({ format: FORMAT, formatVersion: FORMAT_VERSION, ...recipe }, null, 2)}\n`;
+}
+
+/** What a recipe's file looks like, for others' programs: all that is asked of it before its plan is looked at. */
+export function recipeFileSchema(): JsonSchema {
+  const { properties, required } = jsonSchemaOf(SHAPE) as {
+    properties: Record<string, unknown>;
+    required: string[];
+  };
+  return {
+    $schema: 'https://json-schema.org/draft/2020-12/schema',
+    title: 'A recipe of Vendu',
+    description:
+      'Every figure is in the unit that its name says: doseG in grams, kettleC in °C, startS in seconds.',
+    type: 'object',
+    properties: {
+      format: { const: FORMAT },
+      formatVersion: { type: 'number', maximum: FORMAT_VERSION },
+      ...properties,
+    },
+    required: ['format', 'formatVersion', ...required],
+  };
 }
 
 /** Reads what `recipeFileText` wrote. Whether the plan can be brewed is another question: `planFaults` answers it. */

@@ -4,7 +4,7 @@ import { Injectable } from '@nestjs/common';
 import { QueryTypes, Transaction } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
 import { ZipFile } from 'yazl';
-import type { Trace } from '@vendu/core';
+import { recipeFileSchema, type Trace } from '@vendu/core';
 import { parsedJson } from '../database/raw-row.js';
 import { FilesService } from '../files/files.service.js';
 import { csvHead, csvOf } from '../files/csv.js';
@@ -19,6 +19,11 @@ const LOGS_AT_ONCE = 500;
 const LOGS: OtherFile = {
   path: 'brew-logs.jsonl',
   title: 'The logs of brews: one entry a line, in the order told',
+};
+
+const SCHEMA: OtherFile = {
+  path: 'recipe.schema.json',
+  title: 'JSON Schema of the files in recipes/',
 };
 
 const text = (name: string): Field => ({ name, type: 'string', isRequired: true });
@@ -54,9 +59,10 @@ export class ExportService {
 
   private async fill(zip: ZipFile, now: Date, transaction: Transaction): Promise<void> {
     const tables = await exportedTables(this.sequelize);
-    const description = dataPackage([...tables, TRACES], [LOGS], now);
+    const description = dataPackage([...tables, TRACES], [LOGS, SCHEMA], now);
     zip.addBuffer(Buffer.from(JSON.stringify(description, null, 2)), 'datapackage.json');
     zip.addBuffer(Buffer.from(README), 'README.txt');
+    zip.addBuffer(Buffer.from(JSON.stringify(recipeFileSchema(), null, 2)), SCHEMA.path);
     for (const table of tables) {
       const rows = tableRows(this.sequelize, table, transaction);
       await added(zip, `${table.name}.csv`, csvOf(table.fields, rows));
@@ -131,7 +137,7 @@ datapackage.json describes the tables (Frictionless Data Package with Table Sche
 CSV files are UTF-8, comma-separated, with the names of their columns first. An empty cell is a missing value.
 A text that begins with = + - @ a tab or an apostrophe has an apostrophe before it, so that a spreadsheet takes no text
 for a formula: take one apostrophe away when reading it in. Columns described as JSON hold JSON. Moments are UTC.
-recipes/ has each version of each recipe as a file that can be read in again.
+recipes/ has each version of each recipe as a file that can be read in again; recipe.schema.json describes it.
 
 Left out: ${Object.entries(LEFT_OUT.tables)
   .map(([table, why]) => `${table} (${why})`)

@@ -1,5 +1,7 @@
-import { Controller, Get, Param, StreamableFile } from '@nestjs/common';
+import { Controller, Get, Header, Param, StreamableFile } from '@nestjs/common';
+import { recipeFileSchema } from '@vendu/core';
 import { IdPipe } from '../problem/id.pipe.js';
+import { VisitorsToo } from '../session/access.js';
 import { FilesService, type FileOut } from './files.service.js';
 
 /** What leaves the house as a file. */
@@ -13,10 +15,24 @@ export class FilesController {
     return sent(await this.service.recipe(id));
   }
 
+  /** What such a file looks like, for whoever writes or reads one. */
+  @Get('recipe.schema.json')
+  @VisitorsToo()
+  @Header('Content-Type', 'application/schema+json')
+  schema(): object {
+    return recipeFileSchema();
+  }
+
   /** The brews of a lot, a line each. */
   @Get('lots/:lotId/brews.csv')
   async brews(@Param('lotId', IdPipe) id: number): Promise<StreamableFile> {
     return sent(await this.service.brews(id));
+  }
+
+  /** Each reading of its scale. */
+  @Get('brews/:brewId/trace.csv')
+  async trace(@Param('brewId', IdPipe) id: number): Promise<StreamableFile> {
+    return sent(await this.service.trace(id));
   }
 }
 

@@ -3,6 +3,7 @@ import { recipeFileText } from '@vendu/core';
 import { BrewReader } from '../brews/brew-reader.js';
 import { BrewModel } from '../brews/brew.model.js';
 import { LotModel } from '../lots/lot.model.js';
+import { TraceModel } from '../brews/trace.model.js';
 import { WITH_KIT } from '../brews/kit-names.js';
 import { BrewerModel } from '../kit/brewer.model.js';
 import { grinderView } from '../kit/kit-views.js';
@@ -64,5 +65,14 @@ export class FilesService {
       return row ? [{ brew, row, brewer: brewerOf.get(brew.recipeId) ?? '' }] : [];
     });
     return { name: `${slugOf(`${lot.name} brews`)}.csv`, type: 'text/csv', text: brewsCsv(lines) };
+  }
+
+  /** What the scale read, as written down: since the first pour. */
+  async trace(brewId: number): Promise<FileOut> {
+    const row = await TraceModel.findByPk(brewId);
+    if (!row) throw notFound('trace');
+    const { atMs, massG } = row.samples;
+    const lines = atMs.map((at, place) => `${at},${massG[place]}\r\n`);
+    return { name: `brew-${brewId}-trace.csv`, type: 'text/csv', text: `at_ms,mass_g\r\n${lines.join('')}` };
   }
 }

@@ -28,6 +28,14 @@ export function DoneStaircase({ brew }: { brew: BrewView }) {
           ? `Blue: the plan. Black: ${trace.atMs.length} readings of the scale; a gap is where the scale was silent.`
           : 'Blue: the plan. Black: from marked times and entered totals, at the planned flow.'}
         {outflow && ' Green: what ran into the server.'}
+        {trace && (
+          <>
+            {' '}
+            <a href={`/api/brews/${brew.id}/trace.csv`} download className="underline underline-offset-3">
+              The readings as CSV
+            </a>
+          </>
+        )}
       </p>
     </>
   );

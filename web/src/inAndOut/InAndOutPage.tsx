@@ -15,7 +15,10 @@ export function InAndOutPage() {
             <h2 className="heading mb-2">Everything out</h2>
             <p className="mb-2 text-small text-quiet">
               All lots, recipes, brews and what was measured and tasted, as one file that other programs read:
-              tables with their description, traces, logs, recipes.
+              tables with their description, traces, logs, recipes. What a recipe’s file looks like:{' '}
+              <a href="/api/recipe.schema.json" className="text-ink underline underline-offset-3">
+                recipe.schema.json
+              </a>
             </p>
             {isLead ? (
               <a
