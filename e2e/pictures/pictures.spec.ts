@@ -29,6 +29,7 @@ test('the lab’s own pages', async ({ page }) => {
     ['today', '/today'],
     ['lots', '/lots'],
     ['watch', '/recipes/6/watch'],
+    ['reports', '/reports/coffee-used'],
     ['starting-recipe', '/lots/5/start'],
     ['kit', '/kit'],
     ['schools', '/schools'],
@@ -97,7 +98,6 @@ test('the bench, on a clock moved by hand', async ({ page }) => {
   for (const key of ['p', 'p', 's']) await page.keyboard.press(key);
   await page.getByText('simulated brewer', { exact: true }).waitFor();
   await page.clock.runFor(1500);
-  await shoot(page, 'bench-ready');
   await page.keyboard.press('Space');
   await page.clock.runFor(9000);
   await page.keyboard.press('Space');

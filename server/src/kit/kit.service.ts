@@ -356,7 +356,7 @@ export class KitService {
     typed: object | (() => Promise<object>),
     after?: (id: number) => Promise<void>,
   ): Promise<void> {
-    let isOther = false;
+    const saved = { isOther: false };
     try {
       await this.writing.once(request, async () => {
         const given = Object.entries(
@@ -374,7 +374,7 @@ export class KitService {
           );
         }
         row.set(values as never);
-        isOther = ['name', 'burrSet'].some((field) => row.changed(field as never));
+        saved.isOther = ['name', 'burrSet'].some((field) => row.changed(field as never));
         await row.save();
         await after?.(id);
         return id;
@@ -383,7 +383,7 @@ export class KitService {
       if (!(error instanceof UniqueConstraintError)) throw error;
       throw invalidField({ field: 'name', message: `There is another ${what} of this name.` });
     }
-    if (id === null || !isOther || !BREWED_WITH.includes(what)) return;
+    if (id === null || !saved.isOther || !BREWED_WITH.includes(what)) return;
     for (const work of this.followers) void work(what as BrewedWith, id);
   }
 }

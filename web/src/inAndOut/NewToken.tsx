@@ -1,13 +1,14 @@
-import { useState, type SubmitEvent } from 'react';
+import { useState } from 'react';
 import { addDays, formatISO } from 'date-fns';
-import { checkDto, NewTokenDto, TOKEN_RIGHTS, type FieldError, type TokenRight } from '@vendu/contract';
-import { byField, troubleOf } from '../api/problem';
+import { NewTokenDto, TOKEN_RIGHTS, type TokenRight } from '@vendu/contract';
+import { troubleOf } from '../api/problem';
 import { useMakeTokenMutation } from '../api/tokensApi';
 import { Button } from '../ui/Button';
 import { Field, INPUT } from '../ui/Field';
 import { TroubleNotice } from '../ui/Notice';
 import { RIGHT_WORDS } from './rightWords';
 import { ShownOnce } from './ShownOnce';
+import { useChecked } from './useChecked';
 
 /** Long enough for a season's work, short enough that a forgotten one ends. */
 const USUAL_DAYS = 90;
@@ -19,20 +20,18 @@ export function NewToken() {
   const [right, setRight] = useState<TokenRight>('read');
   const [endsOn, setEndsOn] = useState(usualEnd);
   const [make, { data: made, error, isLoading }] = useMakeTokenMutation();
-  const [faults, setFaults] = useState<readonly FieldError[]>([]);
-  const trouble = troubleOf(error);
-  const faultAt = byField(faults.length > 0 ? faults : (trouble?.errors ?? []));
-  const send = async (event: SubmitEvent) => {
-    event.preventDefault();
-    const token = { name: name.trim(), right, endsOn };
-    const found = checkDto(NewTokenDto, token);
-    setFaults(found);
-    if (found.length > 0) return;
-    const answer = await make(token);
-    if (answer.data) setName('');
-  };
+  const { faultAt, troubleBelow, submit } = useChecked(
+    NewTokenDto,
+    troubleOf(error),
+    async (token) => (await make(token)).data !== undefined,
+  );
+  const token = { name: name.trim(), right, endsOn };
   return (
-    <form noValidate onSubmit={(event) => void send(event)} className="max-w-[40rem]">
+    <form
+      noValidate
+      onSubmit={(event) => void submit(event, token, () => setName(''))}
+      className="max-w-[40rem]"
+    >
       <div className="grid grid-cols-1 items-start gap-3 sm:grid-cols-[minmax(0,1fr)_minmax(0,1fr)_9rem]">
         <Field label="For what" error={faultAt['name']}>
           {(control) => (
@@ -77,7 +76,7 @@ export function NewToken() {
       <Button type="submit" className="mt-3" disabled={isLoading}>
         Make a token
       </Button>
-      {faults.length === 0 && trouble?.errors.length === 0 && <TroubleNotice trouble={trouble} />}
+      <TroubleNotice trouble={troubleBelow} />
       {made && (
         <ShownOnce label={`The token for “${made.name}”, shown once`} value={made.token}>
           <span className="reading">

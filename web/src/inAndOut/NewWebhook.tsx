@@ -1,6 +1,6 @@
-import { useState, type SubmitEvent } from 'react';
-import { checkDto, NewWebhookDto, WEBHOOK_EVENTS, type FieldError, type WebhookEvent } from '@vendu/contract';
-import { byField, troubleOf } from '../api/problem';
+import { useState } from 'react';
+import { NewWebhookDto, WEBHOOK_EVENTS, type WebhookEvent } from '@vendu/contract';
+import { troubleOf } from '../api/problem';
 import { useMakeWebhookMutation } from '../api/webhooksApi';
 import { Button } from '../ui/Button';
 import { Field, INPUT } from '../ui/Field';
@@ -8,6 +8,7 @@ import { TroubleNotice } from '../ui/Notice';
 import { Toggles } from '../ui/Toggles';
 import { EVENT_WORDS } from './eventWords';
 import { ShownOnce } from './ShownOnce';
+import { useChecked } from './useChecked';
 
 const OPTIONS = WEBHOOK_EVENTS.map((value) => ({ value, label: EVENT_WORDS[value] }));
 
@@ -17,24 +18,20 @@ export function NewWebhook() {
   const [url, setUrl] = useState('');
   const [events, setEvents] = useState<readonly WebhookEvent[]>(WEBHOOK_EVENTS);
   const [make, { data: made, error, isLoading }] = useMakeWebhookMutation();
-  const [faults, setFaults] = useState<readonly FieldError[]>([]);
-  const trouble = troubleOf(error);
-  const faultAt = byField(faults.length > 0 ? faults : (trouble?.errors ?? []));
-  const toggle = (event: WebhookEvent) =>
-    setEvents(WEBHOOK_EVENTS.filter((each) => events.includes(each) !== (each === event)));
-  const send = async (event: SubmitEvent) => {
-    event.preventDefault();
-    const webhook = { name: name.trim(), url: url.trim(), events: [...events] };
-    const found = checkDto(NewWebhookDto, webhook);
-    setFaults(found);
-    if (found.length > 0) return;
-    const answer = await make(webhook);
-    if (!answer.data) return;
+  const { faultAt, troubleBelow, submit } = useChecked(
+    NewWebhookDto,
+    troubleOf(error),
+    async (webhook) => (await make(webhook)).data !== undefined,
+  );
+  const webhook = { name: name.trim(), url: url.trim(), events: [...events] };
+  const clear = () => {
     setName('');
     setUrl('');
   };
+  const toggle = (event: WebhookEvent) =>
+    setEvents(WEBHOOK_EVENTS.filter((each) => events.includes(each) !== (each === event)));
   return (
-    <form noValidate onSubmit={(event) => void send(event)} className="max-w-[40rem]">
+    <form noValidate onSubmit={(event) => void submit(event, webhook, clear)} className="max-w-[40rem]">
       <div className="grid grid-cols-1 items-start gap-3 sm:grid-cols-[minmax(0,1fr)_minmax(0,2fr)]">
         <Field label="For what" error={faultAt['name']}>
           {(control) => (
@@ -74,7 +71,7 @@ export function NewWebhook() {
       <Button type="submit" className="mt-3" disabled={isLoading}>
         Tell this address
       </Button>
-      {faults.length === 0 && trouble?.errors.length === 0 && <TroubleNotice trouble={trouble} />}
+      <TroubleNotice trouble={troubleBelow} />
       {made && (
         <ShownOnce label={`What “${made.name}” checks signatures with, shown once`} value={made.secret}>
           Signed as the Standard Webhooks specification has it.
