@@ -14,8 +14,9 @@ export default defineConfig({
           isolate: false,
           maxWorkers: 2,
           sequence: { groupOrder: 0 },
-          // The fuzzes of the brew model take seconds on a slow machine.
-          testTimeout: 30_000,
+          // These only end a test that would never come: fuzzes of the brew model take seconds, and many on a busy machine.
+          testTimeout: 120_000,
+          expect: { poll: { timeout: 100_000 } },
         },
       },
       {
@@ -30,7 +31,8 @@ export default defineConfig({
           isolate: false,
           maxWorkers: 2,
           sequence: { groupOrder: 1 },
-          testTimeout: 30_000,
+          testTimeout: 120_000,
+          expect: { poll: { timeout: 100_000 } },
         },
       },
       {
@@ -43,8 +45,9 @@ export default defineConfig({
           isolate: false,
           maxWorkers: 2,
           sequence: { groupOrder: 2 },
-          testTimeout: 20_000,
-          hookTimeout: 60_000,
+          testTimeout: 120_000,
+          expect: { poll: { timeout: 100_000 } },
+          hookTimeout: 240_000,
         },
       },
     ],

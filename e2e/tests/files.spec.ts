@@ -107,3 +107,16 @@ test('what the scale read leaves as a table, from the record of its brew', async
   expect(lines.length).toBeGreaterThan(100);
   expect(lines.every((line) => /^\d+,-?\d+(\.\d+)?$/.test(line))).toBe(true);
 });
+
+test('the lots that fit a search leave as a table', async ({ page }) => {
+  await signIn(page, 'barista');
+  await page.goto('/lots?search=Mutwenzi');
+  await expect(page.getByRole('link', { name: 'Mutwenzi Hill' })).toBeVisible();
+  const coming = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'Save as CSV' }).click();
+  const text = await readFile(await (await coming).path(), 'utf8');
+  const [head, line, ...others] = text.trimEnd().split('\r\n');
+  expect(head).toMatch(/^lot,country,region,process/);
+  expect(line).toMatch(/^Mutwenzi Hill,BI,/);
+  expect(others).toEqual([]);
+});

@@ -32,9 +32,12 @@ test('a drifting grinder is told from the coffee, and the one brew that shows it
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText(/^Brewed again every 21 days/)).toBeVisible();
 
-  await page.getByRole('link', { name: 'Brew it' }).click();
+  // The one brew that tells is on the bench with the other grinder, at that grinder's own setting.
+  await page.getByRole('link', { name: /^Brew it on / }).click();
   await expect(page.getByText('Before the clock')).toBeVisible();
-  await page.getByLabel('Which grinder').selectOption({ index: 1 });
+  const grinder = page.getByLabel('Which grinder').locator('option:checked');
+  await expect(grinder).not.toContainText('Halyard');
+  await expect(grinder).toContainText(/ at [\d.]+$/);
 });
 
 test('the watch holds on a phone, and a lot asks for its recheck', async ({ page }) => {

@@ -87,7 +87,7 @@ const READS: Record<string, (cell: string) => boolean> = {
 /** A reader of its own making, on the database of the tests. */
 const exporter = () => {
   const sequelize = LotModel.sequelize as unknown as Sequelize;
-  return new ExportService(sequelize, new FilesService(new BrewReader(sequelize)));
+  return new ExportService(sequelize, new FilesService(sequelize, new BrewReader(sequelize)));
 };
 
 describe('everything of a lab in one file', () => {

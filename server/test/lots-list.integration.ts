@@ -2,7 +2,15 @@ import { performance } from 'node:perf_hooks';
 import { QueryTypes } from 'sequelize';
 import type { Sequelize } from 'sequelize-typescript';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { LotsQueryDto, type LotsPageView, type LotView } from '@vendu/contract';
+import Papa from 'papaparse';
+import { REPORTS } from '@vendu/core';
+import {
+  LOTS_PER_PAGE,
+  LotsQueryDto,
+  type LotsPageView,
+  type LotView,
+  type ReportView,
+} from '@vendu/contract';
 import { connect } from '../src/database/connection.js';
 import { MODELS } from '../src/models.js';
 import { BrewReader } from '../src/brews/brew-reader.js';
@@ -19,7 +27,7 @@ const LOTS = 10_000;
 const BREWS_A_LOT = 10;
 const ROUNDS = 60;
 /** A slow machine is measured for so long and no longer, ms. */
-const MEASURED_MS = 30_000;
+const MEASURED_MS = 10_000;
 
 let app: TestApplication;
 let sequelize: Sequelize;
@@ -59,6 +67,10 @@ async function seed(): Promise<void> {
   await run(`INSERT INTO readings (brew_id, tds_percent, read_by, created_at)
     SELECT id, 1.2 + (id % 20) / 100, 1, NOW() FROM brews WHERE client_key LIKE 'bulk-%'`);
   await refreshLotProgress(sequelize);
+  // For the reports alone: what the list says of these lots stays as it is.
+  await run(`UPDATE recipe_versions JOIN recipes ON recipes.id = recipe_versions.recipe_id
+    JOIN lots ON lots.id = recipes.lot_id SET accepted_at = '2026-02-01', accepted_by = 1
+    WHERE lots.name LIKE 'Bulk %'`);
   // The optimiser's figures of tables filled at one blow come in the background, seconds later; a lab's come as it works.
   await sequelize.query('ANALYZE TABLE lots, roast_batches, recipes, recipe_versions, brews, readings', {
     type: QueryTypes.SELECT,
@@ -72,7 +84,11 @@ async function page(query: string): Promise<LotsPageView> {
 /** The page's own statements, in the two waves in which it sends them. */
 async function statementsOf(query: LotsQueryDto): Promise<string[][]> {
   const sent: string[] = [];
-  sequelize.options.logging = (statement) => sent.push(statement.replace(/^Executing \(default\): /, ''));
+  sequelize.options.logging = (statement) => {
+    // What the server does by itself meanwhile, it does in a transaction.
+    const [, own] = /^Executing \(default\): (.*)$/s.exec(statement) ?? [];
+    if (own !== undefined) sent.push(own);
+  };
   await readLotsPage(sequelize, new BrewReader(sequelize), query);
   sequelize.options.logging = false;
   return [sent.slice(0, 2), sent.slice(2)];
@@ -155,6 +171,39 @@ describe('ten thousand lots', () => {
     );
     expect(times.page.length).toBeGreaterThan(0);
   }, 120_000);
+});
+
+describe('beside ten thousand lots', () => {
+  it('the lots that fit a search leave as one table, whatever pages they fill', async () => {
+    const { total } = await page('search=farm%2012&process=natural');
+    expect(total).toBeGreaterThan(LOTS_PER_PAGE);
+    const { text } = await app.barista.get('/api/lots.csv?search=farm%2012&process=natural').expect(200);
+    const { data } = Papa.parse<Record<string, string>>(text, { header: true, skipEmptyLines: true });
+    expect(data).toHaveLength(total);
+    expect(new Set(data.map(({ lot }) => lot)).size).toBe(total);
+    expect(data[0]).toMatchObject({ process: 'natural', brews: '10', brewed_g: '160', left_g: '2840' });
+    await app.barista.get('/api/lots.csv?stage=lost').expect(422);
+  });
+
+  // Printed, not judged: a slow machine is no fault of theirs.
+  it('Today and each report are served in the time printed here', async () => {
+    const printed: string[] = [];
+    for (const path of ['today', ...REPORTS.map((name) => `reports/${name}`)]) {
+      const times: number[] = [];
+      for (let round = 0; round < 5; round++) {
+        const start = performance.now();
+        await app.barista.get(`/api/${path}`).expect(200);
+        times.push(performance.now() - start);
+      }
+      printed.push(`${path} ${times.toSorted((a, b) => a - b)[2]?.toFixed(0)} ms`);
+    }
+    console.info(`at ${LOTS} lots and ${LOTS * BREWS_A_LOT} brews, medians of five: ${printed.join(', ')}`);
+    const used = (await app.barista.get('/api/reports/coffee-used').expect(200)).body as ReportView;
+    expect(used.total).toBeGreaterThanOrEqual(LOTS);
+    expect(used.rows).toHaveLength(500);
+    const { total } = (await app.barista.get('/api/reports/dial-in').expect(200)).body as ReportView;
+    expect(total).toBeGreaterThanOrEqual(LOTS);
+  });
 });
 
 describe('taking in and weighing', () => {

@@ -185,7 +185,7 @@ describe('kit that became another', () => {
           }),
         );
       },
-      { timeout: 18_000, interval: 100 },
+      { timeout: 100_000, interval: 100 },
     );
   });
 });

@@ -51,7 +51,7 @@ const newsOf = (event: string) => heard.filter(({ body }) => (JSON.parse(body) a
 
 /** Waits for what is sent by itself: looked for every few seconds. */
 const eventually = (check: () => Promise<void> | void) =>
-  vi.waitFor(check, { timeout: 18_000, interval: 100 });
+  vi.waitFor(check, { timeout: 100_000, interval: 100 });
 
 async function published(name: string, proof: readonly number[] = []): Promise<RecipeView> {
   const recipe = await startRecipe(app.barista, (await takeInLot(app.barista, { name })).id);

@@ -1,7 +1,7 @@
-import Papa from 'papaparse';
 import { addedWaterG, markedDrainS, planRatio, weighedFinesG } from '@vendu/core';
 import type { BrewListItem } from '@vendu/contract';
 import type { BrewModel } from '../brews/brew.model.js';
+import { rounded, tableText, type TableColumns } from './table-text.js';
 
 /** A brew as a line of a table: what its list knows, what only its row does, and on which brewer. */
 export interface BrewLine {
@@ -10,10 +10,8 @@ export interface BrewLine {
   brewer: string;
 }
 
-type Cell = string | number | boolean | null;
-
 /** One column, one reading of a brew; where nothing was measured the cell is empty. */
-const COLUMNS: Record<string, (line: BrewLine) => Cell> = {
+const COLUMNS: TableColumns<BrewLine> = {
   brew: ({ brew }) => brew.number,
   started_at: ({ brew }) => brew.startedAt,
   brewed_by: ({ brew }) => brew.brewedBy,
@@ -51,13 +49,4 @@ const COLUMNS: Record<string, (line: BrewLine) => Cell> = {
   note: ({ row }) => row.note,
 };
 
-/** A spreadsheet takes a cell that begins like a formula for one: such a cell begins with an apostrophe. */
-export function brewsCsv(lines: readonly BrewLine[]): string {
-  const fields = Object.keys(COLUMNS);
-  const data = lines.map((line) => Object.values(COLUMNS).map((cell) => cell(line)));
-  return `${Papa.unparse({ fields, data }, { escapeFormulae: true })}\r\n`;
-}
-
-function rounded(value: number | undefined, decimals: number): number | null {
-  return value === undefined ? null : Number(value.toFixed(decimals));
-}
+export const brewsCsv = (lines: readonly BrewLine[]): string => tableText(COLUMNS, lines);

@@ -1,5 +1,6 @@
-import { Controller, Get, Header, Param, StreamableFile } from '@nestjs/common';
+import { Controller, Get, Header, Param, Query, StreamableFile } from '@nestjs/common';
 import { recipeFileSchema } from '@vendu/core';
+import { LotsQueryDto } from '@vendu/contract';
 import { IdPipe } from '../problem/id.pipe.js';
 import { VisitorsToo } from '../session/access.js';
 import { FilesService, type FileOut } from './files.service.js';
@@ -21,6 +22,12 @@ export class FilesController {
   @Header('Content-Type', 'application/schema+json')
   schema(): object {
     return recipeFileSchema();
+  }
+
+  /** The lots that fit a search, all of its pages. */
+  @Get('lots.csv')
+  async lots(@Query() query: LotsQueryDto): Promise<StreamableFile> {
+    return sent(await this.service.lots(query));
   }
 
   /** The brews of a lot, a line each. */

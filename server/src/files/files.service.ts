@@ -1,5 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import { recipeFileText } from '@vendu/core';
+import { Sequelize } from 'sequelize-typescript';
+import type { LotListItem, LotsQueryDto } from '@vendu/contract';
 import { BrewReader } from '../brews/brew-reader.js';
 import { BrewModel } from '../brews/brew.model.js';
 import { LotModel } from '../lots/lot.model.js';
@@ -12,7 +14,11 @@ import { slugOf } from '../publications/slug.js';
 import { RecipeModel } from '../recipes/recipe.model.js';
 import { RecipeVersionModel } from '../recipes/recipe-version.model.js';
 import { settingFor } from '../recipes/recipe-views.js';
+import { readLotsPage } from '../lots/lot-list.js';
 import { brewsCsv } from './brews-csv.js';
+import { lotsCsv } from './lots-csv.js';
+
+const LOTS_AT_ONCE = 500;
 
 /** A file on its way out. */
 export interface FileOut {
@@ -23,7 +29,10 @@ export interface FileOut {
 
 @Injectable()
 export class FilesService {
-  constructor(private readonly reader: BrewReader) {}
+  constructor(
+    private readonly sequelize: Sequelize,
+    private readonly reader: BrewReader,
+  ) {}
 
   async recipe(versionId: number): Promise<FileOut> {
     const version = await RecipeVersionModel.findByPk(versionId);
@@ -48,6 +57,16 @@ export class FilesService {
     });
     const name = slugOf(`${lot.name} ${brewer.name} version ${version.number}`);
     return { name: `${name}.json`, type: 'application/json', text };
+  }
+
+  async lots(query: LotsQueryDto): Promise<FileOut> {
+    const lots: LotListItem[] = [];
+    for (let page = 1; ; page++) {
+      const read = await readLotsPage(this.sequelize, this.reader, { ...query, page }, LOTS_AT_ONCE);
+      lots.push(...read.lots);
+      if (read.lots.length < LOTS_AT_ONCE) break;
+    }
+    return { name: 'lots.csv', type: 'text/csv', text: lotsCsv(lots) };
   }
 
   async brews(lotId: number): Promise<FileOut> {

@@ -75,8 +75,9 @@ export async function readLotsPage(
   sequelize: Sequelize,
   brews: BrewReader,
   query: LotsQueryDto,
+  perPage = LOTS_PER_PAGE,
 ): Promise<LotsPageView> {
-  const { statement, replacements } = lotsStatement(query);
+  const { statement, replacements } = lotsStatement(query, perPage);
   const [rows, counts] = await Promise.all([
     sequelize.query<LotRow>(statement, { type: QueryTypes.SELECT, replacements }),
     sequelize.query<CountRow>(COUNTS, { type: QueryTypes.SELECT }),
@@ -113,7 +114,10 @@ function isFiltered({ search, stage, process }: LotsQueryDto): boolean {
  * The page's ids first, whole rows only for those. All lots are walked in the order of an index; filtered ones are
  * read through once, which finds and counts them together: an index would be walked to its end for few rows.
  */
-function lotsStatement(query: LotsQueryDto): {
+function lotsStatement(
+  query: LotsQueryDto,
+  perPage: number,
+): {
   statement: string;
   replacements: Record<string, string | number>;
 } {
@@ -123,7 +127,7 @@ function lotsStatement(query: LotsQueryDto): {
     : 'SELECT id, NULL AS total FROM lots';
   return {
     statement: `SELECT ${COLUMNS}, total FROM lots JOIN (
-        ${chosen} ORDER BY ${order} LIMIT ${LOTS_PER_PAGE} OFFSET ${(query.page - 1) * LOTS_PER_PAGE}
+        ${chosen} ORDER BY ${order} LIMIT ${perPage} OFFSET ${(query.page - 1) * perPage}
       ) AS chosen USING (id) ORDER BY ${order}`,
     replacements: {
       search: `%${query.search.trim().replace(/[\\%_]/g, '\\$&')}%`,

@@ -55,6 +55,7 @@ export function serveOpenApi(app: INestApplication): void {
       )
       .setVersion('1')
       .addCookieAuth('vendu.sid')
+      .addBearerAuth({ type: 'http', description: 'A token, made under In and out.' })
       .build(),
   );
   const schemas = validationMetadatasToSchemas({

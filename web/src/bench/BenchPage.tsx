@@ -12,6 +12,7 @@ import { Unavailable } from '../ui/Unavailable';
 import { Bench } from './Bench';
 import { wasStarted, type BenchBrew } from './benchBrew';
 import { brewLaidOut, MOST_BREWS, selectBrews } from './benchSlice';
+import { groundOn } from './groundOn';
 
 /** The bench with a version on it: the brew of it that is there already, or a new one beside what runs. */
 export function BenchPage() {
@@ -44,6 +45,8 @@ function LayOut({ brewKey: key, versionId }: { brewKey: string; versionId: numbe
   const [address] = useSearchParams();
   const recipeId = Number(address.get('recipe'));
   const fromCard = address.get('from') === 'card';
+  // On another grinder than the recipe's, to tell the two apart.
+  const onGrinderId = Number(address.get('on'));
   const { data: session, isLoading: isSessionLoading } = useSessionQuery();
   const { data: recipe, error, isLoading, refetch } = useRecipeQuery(recipeId);
   const { data: kit, isLoading: isKitLoading } = useKitQuery();
@@ -53,6 +56,7 @@ function LayOut({ brewKey: key, versionId }: { brewKey: string; versionId: numbe
   const roastBatchId = recipe?.latestRoastBatchId ?? null;
   useEffect(() => {
     if (!recipe || !version || !kit || roastBatchId === null) return;
+    const onGrinder = kit.grinders.find(({ id }) => id === onGrinderId);
     const paper = kit.papers.find(({ id }) => id === recipe.paperId);
     dispatch(
       brewLaidOut({
@@ -74,6 +78,7 @@ function LayOut({ brewKey: key, versionId }: { brewKey: string; versionId: numbe
         grinderName: recipe.grinderName,
         grinderSetting: version.grinderSetting,
         secondSetting: version.secondSetting,
+        ...(onGrinder ? groundOn(onGrinder, version.plan) : {}),
         recipeVersionId: version.id,
         versionNumber: version.number,
         roastBatchId,
@@ -82,7 +87,7 @@ function LayOut({ brewKey: key, versionId }: { brewKey: string; versionId: numbe
         scale: { kind: 'none' },
       }),
     );
-  }, [dispatch, key, recipe, version, kit, roastBatchId, fromCard]);
+  }, [dispatch, key, recipe, version, kit, roastBatchId, fromCard, onGrinderId]);
   if (isSessionLoading || isLoading || isKitLoading) return <Loading />;
   if (session && !session.person)
     return <Navigate to="/sign-in" state={{ from: pathname + search }} replace />;

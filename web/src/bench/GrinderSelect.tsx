@@ -1,10 +1,9 @@
-import { grinderSettingFor } from '@vendu/core';
-import type { GrinderView } from '@vendu/contract';
 import { useKitQuery } from '../api/kitApi';
 import { useAppDispatch } from '../state/hooks';
 import { BenchSelect } from './BenchSelect';
 import type { BenchBrew } from './benchBrew';
-import { grinderChosen, type GroundOn } from './benchSlice';
+import { grinderChosen } from './benchSlice';
+import { groundOn } from './groundOn';
 
 /** On which grinder it is ground: the recipe's, or another that is there to prove it on. */
 export function GrinderSelect({ brew }: { brew: BenchBrew }) {
@@ -31,19 +30,4 @@ export function GrinderSelect({ brew }: { brew: BenchBrew }) {
       }}
     />
   );
-}
-
-function groundOn(grinder: GrinderView, { grindUm, secondGrind }: BenchBrew['plan']): GroundOn {
-  const { id, name, burrSet, retainedG } = grinder;
-  const setting = (sizeUm: number | undefined) => {
-    const found = sizeUm === undefined ? null : grinderSettingFor({ ...grinder, grindUm: sizeUm });
-    return found?.ok ? found.value : null;
-  };
-  return {
-    grinderId: id,
-    grinderName: `${name}, ${burrSet}`,
-    grinderSetting: setting(grindUm),
-    secondSetting: setting(secondGrind?.grindUm),
-    retainedG,
-  };
 }

@@ -35,6 +35,13 @@ export function LotsPage() {
         <h1 className="grow text-title font-bold">
           Lots <span className="font-normal text-quiet">{allLots}</span>
         </h1>
+        <a
+          href={`/api/lots.csv?${addressOf({ ...query, page: 1 }).toString()}`}
+          download
+          className="inline-flex min-h-9 items-center px-3 text-small font-semibold text-quiet hover:text-ink"
+        >
+          Save as CSV
+        </a>
         <ButtonLink to="/lots/import" weight="quiet">
           Import from CSV
         </ButtonLink>

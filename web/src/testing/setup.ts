@@ -1,4 +1,4 @@
-import { cleanup } from '@testing-library/react';
+import { cleanup, configure } from '@testing-library/react';
 import { expose } from 'comlink';
 import { afterEach, vi } from 'vitest';
 import { Forecaster } from '../board/forecaster';
@@ -8,6 +8,9 @@ vi.resetModules();
 
 // Tests turn the wall's clock by hand, and the brew's goes with it; its own test takes the real one.
 vi.mock('../device/brewClock', () => ({ brewNowMs: () => Date.now(), goOnFrom: () => undefined }));
+
+// What is waited for comes; a second is no bound for it beside other busy processes.
+configure({ asyncUtilTimeout: 100_000 });
 
 // jsdom lays nothing out, so there is nothing to observe; parts that ask get an observer that stays silent.
 globalThis.ResizeObserver = class {

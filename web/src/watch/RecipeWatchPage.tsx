@@ -3,6 +3,7 @@ import { Link, useParams } from 'react-router';
 import { batchShiftWords, causeWords, recheckWords, WATCHED_FIGURES } from '@vendu/core';
 import type { WatchView } from '@vendu/contract';
 import { troubleOf } from '../api/problem';
+import { useKitQuery } from '../api/kitApi';
 import { useWatchQuery } from '../api/watchApi';
 import { useSessionQuery } from '../session/sessionApi';
 import { ButtonLink } from '../ui/Button';
@@ -99,14 +100,28 @@ function standing({ lotName, alarms, phases, versionNumber }: WatchView): string
 }
 
 /** What likely drifted, and the one brew that tells it from the rest. */
-function Cause({ watch: { cause, lotId } }: { watch: WatchView }) {
+function Cause({ watch: { cause, lotId, recipeId, recipeVersionId } }: { watch: WatchView }) {
+  const { data: kit } = useKitQuery();
   if (!cause) return null;
+  const other =
+    cause.kind === 'grinder' &&
+    kit?.grinders.find(({ name, burrSet }) => `${name}, ${burrSet}` !== cause.grinder);
   const { likely, tellsApart } = causeWords(cause);
   return (
     <section className="mb-6 border-l-2 border-alarm pl-4">
       <h2 className="text-large font-semibold">What likely drifted</h2>
       <p>{likely}</p>
       <p>{tellsApart}</p>
+      {other && (
+        <p className="mt-1">
+          <Link
+            to={`/bench/${recipeVersionId}?recipe=${recipeId}&on=${other.id}`}
+            className="font-semibold underline underline-offset-3"
+          >
+            Brew it on {other.name}, {other.burrSet}
+          </Link>
+        </p>
+      )}
       <p className="mt-1 text-small">
         Is it the coffee, change the recipe:{' '}
         <Link to={`/lots/${lotId}#next-change`} className="font-semibold underline underline-offset-3">
