@@ -69,11 +69,15 @@ test('the card weighs little, and opens without a network after the first visit'
   });
   await page.goto(CARD);
   await expect(page.getByRole('button', { name: 'Start with the first pour' })).toBeVisible();
-  await page.waitForFunction(async () => {
-    const kept = await (await caches.open('cards')).match(location.pathname);
-    // A worker takes its pages over before it is up.
-    return kept !== undefined && navigator.serviceWorker.controller?.state === 'activated';
-  });
+  // Asked anew each time: what waits for a function takes the promise of an answer for a yes.
+  await expect
+    .poll(() =>
+      page.evaluate(async () => {
+        const kept = await (await caches.open('cards')).match(location.pathname);
+        return kept !== undefined && navigator.serviceWorker.controller?.state === 'activated';
+      }),
+    )
+    .toBe(true);
   const all = Object.values(bytes).reduce((sum, each) => sum + each, 0);
   console.log(
     `card: ${Math.round(all / 1000)} kB, of them script ${Math.round((bytes['Script'] ?? 0) / 1000)} kB`,
