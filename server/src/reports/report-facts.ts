@@ -113,19 +113,26 @@ export class ReportFacts {
     });
   }
 
-  async lastRechecks(since: Date): Promise<LastRecheck[]> {
-    const rows = await this.select<{ id: number; name: string; state: string | WatchState[] }>(
-      `SELECT id, name, watch_state AS state FROM lots
+  async lastRechecks(since: Date): Promise<Some<LastRecheck>> {
+    const rows = await this.select<{
+      total: number | bigint;
+      id: number;
+      name: string;
+      state: string | WatchState[];
+    }>(
+      `SELECT COUNT(*) OVER () AS total, id, name, watch_state AS state FROM lots
       WHERE recheck_on IS NOT NULL AND last_brewed_at >= :since
       ORDER BY last_brewed_at DESC LIMIT ${MOST_ROWS}`,
       since,
     );
     const earliest = since.toISOString().slice(0, 10);
-    return rows.flatMap(({ id, name, state }) =>
+    const rechecks = rows.flatMap(({ id, name, state }) =>
       parsedJson<WatchState[]>(state).flatMap(({ shift }) =>
         shift && shift.on >= earliest ? [{ ...shift, lotId: id, lot: name }] : [],
       ),
     );
+    const total = Number(rows[0]?.total ?? 0);
+    return { rows: rechecks, total: total > MOST_ROWS ? total : rechecks.length };
   }
 
   async lotUse(since: Date): Promise<Some<LotUse>> {

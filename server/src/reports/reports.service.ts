@@ -52,7 +52,10 @@ export class ReportsService {
         const { rows, total } = await facts.versionsProven(since);
         return { report: repeatingReport(rows), total };
       },
-      grinders: async (since) => ({ report: grinderReport(await facts.lastRechecks(since)) }),
+      grinders: async (since) => {
+        const { rows, total } = await facts.lastRechecks(since);
+        return { report: grinderReport(rows), total };
+      },
       'coffee-used': async (since) => {
         const [{ rows, total }, months] = await Promise.all([facts.lotUse(since), facts.gramsByMonth(since)]);
         return { report: coffeeUsedReport(rows, months), total };

@@ -1,7 +1,6 @@
-import { BelongsTo, Column, DataType, Model, Table } from 'sequelize-typescript';
-import type { CreationOptional, InferAttributes, InferCreationAttributes, NonAttribute } from 'sequelize';
+import { Column, DataType, Model, Table } from 'sequelize-typescript';
+import type { CreationOptional, InferAttributes, InferCreationAttributes } from 'sequelize';
 import type { TokenRight } from '@vendu/contract';
-import { PersonModel } from '../people/person.model.js';
 
 /** A key of somebody's program. */
 @Table({ tableName: 'tokens', updatedAt: false })
@@ -15,5 +14,4 @@ export class TokenModel extends Model<InferAttributes<TokenModel>, InferCreation
   @Column(DataType.DATE) declare endedAt: CreationOptional<Date | null>;
   @Column(DataType.DATE) declare lastUsedAt: CreationOptional<Date | null>;
   declare createdAt: CreationOptional<Date>;
-  @BelongsTo(() => PersonModel, 'personId') declare person: NonAttribute<PersonModel>;
 }
