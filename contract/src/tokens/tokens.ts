@@ -1,6 +1,6 @@
 import { CalendarDate, OneOf, TextUpTo } from '../validation/decorators.js';
 
-/** What a program may do with a token: read what its person may, or besides that store brews and what is measured of them. */
+/** What a program may do with a token: read what its person may, or besides that store brews and all that belongs to them: readings, sheets, verdicts. */
 export const TOKEN_RIGHTS = ['read', 'record'] as const;
 export type TokenRight = (typeof TOKEN_RIGHTS)[number];
 

@@ -42,7 +42,7 @@ export class TokenAccess {
         'not-allowed',
         row.right === 'read'
           ? 'This token may read and nothing else.'
-          : 'This token may read, and store brews and what is measured of them, and nothing else.',
+          : 'This token may read, and store brews and all that belongs to them, and nothing else.',
       );
     }
     if (row.lastUsedAt == null || Date.now() - row.lastUsedAt.getTime() > USE_NOTED_MS) {
