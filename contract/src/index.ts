@@ -26,4 +26,5 @@ export * from './handover/handover.js';
 export * from './calendar/calendar.js';
 export * from './reports/reports.js';
 export * from './tokens/tokens.js';
+export * from './imports/imports.js';
 export * from './webhooks/webhooks.js';

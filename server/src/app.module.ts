@@ -8,6 +8,7 @@ import { CONFIGURATION } from './configuration.token.js';
 import { DatabaseModule } from './database/database.module.js';
 import { TastersModule } from './tasters/tasters.module.js';
 import { ChangesModule } from './changes/changes.module.js';
+import { LabImportModule } from './lab-import/lab-import.module.js';
 import { ExportModule } from './export/export.module.js';
 import { FilesModule } from './files/files.module.js';
 import { PaperModule } from './paper/paper.module.js';
@@ -86,6 +87,7 @@ export class AppModule {
         ReportsModule,
         FilesModule,
         ExportModule,
+        LabImportModule,
         PaperModule,
         CareModule,
       ],

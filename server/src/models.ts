@@ -34,6 +34,7 @@ import { TraceModel } from './brews/trace.model.js';
 import { PracticeRunModel } from './practice/practice-run.model.js';
 import { RunningBrewModel } from './running-brews/running-brew.model.js';
 import { RequestKeyModel } from './writing/request-key.model.js';
+import { ImportModel } from './lab-import/import.model.js';
 import { WebhookModel } from './webhooks/webhook.model.js';
 import { WebhookDeliveryModel } from './webhooks/webhook-delivery.model.js';
 import { TokenModel } from './tokens/token.model.js';
@@ -77,6 +78,7 @@ export const MODELS: ModelCtor[] = [
   HandoverNoteModel,
   CalendarModel,
   TokenModel,
+  ImportModel,
   WebhookModel,
   WebhookDeliveryModel,
   RequestKeyModel,

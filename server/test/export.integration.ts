@@ -4,7 +4,6 @@ import Papa from 'papaparse';
 import { Writable } from 'node:stream';
 import { QueryTypes } from 'sequelize';
 import type { Sequelize } from 'sequelize-typescript';
-import { fromBuffer, type Entry } from 'yauzl';
 import { readRecipeFile } from '@vendu/core';
 import { BrewReader } from '../src/brews/brew-reader.js';
 import { ExportService } from '../src/export/export.service.js';
@@ -12,6 +11,7 @@ import { FilesService } from '../src/files/files.service.js';
 import { exportedTables, LEFT_OUT } from '../src/export/exported-tables.js';
 import { LotModel } from '../src/lots/lot.model.js';
 import { startTestApplication, takeInLot, type TestApplication } from './support/application.js';
+import { exported, unzipped } from './support/zips.js';
 
 interface Schema {
   fields: { name: string; type: string; constraints?: { required: boolean } }[];
@@ -31,44 +31,13 @@ beforeAll(async () => {
     supplier: "'quoted",
     region: 'with "marks",\nand a line',
   });
-  const answer = await app.lead
-    .get('/api/export/lab.zip')
-    .buffer(true)
-    .parse((response, done) => {
-      const parts: Buffer[] = [];
-      response.on('data', (part: Buffer) => parts.push(part));
-      response.on('end', () => done(null, Buffer.concat(parts)));
-    })
-    .expect(200);
+  const answer = await app.lead.head('/api/export/lab.zip').expect(200);
   expect(answer.headers['content-disposition']).toMatch(
     /^attachment; filename="vendu-\d{4}-\d\d-\d\d\.zip"$/,
   );
-  files = await unzipped(answer.body as Buffer);
+  files = await unzipped(await exported(app.lead));
 });
 afterAll(() => app.close());
-
-/** Read by a reader that is not ours. */
-function unzipped(zip: Buffer): Promise<Map<string, string>> {
-  return new Promise((resolve, reject) => {
-    const found = new Map<string, string>();
-    fromBuffer(zip, { lazyEntries: true }, (error, opened) => {
-      if (error) return reject(error);
-      opened.on('entry', (entry: Entry) => {
-        opened.openReadStream(entry, (fault, stream) => {
-          if (fault) return reject(fault);
-          const parts: Buffer[] = [];
-          stream.on('data', (part: Buffer) => parts.push(part));
-          stream.on('end', () => {
-            found.set(entry.fileName, Buffer.concat(parts).toString('utf8'));
-            opened.readEntry();
-          });
-        });
-      });
-      opened.on('end', () => resolve(found));
-      opened.readEntry();
-    });
-  });
-}
 
 const file = (path: string) => files.get(path) ?? '';
 const description = () => JSON.parse(file('datapackage.json')) as Package;

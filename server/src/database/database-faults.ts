@@ -2,8 +2,8 @@ import { ConnectionError } from 'sequelize';
 
 /** Somebody else holds what was asked for: a deadlock (1213), or a lock waited for too long (1205). */
 const BUSY: readonly number[] = [1205, 1213];
-/** A value that its column cannot hold: out of range, no such character, no such date, too long. */
-const UNSTORABLE: readonly number[] = [1264, 1366, 1292, 1406, 3140];
+/** A value that its column cannot hold: out of range, no such word, no such character, no such date, too long. */
+const UNSTORABLE: readonly number[] = [1264, 1265, 1366, 1292, 1406, 3140];
 /** The server ends or was ended in the middle. */
 const GONE: readonly number[] = [1053, 1927];
 const GONE_CODES: readonly string[] = ['ECONNREFUSED', 'ECONNRESET', 'EPIPE', 'ENOENT', 'ETIMEDOUT'];

@@ -34,7 +34,7 @@ export async function* tableRows(
 }
 
 /** As the database writes it: no figure is read and printed anew. Moments are UTC. */
-function asText({ name, type }: Field): string {
+export function asText({ name, type }: Field): string {
   const column = `\`${name}\``;
   switch (type) {
     case 'datetime':

@@ -28,6 +28,9 @@ export async function* csvOf(fields: readonly Field[], rows: AsyncIterable<Row>)
   if (waiting.length > 0) yield lines(waiting);
 }
 
+/** A text as it was before it was made safe for a spreadsheet. */
+export const asWritten = (cell: string): string => (cell.startsWith("'") ? cell.slice(1) : cell);
+
 /** The names of the fields. */
 export const csvHead = (fields: readonly Field[]): string => lines([fields.map(({ name }) => name)]);
 

@@ -1,4 +1,5 @@
 import { Inject, Injectable } from '@nestjs/common';
+import { Op } from 'sequelize';
 import type { Configuration } from '../configuration.js';
 import { CONFIGURATION } from '../configuration.token.js';
 import { DEMO_ACCOUNTS } from './demo-accounts.js';
@@ -22,7 +23,7 @@ export class PeopleService {
 
   /** Everybody who could be in, by name. */
   async all(): Promise<PersonModel[]> {
-    const rows = await PersonModel.findAll({ order: ['name'] });
+    const rows = await PersonModel.findAll({ where: { email: { [Op.not]: null } }, order: ['name'] });
     return rows.filter((person) => this.admitted(person) !== null);
   }
 

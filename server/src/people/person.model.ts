@@ -6,7 +6,8 @@ import type { Role } from '@vendu/core';
 export class PersonModel extends Model<InferAttributes<PersonModel>, InferCreationAttributes<PersonModel>> {
   declare id: CreationOptional<number>;
   @Column(DataType.STRING) declare name: string;
-  @Column(DataType.STRING) declare email: string;
+  /** `null` of people who came with another lab’s file: they are named, and cannot sign in. */
+  @Column(DataType.STRING) declare email: CreationOptional<string | null>;
   @Column(DataType.STRING) declare role: Role;
-  @Column(DataType.STRING) declare passwordHash: string;
+  @Column(DataType.STRING) declare passwordHash: CreationOptional<string | null>;
 }

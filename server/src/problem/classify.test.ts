@@ -32,6 +32,7 @@ describe('anything thrown becomes one of the problems', () => {
     ['a deadlock', driverError({ errno: 1213 }), 'busy'],
     ['a lock waited for too long', driverError({ errno: 1205 }), 'busy'],
     ['a figure that no column holds', driverError({ errno: 1264 }), 'invalid-input'],
+    ['a word that no column holds', driverError({ errno: 1265 }), 'invalid-input'],
     ['a range that a file does not have', parserError(416), 'not-readable'],
     ['a condition that is not met', parserError(412), 'not-readable'],
     ['a fault of ours', new TypeError('undefined is not a function'), 'defect'],

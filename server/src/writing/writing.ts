@@ -53,9 +53,14 @@ export class Writing {
       });
       if (!lot) throw notFound('lot');
       const result = await work();
-      for (const follow of this.followers) await follow(lotId);
+      await this.bringUpToDate(lotId);
       return result;
     });
+  }
+
+  /** Computes afresh what follows from the records of a lot, in the transaction of whoever changed them and holds the lot. */
+  async bringUpToDate(lotId: number): Promise<void> {
+    for (const follow of this.followers) await follow(lotId);
   }
 
   /** Forgets keys that nobody will send again. */

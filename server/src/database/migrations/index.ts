@@ -15,6 +15,7 @@ import { calendars } from './0029-calendars.js';
 import { reports } from './0030-reports.js';
 import { tokens } from './0031-tokens.js';
 import { webhooks } from './0032-webhooks.js';
+import { imports } from './0033-imports.js';
 import { handover } from './0028-handover.js';
 import { watch } from './0027-watch.js';
 import { editions } from './0026-editions.js';
@@ -66,4 +67,5 @@ export const MIGRATIONS: readonly Migration[] = [
   reports,
   tokens,
   webhooks,
+  imports,
 ];

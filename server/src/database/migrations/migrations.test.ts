@@ -36,6 +36,7 @@ const LANDED = {
   '0030-reports': '0224b2d8550c2206',
   '0031-tokens': '9f8211a27b8594d2',
   '0032-webhooks': 'aecb5c2481008eae',
+  '0033-imports': '0275f19683bf2666',
 };
 
 describe('the steps of the schema', () => {

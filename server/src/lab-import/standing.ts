@@ -1,0 +1,74 @@
+import type { ImportConflict, ImportCount } from '@vendu/contract';
+
+/** What a row of a file became. */
+export interface Standing {
+  /** Its number here; the one it would have where it is not here yet. */
+  id: string;
+  fate: 'fresh' | 'same' | 'differing' | 'heldBack';
+  /** Whether what hangs on it has to be held back. */
+  isOther: boolean;
+  /** The lot it belongs to, by its number here. */
+  lotId: string | null;
+  title: string;
+}
+
+/** A list of more is read by nobody; how many there are stands in the counts. */
+const MOST_CONFLICTS = 100;
+const LONGEST = 60;
+
+/** What became of everything in a file, as it is gone through. */
+export class Standings {
+  private readonly byTable = new Map<string, Map<string, Standing>>();
+  readonly counts: ImportCount[] = [];
+  readonly conflicts: ImportConflict[] = [];
+  readonly remarks: string[] = [];
+
+  of(table: string, idInFile: string): Standing | undefined {
+    return this.byTable.get(table)?.get(idInFile);
+  }
+
+  /** Those of one table that are not here yet. */
+  fresh(table: string): Standing[] {
+    return [...(this.byTable.get(table)?.values() ?? [])].filter(({ fate }) => fate === 'fresh');
+  }
+
+  /** The numbers of those of one table that were here before. */
+  here(table: string): string[] {
+    return [...(this.byTable.get(table)?.values() ?? [])]
+      .filter(({ fate }) => fate === 'same' || fate === 'differing')
+      .map(({ id }) => id);
+  }
+
+  /** Whether any of one table has another number here than in the file. */
+  hasMoved(table: string): boolean {
+    return [...(this.byTable.get(table) ?? [])].some(([inFile, { id }]) => inFile !== id);
+  }
+
+  /** Numbers of lots, as they are here, that something comes to. */
+  lotsTouched(): number[] {
+    const standings = [...this.byTable.values()].flatMap((rows) => [...rows.values()]);
+    const touched = standings.flatMap(({ fate, lotId }) =>
+      fate === 'fresh' && lotId ? [Number(lotId)] : [],
+    );
+    return [...new Set(touched)].sort((a, b) => a - b);
+  }
+
+  add(table: string, idInFile: string, standing: Standing): void {
+    const rows = this.byTable.get(table) ?? new Map<string, Standing>();
+    this.byTable.set(table, rows.set(idInFile, standing));
+  }
+
+  count(what: string, fates: readonly Standing['fate'][]): void {
+    if (fates.length === 0) return;
+    const counted = { fresh: 0, same: 0, differing: 0, heldBack: 0 };
+    for (const fate of fates) counted[fate] += 1;
+    this.counts.push({ what, ...counted });
+  }
+
+  conflict({ here, inFile, ...told }: ImportConflict): void {
+    if (this.conflicts.length === MOST_CONFLICTS) return;
+    this.conflicts.push({ ...told, here: cut(here), inFile: cut(inFile) });
+  }
+}
+
+const cut = (text: string) => (text.length > LONGEST ? `${text.slice(0, LONGEST - 1)}…` : text);
