@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
-import type { ImportReport, ImportTaken, ImportView } from '@vendu/contract';
+import type { ImportReport, ImportTaken, ImportView, LotView } from '@vendu/contract';
 import { connectTo } from './support/database.js';
 import {
   startRecipe,
@@ -174,7 +174,9 @@ describe('into a lab that lives', () => {
       await altered('recipe_versions.csv', (text) => text.replace('""kettleC"":97', '""kettleC"":91')),
     );
     expect(countOf(told, 'versions')).toMatchObject({ differing: 1 });
-    expect(told.conflicts).toContainEqual(expect.objectContaining({ what: 'versions', field: 'plan' }));
+    expect(told.conflicts).toContainEqual(
+      expect.objectContaining({ what: 'versions', field: 'plan', here: 'kettleC 97', inFile: 'kettleC 91' }),
+    );
     expect(countOf(told, 'brews')?.heldBack).toBeGreaterThan(0);
     expect(countOf(told, 'readings')?.heldBack).toBeGreaterThan(0);
     expect(sum(told.counts, 'fresh')).toBe(0);
@@ -229,6 +231,31 @@ describe('into a lab that lives', () => {
       /1 roast batches that were made here hang on lots/,
     );
     await app.barista.get(`/api/lots/${id}`).expect(200);
+  });
+});
+
+describe('one lot as a file', () => {
+  it('has what is of it and nothing of another, and opens a lab that had none', async () => {
+    await wipe();
+    await take(zip);
+    const alone = await exported(app.lead, '/api/export/lots/1.zip');
+    const parts = await unzipped(alone);
+    expect(parts.get('lots.csv')?.trimEnd().split('\r\n')).toHaveLength(2);
+    expect(parts.has('house.csv')).toBe(false);
+    expect([...parts.keys()].some((path) => path.startsWith('recipes/recipe-1-'))).toBe(true);
+    expect([...parts.keys()].some((path) => path.startsWith('recipes/recipe-2-'))).toBe(false);
+    await app.lead.get('/api/export/lots/999.zip').expect(404);
+    await app.barista.get('/api/export/lots/1.zip').expect(403);
+    // Its card names the lab that published it, which this one is not: it says so, and is all the same lot.
+    const lot = async () => ({
+      ...((await app.barista.get('/api/lots/1').expect(200)).body as LotView),
+      outdatedCards: [],
+    });
+    const before = await lot();
+    await wipe();
+    const { taken } = await take(alone);
+    expect(taken).not.toBeNull();
+    expect(await lot()).toEqual(before);
   });
 });
 

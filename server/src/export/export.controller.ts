@@ -1,10 +1,14 @@
-import { Controller, Get, Logger, Res } from '@nestjs/common';
+import { Controller, Get, Logger, Param, Res } from '@nestjs/common';
 import { format } from 'date-fns';
 import type { Response } from 'express';
+import { LotModel } from '../lots/lot.model.js';
+import { IdPipe } from '../problem/id.pipe.js';
+import { notFound } from '../problem/problem-error.js';
+import { slugOf } from '../publications/slug.js';
 import { LeadOnly } from '../session/access.js';
 import { ExportService } from './export.service.js';
 
-/** All of a lab leaves by one door. */
+/** A lab, or one lot of it, leaves by one door. */
 @Controller('export')
 export class ExportController {
   private readonly logger = new Logger(ExportController.name);
@@ -13,15 +17,27 @@ export class ExportController {
 
   @Get('lab.zip')
   @LeadOnly()
-  async lab(@Res() response: Response): Promise<void> {
+  lab(@Res() response: Response): Promise<void> {
+    return this.send(response, 'vendu');
+  }
+
+  @Get('lots/:lotId.zip')
+  @LeadOnly()
+  async lot(@Param('lotId', IdPipe) lotId: number, @Res() response: Response): Promise<void> {
+    const lot = await LotModel.findByPk(lotId, { attributes: ['name'] });
+    if (!lot) throw notFound('lot');
+    await this.send(response, slugOf(lot.name), lotId);
+  }
+
+  private async send(response: Response, name: string, lotId: number | null = null): Promise<void> {
     const now = new Date();
     response.set({
       'Content-Type': 'application/zip',
-      'Content-Disposition': `attachment; filename="vendu-${format(now, 'yyyy-MM-dd')}.zip"`,
+      'Content-Disposition': `attachment; filename="${name}-${format(now, 'yyyy-MM-dd')}.zip"`,
       'Cache-Control': 'private, no-store',
     });
     try {
-      await this.service.writeTo(response, now);
+      await this.service.writeTo(response, now, lotId);
     } catch (error) {
       if (!response.headersSent) throw error;
       // Half a file must not look like a whole one: the connection breaks, and the browser says so.

@@ -9,7 +9,8 @@ import { parsedJson } from '../database/raw-row.js';
 import { FilesService } from '../files/files.service.js';
 import { csvHead, csvOf } from '../files/csv.js';
 import { dataPackage, TRACES, type OtherFile } from './data-package.js';
-import { exportedTables, LEFT_OUT, type Field } from './exported-tables.js';
+import { exportedTables, LEFT_OUT, type ExportedTable, type Field } from './exported-tables.js';
+import { ofOneLot } from './of-one-lot.js';
 import { tableRows } from './table-rows.js';
 
 /** A trace has thousands of readings: few are held at once. */
@@ -26,6 +27,15 @@ const SCHEMA: OtherFile = {
   title: 'JSON Schema of the files in recipes/',
 };
 
+/** As of which moment is read, and of which lot if not of all. */
+interface Reading {
+  transaction: Transaction;
+  lotId: number | null;
+}
+
+/** Something of each brew of the lot. */
+const BREWS = (column: string) => `SELECT ${column} FROM brews WHERE lot_id = :lotId`;
+
 const text = (name: string): Field => ({ name, type: 'string', isRequired: true });
 
 /** Everything of a lab as one file that other programs can read, as it was at one moment. */
@@ -39,9 +49,10 @@ export class ExportService {
   /**
    * Streams it: a large lab needs no more memory than a small one.
    *
+   * @param lotId - one lot with all that is of it; all of the lab if left out
    * @throws whatever the reader broke off with
    */
-  async writeTo(out: Writable, now: Date): Promise<void> {
+  async writeTo(out: Writable, now: Date, lotId: number | null = null): Promise<void> {
     await this.sequelize.transaction(
       { isolationLevel: Transaction.ISOLATION_LEVELS.REPEATABLE_READ, readOnly: true },
       async (transaction) => {
@@ -52,36 +63,54 @@ export class ExportService {
         });
         const zip = new ZipFile();
         // A reader that breaks off ends it all: nobody waits for files that are not fetched.
-        await Promise.all([pipeline(zip.outputStream, out), this.fill(zip, now, transaction)]);
+        await Promise.all([pipeline(zip.outputStream, out), this.fill(zip, now, { transaction, lotId })]);
       },
     );
   }
 
-  private async fill(zip: ZipFile, now: Date, transaction: Transaction): Promise<void> {
-    const tables = await exportedTables(this.sequelize);
+  private async fill(zip: ZipFile, now: Date, reading: Reading): Promise<void> {
+    const all = await exportedTables(this.sequelize);
+    const ofLot = reading.lotId === null ? null : ofOneLot(all);
+    const tables = ofLot ? all.filter(({ name }) => ofLot.has(name)) : all;
     const description = dataPackage([...tables, TRACES], [LOGS, SCHEMA], now);
     zip.addBuffer(Buffer.from(JSON.stringify(description, null, 2)), 'datapackage.json');
     zip.addBuffer(Buffer.from(README), 'README.txt');
     zip.addBuffer(Buffer.from(JSON.stringify(recipeFileSchema(), null, 2)), SCHEMA.path);
     for (const table of tables) {
-      const rows = tableRows(this.sequelize, table, transaction);
+      const rows = this.rows(table, reading, { where: ofLot?.get(table.name) });
       await added(zip, `${table.name}.csv`, csvOf(table.fields, rows));
     }
-    await added(zip, 'traces.csv', this.readings(transaction));
-    await added(zip, 'brew-logs.jsonl', this.entries(transaction));
-    await this.recipes(zip, transaction);
+    await added(zip, 'traces.csv', this.readings(reading));
+    await added(zip, 'brew-logs.jsonl', this.entries(reading));
+    await this.recipes(zip, reading);
     zip.end();
   }
 
+  private rows(
+    table: Pick<ExportedTable, 'name' | 'fields' | 'primaryKey'>,
+    { transaction, lotId }: Reading,
+    { chunk, where }: { chunk?: number; where?: string | undefined } = {},
+  ) {
+    return tableRows(this.sequelize, table, transaction, {
+      ...(chunk === undefined ? {} : { chunk }),
+      ...(where === undefined ? {} : { where }),
+      lotId: lotId ?? 0,
+    });
+  }
+
   /** Figures and two words need no quotes: written straight, since a lab has millions of them. */
-  private async *readings(transaction: Transaction): AsyncGenerator<string> {
+  private async *readings(reading: Reading): AsyncGenerator<string> {
     yield csvHead(TRACES.fields);
     const table = {
       name: 'traces',
       fields: ['brew_id', 'samples', 'outflow'].map(text),
       primaryKey: ['brew_id'],
     };
-    for await (const [brewId, ...scales] of tableRows(this.sequelize, table, transaction, TRACES_AT_ONCE)) {
+    const some = {
+      chunk: TRACES_AT_ONCE,
+      where: reading.lotId === null ? undefined : `brew_id IN (${BREWS('id')})`,
+    };
+    for await (const [brewId, ...scales] of this.rows(table, reading, some)) {
       for (const [index, kept] of scales.entries()) {
         const trace = kept ? parsedJson<Trace>(kept) : null;
         const scale = index === 0 ? 'all' : 'server';
@@ -91,30 +120,31 @@ export class ExportService {
     }
   }
 
-  private async *entries(transaction: Transaction): AsyncGenerator<string> {
+  private async *entries(reading: Reading): AsyncGenerator<string> {
     const table = {
       name: 'brew_entries',
       fields: ['brew_key', 'device', 'number', 'told_by', 'entry'].map(text),
       primaryKey: ['brew_key', 'device', 'number'],
     };
-    for await (const [brewKey, device, number, toldBy, entry] of tableRows(
-      this.sequelize,
-      table,
-      transaction,
-      LOGS_AT_ONCE,
-    )) {
+    const some = {
+      chunk: LOGS_AT_ONCE,
+      where: reading.lotId === null ? undefined : `brew_key IN (${BREWS('client_key')})`,
+    };
+    for await (const [brewKey, device, number, toldBy, entry] of this.rows(table, reading, some)) {
       const told = { brew_key: brewKey, device, number: Number(number), told_by: Number(toldBy) };
       yield `${JSON.stringify({ ...told, entry: parsedJson<object>(entry ?? 'null') })}\n`;
     }
   }
 
-  private async recipes(zip: ZipFile, transaction: Transaction): Promise<void> {
+  private async recipes(zip: ZipFile, reading: Reading): Promise<void> {
     const table = {
       name: 'recipe_versions',
       fields: ['id', 'recipe_id', 'number'].map(text),
       primaryKey: ['id'],
     };
-    for await (const [id, recipeId, number] of tableRows(this.sequelize, table, transaction)) {
+    const where =
+      reading.lotId === null ? undefined : 'recipe_id IN (SELECT id FROM recipes WHERE lot_id = :lotId)';
+    for await (const [id, recipeId, number] of this.rows(table, reading, { where })) {
       const { text: file } = await this.files.recipe(Number(id));
       zip.addBuffer(Buffer.from(file), `recipes/recipe-${recipeId}-version-${number}.json`);
     }

@@ -7,13 +7,17 @@ const CHUNK = 500;
 
 type Cell = string | null;
 
-/** A table row by row, each cell as text; in the order of its key, so that a long one is read in parts. */
+/**
+ * A table row by row, each cell as text; in the order of its key, so that a long one is read in parts.
+ *
+ * @param some - which rows, as a condition that may name `:lotId`, and so many at once
+ */
 export async function* tableRows(
   sequelize: Sequelize,
   { name, fields, primaryKey }: Pick<ExportedTable, 'name' | 'fields' | 'primaryKey'>,
   // Named, for a stream that goes on when its reader has room has lost the transaction it was begun in.
   transaction: Transaction,
-  chunk = CHUNK,
+  { chunk = CHUNK, where = 'TRUE', lotId = 0 }: { chunk?: number; where?: string; lotId?: number } = {},
 ): AsyncGenerator<Cell[]> {
   const [key, second] = primaryKey;
   const cells = fields.map(asText).join(', ');
@@ -22,9 +26,9 @@ export async function* tableRows(
   for (;;) {
     const rows = await sequelize.query<Record<string, Cell>>(
       isByKey
-        ? `SELECT ${cells} FROM \`${name}\` WHERE \`${key}\` > :last ORDER BY \`${key}\` LIMIT ${chunk}`
-        : `SELECT ${cells} FROM \`${name}\` ORDER BY ${primaryKey.map((each) => `\`${each}\``).join(', ')} LIMIT ${chunk} OFFSET ${offset}`,
-      { type: QueryTypes.SELECT, replacements: { last }, transaction },
+        ? `SELECT ${cells} FROM \`${name}\` WHERE \`${key}\` > :last AND ${where} ORDER BY \`${key}\` LIMIT ${chunk}`
+        : `SELECT ${cells} FROM \`${name}\` WHERE ${where} ORDER BY ${primaryKey.map((each) => `\`${each}\``).join(', ')} LIMIT ${chunk} OFFSET ${offset}`,
+      { type: QueryTypes.SELECT, replacements: { last, lotId }, transaction },
     );
     for (const row of rows) yield fields.map((field) => row[field.name] ?? null);
     if (rows.length < chunk) return;

@@ -13,6 +13,7 @@ import { ImportModel } from './import.model.js';
 import type { LabFile } from './lab-file.js';
 import { rememberRows, removeRows } from './rows-that-came.js';
 import type { Standings } from './standing.js';
+import { TABLE_RULES } from './table-rules.js';
 
 /** So many are listed: what came longer ago has been worked with since. */
 const MOST_LISTED = 10;
@@ -92,7 +93,9 @@ export class LabImportService {
   }
 }
 
-function reportOf(file: LabFile, { counts, conflicts, remarks }: Standings): ImportReport {
+function reportOf(file: LabFile, standings: Standings): ImportReport {
+  const { conflicts, remarks } = standings;
+  const counts = standings.counts(Object.values(TABLE_RULES).map(({ words }) => words));
   return { madeAt: file.madeAt.toISOString(), counts, conflicts, remarks };
 }
 

@@ -19,7 +19,7 @@ const LONGEST = 60;
 /** What became of everything in a file, as it is gone through. */
 export class Standings {
   private readonly byTable = new Map<string, Map<string, Standing>>();
-  readonly counts: ImportCount[] = [];
+  private readonly counted = new Map<string, ImportCount>();
   readonly conflicts: ImportConflict[] = [];
   readonly remarks: string[] = [];
 
@@ -62,13 +62,34 @@ export class Standings {
     if (fates.length === 0) return;
     const counted = { fresh: 0, same: 0, differing: 0, heldBack: 0 };
     for (const fate of fates) counted[fate] += 1;
-    this.counts.push({ what, ...counted });
+    this.counted.set(what, { what, ...counted });
+  }
+
+  /** @param order - kinds in the order in which they are told */
+  counts(order: readonly string[]): ImportCount[] {
+    return order.flatMap((what) => this.counted.get(what) ?? []);
   }
 
   conflict({ here, inFile, ...told }: ImportConflict): void {
     if (this.conflicts.length === MOST_CONFLICTS) return;
-    this.conflicts.push({ ...told, here: cut(here), inFile: cut(inFile) });
+    const [ours, theirs] = whereTheyPart(here, inFile);
+    this.conflicts.push({ ...told, here: cut(ours), inFile: cut(theirs) });
   }
 }
 
 const cut = (text: string) => (text.length > LONGEST ? `${text.slice(0, LONGEST - 1)}…` : text);
+
+/** Of two plans, or whatever else is kept as an object, only what they tell otherwise. */
+function whereTheyPart(here: string, inFile: string): [string, string] {
+  if (!here.startsWith('{') || !inFile.startsWith('{')) return [here, inFile];
+  const [ours, theirs] = [JSON.parse(here), JSON.parse(inFile)] as [
+    Record<string, unknown>,
+    Record<string, unknown>,
+  ];
+  const fields = [...new Set([...Object.keys(ours), ...Object.keys(theirs)])].filter(
+    (field) => JSON.stringify(ours[field]) !== JSON.stringify(theirs[field]),
+  );
+  const told = (of: Record<string, unknown>) =>
+    fields.map((field) => `${field} ${JSON.stringify(of[field]) ?? '–'}`).join(', ');
+  return [told(ours), told(theirs)];
+}

@@ -18,24 +18,8 @@ const byName: Pick<TableRule, 'key' | 'title'> = { key: ['name'], title: ({ name
 
 const dayOf = (moment: string | null | undefined): string => moment?.slice(0, 10) ?? '';
 
+/** In the order in which a report tells them: what the work is about first, what it is done with last. */
 export const TABLE_RULES: Readonly<Record<string, TableRule>> = {
-  people: { words: 'people', ...byName },
-  papers: { words: 'papers', ...byName },
-  brewers: { words: 'brewers', ...byName },
-  grinders: {
-    words: 'grinders',
-    key: ['name', 'burr_set'],
-    title: ({ name, burr_set }) => `${name}, ${burr_set}`,
-  },
-  waters: { words: 'waters', ...byName },
-  kettles: { words: 'kettles', ...byName },
-  feeders: { words: 'regulators and shower plates', ...byName },
-  sieves: { words: 'sieves', ...byName },
-  instruments: { words: 'instruments', ...byName },
-  stated_settings: { words: 'settings told by others', key: ['grinder_id', 'created_at'] },
-  zero_checks: { words: 'zero checks', key: ['instrument_id', 'created_at'] },
-  handover_notes: { words: 'handover notes', key: ['created_at'], title: ({ text }) => text ?? '' },
-  practice_runs: { words: 'practice pours', key: ['client_key'] },
   lots: {
     words: 'lots',
     key: ['name', 'created_at'],
@@ -100,6 +84,23 @@ export const TABLE_RULES: Readonly<Record<string, TableRule>> = {
   fractions: { words: 'cups of split brews', key: ['brew_id', 'place'] },
   tastings: { words: 'tasting sheets', key: ['brew_id', 'tasted_by', 'stage'] },
   tasting_looks: { words: 'looks at sheets', key: ['brew_id', 'person_id'] },
+  people: { words: 'people', ...byName },
+  papers: { words: 'papers', ...byName },
+  brewers: { words: 'brewers', ...byName },
+  grinders: {
+    words: 'grinders',
+    key: ['name', 'burr_set'],
+    title: ({ name, burr_set }) => `${name}, ${burr_set}`,
+  },
+  waters: { words: 'waters', ...byName },
+  kettles: { words: 'kettles', ...byName },
+  feeders: { words: 'regulators and shower plates', ...byName },
+  sieves: { words: 'sieves', ...byName },
+  instruments: { words: 'instruments', ...byName },
+  stated_settings: { words: 'settings told by others', key: ['grinder_id', 'created_at'] },
+  zero_checks: { words: 'zero checks', key: ['instrument_id', 'created_at'] },
+  handover_notes: { words: 'handover notes', key: ['created_at'], title: ({ text }) => text ?? '' },
+  practice_runs: { words: 'practice pours', key: ['client_key'] },
 };
 
 /** Never compared: they say when a row was made and touched, and not what it holds. */

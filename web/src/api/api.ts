@@ -15,7 +15,10 @@ const askOnce: typeof ask = async (args, api, options) => {
   }
   const { url } = args;
   const body: unknown = args.body;
-  const headers = { [REQUEST_KEY_HEADER]: requestKeyFor(url, body) };
+  const headers = {
+    ...(args.headers as Record<string, string>),
+    [REQUEST_KEY_HEADER]: requestKeyFor(url, body),
+  };
   const answer = await ask({ ...args, headers }, api, options);
   if (!answer.error || isAnswer(answer.error)) requestAnswered(url, body);
   return answer;
@@ -54,6 +57,7 @@ export const TAGS = [
   'Published',
   'Token',
   'Webhook',
+  'Import',
 ] as const;
 
 /** The one API of the server; each feature adds its endpoints to it. */

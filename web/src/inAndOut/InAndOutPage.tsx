@@ -33,6 +33,18 @@ export function InAndOutPage() {
             )}
           </section>
           <section>
+            <h2 className="heading mb-2">A lab’s file in</h2>
+            <p className="mb-2 text-small text-quiet">
+              What an export made, here or in another lab: you see what is new, what is here and what is told
+              otherwise before anything is saved, and what came can go again.
+            </p>
+            {isLead ? (
+              <ButtonLink to="/in-and-out/file">Bring in a file</ButtonLink>
+            ) : (
+              <p className="text-small">A lead can bring it in.</p>
+            )}
+          </section>
+          <section>
             <h2 className="heading mb-2">Lots in</h2>
             <p className="mb-2 text-small text-quiet">
               A table of lots from a spreadsheet, its columns matched by hand.

@@ -23,6 +23,7 @@ import { troubleOf } from '../api/problem';
 import { BrewTrail } from '../brews/BrewTrail';
 import { ExtractionMap } from '../extractionMap/ExtractionMap';
 import { useRecipeQuery } from '../api/recipesApi';
+import { useSessionQuery } from '../session/sessionApi';
 import { StaircaseThumb } from '@vendu/card';
 import { ButtonLink } from '../ui/Button';
 import { countryName } from '@vendu/card/countries';
@@ -48,6 +49,7 @@ export function LotPage() {
   const id = Number(useParams()['lotId']);
   const { data: lot, error, isLoading, refetch } = useLotQuery(id);
   const { data: kit } = useKitQuery();
+  const isLead = useSessionQuery().data?.person?.role === 'lead';
   useScrollToHash(lot !== undefined && kit !== undefined);
   if (isLoading) return <Loading />;
   if (!lot) return <Unavailable trouble={troubleOf(error)} onRetry={() => void refetch()} />;
@@ -92,6 +94,15 @@ export function LotPage() {
           >
             Dossier as PDF
           </a>
+          {isLead && (
+            <a
+              href={`/api/export/lots/${id}.zip`}
+              download
+              className="text-tiny text-quiet underline underline-offset-3 hover:text-ink"
+            >
+              Export this lot
+            </a>
+          )}
         </div>
       </header>
       <div className="grid grid-cols-1 gap-10 xl:grid-cols-[minmax(0,1fr)_440px]">
