@@ -131,6 +131,7 @@ export { BREWER_ADVICE } from './card/brewerAdvice.js';
 export { elevationAdvice } from './card/elevationAdvice.js';
 export { grindName } from './card/grindName.js';
 export { atOwnDose } from './card/ownDose.js';
+export { ageNoteWords, type AgeNote } from './card/ageNote.js';
 export { restAdvice } from './card/restAdvice.js';
 export { cardModel, type CardModel, type CardVariant, type Variant } from './card/variants.js';
 export { trialWords } from './card/trialWords.js';
@@ -432,6 +433,7 @@ export { watchChart, type WatchChart, type WatchPoint, type WatchSignal } from '
 export { recheckDue, type RecheckDue, type RecheckReason, type WatchedNow } from './watch/recheckDue.js';
 export { likelyCause, type LikelyCause } from './watch/likelyCause.js';
 export { batchShift, batchShiftWords, type BatchShift } from './watch/batchShift.js';
+export { ageing, ageingAdvice, ageingWords, type Ageing } from './watch/ageing.js';
 export { sharedShifts, type LotShift, type SharedShift } from './watch/sharedShifts.js';
 export { causeWords, recheckWords, sharedWords, SIGNAL_WORDS, WATCHED_WORDS } from './watch/watchWords.js';
 export {

@@ -1,6 +1,7 @@
 import { expect, test } from '@playwright/test';
 import { expectClean } from '../support/axe';
 import { signIn } from '../support/people';
+import { publish, startRecipe } from '../support/work';
 
 test('a drifting grinder is told from the coffee, and the one brew that shows it is at hand', async ({
   page,
@@ -51,4 +52,37 @@ test('the watch holds on a phone, and a lot asks for its recheck', async ({ page
   }
   await page.goto('/recipes/6/watch');
   await expect(page.getByText(/A lead sets it\.$/)).toBeVisible();
+});
+
+test('what an older bag needs is said on the card once it is published again', async ({ page }) => {
+  await signIn(page, 'lead');
+  const recipe = await startRecipe(page, `Ages ${crypto.randomUUID().slice(0, 8)}`);
+  const card = await publish(page, recipe.id);
+  await page.goto(`/recipes/${recipe.id}/watch`);
+  await expect(page.getByText(/how it ages is not known/)).toBeVisible();
+  await page.getByRole('button', { name: 'What the card says of an older bag' }).click();
+  await page.getByLabel('From day').fill('20');
+  await page.getByLabel('What to do then').fill('grind 30 finer');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText(/without a figure/)).toBeVisible();
+  await page.getByLabel('What to do then').fill('grind a little finer');
+  await page.getByRole('button', { name: 'Save' }).click();
+  const note = 'From day 20 after the roast: grind a little finer.';
+  await expect(page.getByText(note)).toBeVisible();
+  await expectClean(page);
+
+  await page.goto(card);
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+  await expect(page.getByText(note)).toHaveCount(0);
+  await page.goto(`/recipes/${recipe.id}/watch`);
+  await page.getByRole('link', { name: 'Publish it again' }).click();
+  await expect(page.getByText(/An older bag: nothing/)).toBeVisible();
+  await page.getByRole('button', { name: 'Publish the card again' }).click();
+  await expect(page.getByText(/An older bag: nothing/)).toHaveCount(0);
+  await page.goto(card);
+  await expect(page.getByText(note)).toBeVisible();
+
+  await page.goto(`/recipes/${recipe.id}/watch`);
+  await page.getByRole('button', { name: 'Say nothing of it' }).click();
+  await expect(page.getByText(note)).toHaveCount(0);
 });

@@ -75,6 +75,10 @@ describe('the demo', () => {
     expect(recipes.filter(({ alarms }) => alarms.length > 0).map(({ lotName }) => lotName)).toEqual(
       expect.arrayContaining(['Kisalo Terrace', 'Mutwenzi Hill', 'Bomaku Natural']),
     );
+    // What the grinder did is not put on the age of the roast.
+    const off = await watchOf(6);
+    expect(off.cause?.kind).toBe('grinder');
+    expect(off.ageing).toBeNull();
   });
 });
 

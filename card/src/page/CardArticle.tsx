@@ -92,6 +92,7 @@ export function CardArticle({ view, address, qrSvgPath }: CardArticleProps) {
                 ? restAdvice(card.proof.roastAgeDays)
                 : 'Let a fresh roast rest about a week before it is brewed.'}
             </p>
+            {card.ageNote && <p>{card.ageNote}</p>}
           </Section>
           <Section title="Safety">
             <p>Water near boiling and its steam scald. Cold glass under hot water can crack.</p>

@@ -181,7 +181,11 @@ function tastes(sheet: Sheet, { plan, trials = [], proof }: PublicRecipeView, ty
 }
 
 /** What the larger card has room for. */
-function more(sheet: Sheet, { plan, grinders = [], water, proof }: PublicRecipeView, type: number): void {
+function more(
+  sheet: Sheet,
+  { plan, grinders = [], water, proof, ageNote }: PublicRecipeView,
+  type: number,
+): void {
   if (grinders.length > 0) {
     sheet.heading('On other grinders', type);
     for (const grinder of grinders) {
@@ -207,5 +211,6 @@ function more(sheet: Sheet, { plan, grinders = [], water, proof }: PublicRecipeV
     );
     sheet.line(restAdvice(proof.roastAgeDays), { size: type - 1 });
   }
+  if (ageNote) sheet.line(ageNote, { size: type - 1 });
   if (water) sheet.line(waterAdvice(water).join(' '), { size: type - 1 });
 }

@@ -168,6 +168,8 @@ export interface PublishedCard extends Omit<PublicRecipeListItem, 'slug'>, KeptE
   grinderSetting: number | null;
   /** Of a second grind; left out where there is none. */
   secondSetting?: number;
+  /** What to do with an older bag, as a sentence; left out where nothing is said. */
+  ageNote?: string;
   introduction: string;
   versionNumber: number;
   /** Left out on cards older than editions. */

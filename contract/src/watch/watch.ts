@@ -1,6 +1,8 @@
-import { ValidateIf, ValidateNested } from 'class-validator';
+import { MinLength, ValidateIf, ValidateNested } from 'class-validator';
 import { Type } from 'class-transformer';
 import type {
+  Ageing,
+  AgeNote,
   BatchShift,
   LikelyCause,
   RecheckDue,
@@ -12,7 +14,7 @@ import type {
   WatchLimits,
   WatchSignal,
 } from '@vendu/core';
-import { IsPlainObject, NumberBetween } from '../validation/decorators.js';
+import { IsPlainObject, NumberBetween, WordsOnly } from '../validation/decorators.js';
 
 /** Bounds of what a public recipe is held to, for form and server alike. */
 export const WATCH_FIGURES = {
@@ -53,6 +55,30 @@ export class RecipeWatchLimitsDto {
   limits: WatchLimitsDto | null = null;
 }
 
+/** Bounds of what a card says of an older bag. */
+export const AGE_NOTE_FIELDS = {
+  fromDay: { label: 'From day', unit: 'days from roast', min: 1, max: 365, whole: true },
+  words: { label: 'What to do then', max: 120 },
+} as const;
+
+export class AgeNoteDto implements AgeNote {
+  @NumberBetween(AGE_NOTE_FIELDS.fromDay)
+  fromDay!: number;
+
+  @WordsOnly(AGE_NOTE_FIELDS.words)
+  @MinLength(1, { message: `${AGE_NOTE_FIELDS.words.label} is required.` })
+  words!: string;
+}
+
+/** What the card of one recipe says of an older bag; `null` for nothing. */
+export class RecipeAgeNoteDto {
+  @ValidateIf((_, value) => value !== null)
+  @IsPlainObject()
+  @ValidateNested()
+  @Type(() => AgeNoteDto)
+  note: AgeNoteDto | null = null;
+}
+
 /** A figure of the last recheck that is off. */
 export interface WatchAlarm {
   figure: WatchedFigure;
@@ -87,6 +113,10 @@ export interface WatchView {
   due: RecheckDue;
   /** What new batches did to it so far. */
   batchShift: BatchShift | null;
+  /** What older bags did to it so far. */
+  ageing: Ageing | null;
+  /** What its card says of them once it is published again. */
+  ageNote: AgeNote | null;
   alarms: WatchAlarm[];
   /** What is behind the alarms; `null` without one. */
   cause: LikelyCause | null;

@@ -1,3 +1,4 @@
+import { ageNoteWords } from '@vendu/core';
 import type { CardChange, GrinderView, HouseView, PublishedCard } from '@vendu/contract';
 import type { RecipeVersionModel } from '../recipes/recipe-version.model.js';
 import type { RecipeModel } from '../recipes/recipe.model.js';
@@ -45,6 +46,8 @@ export function composeCard({
     grinderName: `${grinder.name}, ${grinder.burrSet}`,
     grinderSetting,
     ...(secondSetting === null ? {} : { secondSetting }),
+    // Left out where nothing is said, as on cards older than this.
+    ...(recipe.ageNote ? { ageNote: ageNoteWords(recipe.ageNote) } : {}),
     introduction,
     versionNumber: version.number,
     signedBy: signedBy(version),
@@ -74,6 +77,7 @@ const FOLLOWS_RECORDS: readonly CardChange['field'][] = [
   'grinderName',
   'grinderSetting',
   'secondSetting',
+  'ageNote',
   'signedBy',
 ];
 

@@ -1,6 +1,6 @@
 import { BelongsTo, Column, DataType, HasMany, Model, Table } from 'sequelize-typescript';
 import type { CreationOptional, InferAttributes, InferCreationAttributes, NonAttribute } from 'sequelize';
-import type { Aim, ProofChecklist, WatchLimits, Schools } from '@vendu/core';
+import type { AgeNote, Aim, ProofChecklist, WatchLimits, Schools } from '@vendu/core';
 import { BrewerModel } from '../kit/brewer.model.js';
 import { GrinderModel } from '../kit/grinder.model.js';
 import { KettleModel } from '../kit/kettle.model.js';
@@ -23,9 +23,11 @@ export class RecipeModel extends Model<InferAttributes<RecipeModel>, InferCreati
   @Column(DataType.JSON) declare aim: Aim | null;
   /** Stands of its own; `null` for the house's. */
   @Column(DataType.JSON) declare schools: Schools | null;
-  /** What its versions have to show before they are signed off; `null` for what the house asks. */
   /** What it is held to once it is public; `null` for what is usual. */
   @Column(DataType.JSON) declare watchLimits: WatchLimits | null;
+  /** What its card says of an older bag; `null` for nothing. */
+  @Column(DataType.JSON) declare ageNote: CreationOptional<AgeNote | null>;
+  /** What its versions have to show before they are signed off; `null` for what the house asks. */
   @Column(DataType.JSON) declare checklist: ProofChecklist | null;
   /** Rules of the starting recipe that somebody switched off. */
   @Column(DataType.JSON) declare switchedOff: string[] | null;

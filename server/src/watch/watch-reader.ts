@@ -1,5 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import {
+  ageing,
   batchShift,
   likelyCause,
   markedDrainS,
@@ -8,6 +9,7 @@ import {
   USUAL_WATCH_LIMITS,
   watchChart,
   WATCHED_FIGURES,
+  type LikelyCause,
   type LotShift,
   type WatchChart,
   type WatchedBrew,
@@ -88,6 +90,7 @@ function watchOf(watched: Watched, others: readonly LotShift[]): WatchView {
   const version = versions.find(({ id }) => id === live.recipeVersionId);
   const now = phases.find(({ versionNumber }) => versionNumber === version?.number);
   const alarms = now ? alarmsOf(now) : [];
+  const cause = now ? causeOf(now, alarms, others) : null;
   return {
     lotId: recipe.lotId,
     lotName: recipe.lot.name,
@@ -111,11 +114,21 @@ function watchOf(watched: Watched, others: readonly LotShift[]): WatchView {
         water: recipe.water?.name ?? null,
       },
     }),
+    ageing: now ? ageingOf(now, cause) : null,
+    ageNote: recipe.ageNote,
     batchShift: now ? batchShift({ proof: now.proof, brews: now.rechecks }) : null,
     alarms,
-    cause: now ? causeOf(now, alarms, others) : null,
+    cause,
     phases,
   };
+}
+
+/** A brew that is off for another reason than its age tells nothing of that. */
+function ageingOf({ proof, rechecks, charts }: WatchPhaseView, cause: LikelyCause | null) {
+  const chart = charts.find(({ figure }) => figure === 'strength');
+  if (!chart) return null;
+  const isOtherwiseOff = cause !== null && cause.kind !== 'age' && cause.kind !== 'unknown';
+  return ageing({ proof, rechecks: isOtherwiseOff ? rechecks.slice(0, -1) : rechecks, chart });
 }
 
 /** Brews of a version as planned, measured, real and not excluded, in the order brewed. */

@@ -1,5 +1,5 @@
 import { Body, Controller, Get, Param, Put } from '@nestjs/common';
-import { RecipeWatchLimitsDto, type WatchListView, type WatchView } from '@vendu/contract';
+import { RecipeAgeNoteDto, RecipeWatchLimitsDto, type WatchListView, type WatchView } from '@vendu/contract';
 import { IdPipe } from '../problem/id.pipe.js';
 import { LeadOnly } from '../session/access.js';
 import { WatchService } from './watch.service.js';
@@ -22,5 +22,11 @@ export class WatchController {
   @LeadOnly()
   setLimits(@Param('recipeId', IdPipe) id: number, @Body() limits: RecipeWatchLimitsDto): Promise<WatchView> {
     return this.service.setLimits(id, limits);
+  }
+
+  @Put('recipes/:recipeId/age-note')
+  @LeadOnly()
+  setAgeNote(@Param('recipeId', IdPipe) id: number, @Body() note: RecipeAgeNoteDto): Promise<WatchView> {
+    return this.service.setAgeNote(id, note);
   }
 }

@@ -5,6 +5,7 @@ import { Sequelize } from 'sequelize-typescript';
 import { sharedShifts, type LotShift, type RecheckReason } from '@vendu/core';
 import {
   WATCHED_PER_PAGE,
+  type RecipeAgeNoteDto,
   type RecipeWatchLimitsDto,
   type WatchedRecipe,
   type WatchListView,
@@ -79,6 +80,15 @@ export class WatchService {
     const recipe = await RecipeModel.findByPk(recipeId);
     if (!recipe) throw notFound('recipe');
     await this.writing.onLot(recipe.lotId, () => recipe.update({ watchLimits: limits && { ...limits } }));
+    return this.read(recipeId);
+  }
+
+  /** What its card says of an older bag. The card that is public stays as it is until it is published again. */
+  async setAgeNote(recipeId: number, { note }: RecipeAgeNoteDto): Promise<WatchView> {
+    const recipe = await RecipeModel.findByPk(recipeId);
+    if (!recipe) throw notFound('recipe');
+    const ageNote = note && { fromDay: note.fromDay, words: note.words.trim() };
+    await this.writing.onLot(recipe.lotId, () => recipe.update({ ageNote }));
     return this.read(recipeId);
   }
 

@@ -1,7 +1,7 @@
-import type { WatchLimitsDto, WatchListView, WatchView } from '@vendu/contract';
+import type { AgeNoteDto, WatchLimitsDto, WatchListView, WatchView } from '@vendu/contract';
 import { api } from './api';
 import { showing } from './showing';
-import { LIST, lotTags } from './tags';
+import { LIST, lotTags, recipeTags } from './tags';
 
 const watchQueries = api.injectEndpoints({
   endpoints: (build) => ({
@@ -31,7 +31,21 @@ const watchApi = watchQueries.injectEndpoints({
       onQueryStarted: showWatch,
       invalidatesTags: [{ type: 'Lot', id: LIST }],
     }),
+    setAgeNote: build.mutation<WatchView, { recipeId: number; note: AgeNoteDto | null }>({
+      query: ({ recipeId, note }) => ({
+        url: `recipes/${recipeId}/age-note`,
+        method: 'PUT',
+        body: { note },
+      }),
+      onQueryStarted: showWatch,
+      // The card that is public is laid beside what it would say now, on lot and recipe.
+      invalidatesTags: (watch) =>
+        watch
+          ? [{ type: 'Lot', id: LIST }, ...recipeTags({ id: watch.recipeId, lot: { id: watch.lotId } })]
+          : [],
+    }),
   }),
 });
 
-export const { useWatchListQuery, useWatchQuery, useSetWatchLimitsMutation } = watchApi;
+export const { useWatchListQuery, useWatchQuery, useSetAgeNoteMutation, useSetWatchLimitsMutation } =
+  watchApi;

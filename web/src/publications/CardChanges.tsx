@@ -25,6 +25,7 @@ const FIELD_WORDS: Record<CardChange['field'], string> = {
   paper: 'Paper',
   grinderName: 'Grinder',
   grinderSetting: 'Grinder setting',
+  ageNote: 'An older bag',
   signedBy: 'Signed by',
   secondSetting: 'Setting for the second grind',
 };

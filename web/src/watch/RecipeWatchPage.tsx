@@ -12,6 +12,7 @@ import { Loading } from '../ui/Loading';
 import { Unavailable } from '../ui/Unavailable';
 import { FigureChart } from './FigureChart';
 import { Limits } from './Limits';
+import { OlderBags } from './OlderBags';
 import { Rechecks } from './Rechecks';
 import { ORDERS, type Order } from './watchRows';
 
@@ -87,7 +88,10 @@ function Watch({ watch }: { watch: WatchView }) {
       </div>
       <div className="grid grid-cols-1 gap-x-10 gap-y-8 lg:grid-cols-[minmax(0,1fr)_24rem]">
         <Rechecks watch={watch} />
-        <Limits watch={watch} isLead={isLead} />
+        <div className="flex flex-col gap-8">
+          <OlderBags watch={watch} isLead={isLead} />
+          <Limits watch={watch} isLead={isLead} />
+        </div>
       </div>
     </>
   );

@@ -16,6 +16,7 @@ import { reports } from './0030-reports.js';
 import { tokens } from './0031-tokens.js';
 import { webhooks } from './0032-webhooks.js';
 import { imports } from './0033-imports.js';
+import { ageNote } from './0034-age-note.js';
 import { handover } from './0028-handover.js';
 import { watch } from './0027-watch.js';
 import { editions } from './0026-editions.js';
@@ -68,4 +69,5 @@ export const MIGRATIONS: readonly Migration[] = [
   tokens,
   webhooks,
   imports,
+  ageNote,
 ];

@@ -37,6 +37,7 @@ const LANDED = {
   '0031-tokens': '9f8211a27b8594d2',
   '0032-webhooks': 'aecb5c2481008eae',
   '0033-imports': '0275f19683bf2666',
+  '0034-age-note': '5a1b16bdc43e33af',
 };
 
 describe('the steps of the schema', () => {
