@@ -11,26 +11,27 @@ export interface LastRecheck extends LotShift {
   on: string;
 }
 
-/** Whether lots that share a grinder moved together: then it is the grinder that moved. */
+/** Whether lots moved together: those of one grinder by the grinder, all of them by the meter. */
 export function grinderReport(rechecks: readonly LastRecheck[]): Report {
   const inOrder = rechecks.toSorted((a, b) => a.on.localeCompare(b.on));
   const shared = sharedShifts(rechecks);
   return {
     answer: shared.length > 0 ? shared.map(sharedWords).join(' ') : quiet(rechecks),
     remark:
-      'Each dot is the last recheck of a public lot: how far its strength lay off what was proven there, in standard deviations of that proof. Dots of one grinder that lie together on one side are the grinder’s.',
+      'Each dot is the last recheck of a public lot: how far its strength lay off what was proven there, in standard deviations of that proof. Dots of one grinder that lie together on one side are the grinder’s; all of them while drain times hold, the meter’s.',
     columns: [
       textColumn('grinder', 'Grinder'),
       textColumn('lot', 'Lot'),
       dayColumn('on', 'Brewed again'),
       numberColumn('byStrengthSd', 'Strength off by', 'sd', 1),
+      numberColumn('byDrainSd', 'Drain time off by', 'sd', 1),
     ],
     rows: inOrder
       .toReversed()
       .toSorted((a, b) => a.grinder.localeCompare(b.grinder))
-      .map(({ grinder, lot, lotId, on, byStrengthSd }) => ({
+      .map(({ grinder, lot, lotId, on, byStrengthSd, byDrainSd }) => ({
         lotId,
-        cells: { grinder, lot, on, byStrengthSd },
+        cells: { grinder, lot, on, byStrengthSd, byDrainSd },
       })),
     chart:
       inOrder.length === 0

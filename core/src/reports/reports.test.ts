@@ -164,9 +164,10 @@ describe('grinders', () => {
     grinder,
     on: `2026-06-0${lotId}`,
     byStrengthSd,
+    byDrainSd: null,
   });
   it('name one whose lots moved together, else how each lies', () => {
-    const drifted = [recheck(1, 'Halyard', -2), recheck(2, 'Halyard', -1.6), recheck(3, 'Bowline', 0.2)];
+    const drifted = [recheck(1, 'Halyard', -2.4), recheck(2, 'Halyard', -2), recheck(3, 'Bowline', 0.2)];
     expect(grinderReport(drifted).answer).toMatch(/^Halyard: 2 lots on it came out weaker/);
     expect(grinderReport([recheck(1, 'Halyard', -0.4), recheck(2, 'Bowline', 0.2)]).answer).toBe(
       'No grinder moved its lots together. On the mean, in standard deviations: Halyard −0.4 (1 lot); Bowline +0.2 (1 lot).',

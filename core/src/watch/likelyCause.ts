@@ -1,10 +1,11 @@
-import { sharedShifts, type LotShift } from './sharedShifts.js';
+import { meterShift, suspectedWith, type LotShift } from './sharedShifts.js';
 import type { WatchChart } from './watchChart.js';
 import type { WatchedBrew } from './watchedBrew.js';
 
 /** What most likely drifted, and the one brew that tells it from the rest. */
 export type LikelyCause =
   | { kind: 'grinder'; grinder: string; lots: number }
+  | { kind: 'meter'; lots: number }
   | { kind: 'batch'; roastedOn: string; before: string }
   | { kind: 'age'; ageDays: number; provenToDays: number }
   | { kind: 'water'; from: string; to: string }
@@ -16,7 +17,7 @@ const AGED_DAYS = 7;
 
 /**
  * What is behind a cup that went off, from what changed together with it: a shift that other lots of the grinder share is
- * the grinder's and not the coffee's; a batch, water or hand that was there for none of the proof is suspected before
+ * the grinder's and not the coffee's, one that lots on every grinder share is the meter's; a batch, water or hand that was there for none of the proof is suspected before
  * age, which changes slowly.
  *
  * @param chart - of strength, in which the alarm is
@@ -34,10 +35,10 @@ export function likelyCause({
 }): LikelyCause {
   const point = chart.points.find(({ brewId }) => brewId === brew.id);
   const side = Math.sign((point?.value ?? chart.centre) - chart.centre);
-  const shared = sharedShifts(others).find(({ grinder }) => grinder === brew.grinder);
-  if (shared && Math.sign(shared.byStrengthSd) === side) {
-    return { kind: 'grinder', grinder: brew.grinder, lots: shared.lots };
-  }
+  const meter = meterShift(others);
+  if (meter && Math.sign(meter.byStrengthSd) === side) return { kind: 'meter', lots: meter.lots };
+  const lots = suspectedWith(others, { grinder: brew.grinder, side });
+  if (lots !== null) return { kind: 'grinder', grinder: brew.grinder, lots };
   const before = proof.at(-1);
   if (!before) return { kind: 'unknown' };
   const { water } = brew;

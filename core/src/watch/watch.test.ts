@@ -166,6 +166,7 @@ describe('what likely drifted', () => {
     lotId,
     grinder,
     byStrengthSd,
+    byDrainSd: null,
   });
 
   it('is the grinder where its other lots moved the same way, and lots elsewhere did not', () => {

@@ -48,6 +48,11 @@ export function causeWords(cause: LikelyCause): { likely: string; tellsApart: st
         tellsApart:
           'Brew it once on another grinder: right there, it is the grinder; then measure its settings anew.',
       };
+    case 'meter':
+      return {
+        likely: `The refractometer: ${cause.lots} other lots read the same way off, on every grinder, and drained as proven.`,
+        tellsApart: 'Zero it, and read one sample on another meter: right there, it is the meter.',
+      };
     case 'batch':
       return {
         likely: `The batch of ${said(cause.roastedOn)}: it was proven with that of ${said(cause.before)}.`,
@@ -76,8 +81,12 @@ export function causeWords(cause: LikelyCause): { likely: string; tellsApart: st
   }
 }
 
-/** A grinder whose lots all moved the same way, in a sentence. */
+/** A way that lots moved together, in a sentence. */
 export function sharedWords({ grinder, lots, byStrengthSd }: SharedShift): string {
+  if (grinder === null) {
+    const read = byStrengthSd < 0 ? 'weaker' : 'stronger';
+    return `The refractometer: ${lots} lots, on every grinder, read ${read} than proven while they drained as proven. Zero it, and read one sample on another meter, before a recipe or a grinder is changed.`;
+  }
   const way = byStrengthSd < 0 ? 'weaker, as if it ground coarser' : 'stronger, as if it ground finer';
   return `${grinder}: ${lots} lots on it came out ${way} than proven. Measure its settings anew before a recipe is changed.`;
 }

@@ -81,7 +81,7 @@ export class LabImportService {
       });
       await removeRows(this.sequelize, importId);
       if (taken.houseBefore)
-        await putHouse(this.sequelize, taken.houseBefore as Record<string, string | null>);
+        await putHouse(this.sequelize, taken.houseBefore);
       const staying = await LotModel.findAll({
         where: { id: { [Op.in]: taken.lotIds } },
         attributes: ['id'],

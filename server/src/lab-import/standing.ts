@@ -90,6 +90,6 @@ function whereTheyPart(here: string, inFile: string): [string, string] {
     (field) => JSON.stringify(ours[field]) !== JSON.stringify(theirs[field]),
   );
   const told = (of: Record<string, unknown>) =>
-    fields.map((field) => `${field} ${JSON.stringify(of[field]) ?? '–'}`).join(', ');
+    fields.map((field) => `${field} ${field in of ? JSON.stringify(of[field]) : '–'}`).join(', ');
   return [told(ours), told(theirs)];
 }

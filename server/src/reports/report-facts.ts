@@ -128,7 +128,9 @@ export class ReportFacts {
     const earliest = since.toISOString().slice(0, 10);
     const rechecks = rows.flatMap(({ id, name, state }) =>
       parsedJson<WatchState[]>(state).flatMap(({ shift }) =>
-        shift && shift.on >= earliest ? [{ ...shift, lotId: id, lot: name }] : [],
+        shift && shift.on >= earliest
+          ? [{ ...shift, byDrainSd: shift.byDrainSd ?? null, lotId: id, lot: name }]
+          : [],
       ),
     );
     const total = Number(rows[0]?.total ?? 0);

@@ -1,5 +1,6 @@
 import { QueryTypes } from 'sequelize';
 import type { Sequelize } from 'sequelize-typescript';
+import type { WatchedFigure } from '@vendu/core';
 import type { WatchView } from '@vendu/contract';
 import { parsedJson } from '../database/raw-row.js';
 import type { WatchReader } from './watch-reader.js';
@@ -80,12 +81,20 @@ function dueOf({ dueOn, reasons, alarms }: WatchState): string {
 
 function shiftOf(phase: WatchView['phases'][number] | undefined): KeptShift | null {
   const last = phase?.rechecks.at(-1);
-  const chart = phase?.charts.find(({ figure }) => figure === 'strength');
-  const point = chart?.points.find(({ brewId }) => brewId === last?.id);
-  if (!last || !chart || !point) return null;
+  if (!phase || !last) return null;
+  const byStrengthSd = offBy(phase, 'strength', last.id);
+  if (byStrengthSd === null) return null;
   return {
     grinder: last.grinder,
-    byStrengthSd: (point.value - chart.centre) / chart.sd,
+    byStrengthSd,
+    byDrainSd: offBy(phase, 'drain', last.id),
     on: last.startedAt.slice(0, 10),
   };
+}
+
+/** In standard deviations of one brew. */
+function offBy({ charts }: WatchView['phases'][number], of: WatchedFigure, brewId: number): number | null {
+  const chart = charts.find(({ figure }) => figure === of);
+  const point = chart?.points.find((each) => each.brewId === brewId);
+  return chart && point ? (point.value - chart.centre) / chart.sd : null;
 }

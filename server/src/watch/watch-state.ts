@@ -1,10 +1,12 @@
 import type { RecheckReason } from '@vendu/core';
 import type { WatchAlarm } from '@vendu/contract';
 
-/** How the last recheck of a recipe lay off what was proven, for other lots of its grinder. */
+/** How the last recheck of a recipe lay off what was proven, for other lots of its grinder and meter. */
 export interface KeptShift {
   grinder: string;
   byStrengthSd: number;
+  /** Left out of what was kept before it was asked. */
+  byDrainSd?: number | null;
   /** Calendar date. */
   on: string;
 }

@@ -147,7 +147,14 @@ export class WatchService {
     return rows.flatMap(({ id, state }) =>
       parsedJson<WatchState[]>(state).flatMap(({ shift }): LotShift[] =>
         shift && (daysSince(shift.on) ?? 0) <= RECENT_DAYS
-          ? [{ lotId: id, grinder: shift.grinder, byStrengthSd: shift.byStrengthSd }]
+          ? [
+              {
+                lotId: id,
+                grinder: shift.grinder,
+                byStrengthSd: shift.byStrengthSd,
+                byDrainSd: shift.byDrainSd ?? null,
+              },
+            ]
           : [],
       ),
     );

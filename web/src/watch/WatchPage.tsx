@@ -25,7 +25,7 @@ export function WatchPage() {
       </h1>
       <p className="mb-6 text-quiet">{summaryOf(data.recipes, off, due)}</p>
       {data.shared.map((shared) => (
-        <p key={shared.grinder} className="mb-6 border-l-2 border-alarm pl-4 font-medium">
+        <p key={shared.grinder ?? 'meter'} className="mb-6 border-l-2 border-alarm pl-4 font-medium">
           {sharedWords(shared)}
         </p>
       ))}
