@@ -3,7 +3,14 @@ import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
 import { defaultMetadataStorage } from 'class-transformer/cjs/storage.js';
 import { validationMetadatasToSchemas } from 'class-validator-jsonschema';
 import { ENTRY_KINDS } from '@vendu/core';
-import { REQUEST_KEY_HEADER, type Choice, type NumberRange, type TextLength } from '@vendu/contract';
+import {
+  LABEL_NOTES,
+  REQUEST_KEY_HEADER,
+  type Choice,
+  type NumberRange,
+  type TextLength,
+} from '@vendu/contract';
+import { described } from './described.js';
 import type { ISchemaConverters } from 'class-validator-jsonschema/build/defaultConverters.js';
 
 /** How the contract's own decorators read as JSON Schema; keyed by constraint name. */
@@ -25,6 +32,12 @@ const CONVERTERS: ISchemaConverters = {
     enum: [...(constraintOf(constraints) as Choice).values],
   }),
   calendarDate: () => ({ type: 'string', format: 'date' }),
+  labelNote: ({ constraints }) => {
+    const { longestNote } = constraintOf(constraints) as typeof LABEL_NOTES;
+    return { type: 'string', minLength: 1, maxLength: longestNote };
+  },
+  // What is in it is told by the class that is nested there.
+  isPlainObject: {},
   brewEntries: () => ({
     type: 'array',
     items: {
@@ -36,6 +49,8 @@ const CONVERTERS: ISchemaConverters = {
         atMs: { type: 'integer', minimum: 0 },
         kind: { type: 'string', enum: [...ENTRY_KINDS] },
       },
+      // What each kind says besides.
+      additionalProperties: true,
     },
   }),
 };
@@ -54,6 +69,8 @@ export function serveOpenApi(app: INestApplication): void {
         `The dial-in bench of a roastery. Errors are application/problem+json (RFC 9457). A POST that stores something new may carry ${REQUEST_KEY_HEADER}, a UUID: sent again with the same key, it is stored once and gets the same answer.`,
       )
       .setVersion('1')
+      .setLicense('Apache-2.0', 'https://www.apache.org/licenses/LICENSE-2.0')
+      .addServer('/', 'This lab')
       .addCookieAuth('vendu.sid')
       .addBearerAuth({ type: 'http', description: 'A token, made under In and out.' })
       .build(),
@@ -67,5 +84,5 @@ export function serveOpenApi(app: INestApplication): void {
     ...document.components,
     schemas: { ...document.components?.schemas, ...(schemas as object) },
   };
-  SwaggerModule.setup('api/docs', app, document, { jsonDocumentUrl: 'api/docs/json' });
+  SwaggerModule.setup('api/docs', app, described(document), { jsonDocumentUrl: 'api/docs/json' });
 }

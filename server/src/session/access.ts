@@ -1,4 +1,5 @@
 import {
+  applyDecorators,
   createParamDecorator,
   Injectable,
   SetMetadata,
@@ -6,6 +7,7 @@ import {
   type ExecutionContext,
 } from '@nestjs/common';
 import { Reflector } from '@nestjs/core';
+import { ApiExtension } from '@nestjs/swagger';
 import type { Request } from 'express';
 import { PeopleService } from '../people/people.service.js';
 import type { PersonModel } from '../people/person.model.js';
@@ -14,11 +16,14 @@ import { TokenAccess } from '../tokens/token-access.js';
 
 const VISITORS_TOO = 'visitorsToo';
 const LEAD_ONLY = 'leadOnly';
+/** Where the document of the API says who may. */
+export const ACCESS = 'x-access';
 
 /** Opens a route to people who are not signed in. Every other route needs a session. */
-export const VisitorsToo = () => SetMetadata(VISITORS_TOO, true);
+export const VisitorsToo = () =>
+  applyDecorators(SetMetadata(VISITORS_TOO, true), ApiExtension(ACCESS, 'everybody'));
 /** Keeps a route to leads. */
-export const LeadOnly = () => SetMetadata(LEAD_ONLY, true);
+export const LeadOnly = () => applyDecorators(SetMetadata(LEAD_ONLY, true), ApiExtension(ACCESS, 'lead'));
 
 type RequestOfPerson = Request & { person?: PersonModel };
 
