@@ -15,6 +15,7 @@ export * from './recipes/recipes.js';
 export * from './brews/bench.js';
 export * from './brews/brewRecord.js';
 export * from './brews/brews.js';
+export * from './brews/brewsFile.js';
 export * from './brews/tastings.js';
 export * from './changes/changes.js';
 export * from './practice.js';

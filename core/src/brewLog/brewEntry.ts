@@ -20,7 +20,7 @@ export type Happening =
   /** What fell through the sieve, g; `null` takes the figure away. */
   | { kind: 'fines-weighed'; finesG: number | null }
   /** A step of the plan was begun, or skipped; the first of them starts the clock. */
-  | { kind: 'marked'; stepIndex: number; skipped: boolean; by: 'hand' | 'outflow' }
+  | { kind: 'marked'; stepIndex: number; skipped: boolean; by: 'hand' | 'outflow' | 'table' }
   /** What the scale showed when a pour was in, g; `null` takes a figure away. */
   | { kind: 'total-read'; stepIndex: number; totalG: number | null }
   /** What the kettle was when a pour began, C; by eye where no instrument is named. */

@@ -6,7 +6,11 @@ import { entryName, lastToUndo, withEntry, type BrewLog } from './brewLog.js';
 import { brewSoFar, planMoved } from './brewSoFar.js';
 import { logOf } from './logOf.js';
 
-const marked = (stepIndex: number, atMs: number, more: { skipped?: boolean; by?: 'outflow' } = {}) => ({
+const marked = (
+  stepIndex: number,
+  atMs: number,
+  more: { skipped?: boolean; by?: 'outflow' | 'table' } = {},
+) => ({
   kind: 'marked' as const,
   atMs,
   stepIndex,
@@ -207,6 +211,23 @@ describe('a brew by its log', () => {
         { kind: 'cup-changed', atS: 41, massG: 60 },
       ],
     });
+  });
+});
+
+describe('a brew that a table tells of', () => {
+  const told = { by: 'table' as const };
+
+  it('has the steps that were written down, whatever is between them', () => {
+    const { steps } = brewSoFar(of(marked(0, 1000, told), marked(5, 172_000, told)));
+    expect(steps.map(({ stepIndex, atS }) => [stepIndex, atS])).toEqual([
+      [0, 0],
+      [5, 171],
+    ]);
+  });
+
+  it('and a hand’s mark still waits for the step before it', () => {
+    const { steps } = brewSoFar(of(marked(0, 1000), marked(5, 172_000)));
+    expect(steps.map(({ stepIndex }) => stepIndex)).toEqual([0]);
   });
 });
 

@@ -90,7 +90,8 @@ type EntryOf<K extends BrewEntry['kind']> = Extract<BrewEntry, { kind: K }>;
 
 /**
  * The marks that stand, one to a step and no step before the one before it is marked: where two devices marked one step
- * the first counts, and a mark behind one that was taken back waits until that step is marked again.
+ * the first counts, and a mark behind one that was taken back waits until that step is marked again. What a table tells
+ * afterwards needs no step before it: of a notebook's brew often only the start and the end are known.
  */
 function marksOf(stands: BrewLog): EntryOf<'marked'>[] {
   const byStep = new Map<number, EntryOf<'marked'>>();
@@ -102,7 +103,10 @@ function marksOf(stands: BrewLog): EntryOf<'marked'>[] {
     // A clock set back in mid-brew must not make a later step earlier than the one before.
     marks.push({ ...next, atMs: Math.max(next.atMs, marks.at(-1)?.atMs ?? next.atMs) });
   }
-  return marks;
+  const told = [...byStep.values()].filter(
+    ({ by, stepIndex }) => by === 'table' && stepIndex >= marks.length,
+  );
+  return [...marks, ...told.toSorted((a, b) => a.stepIndex - b.stepIndex)];
 }
 
 function stepsOf(stands: BrewLog, marked: readonly EntryOf<'marked'>[], run: BenchRun): StepDone[] {

@@ -14,7 +14,7 @@ const SAYS = {
   prepared: TASK,
   'left-out': TASK,
   'fines-weighed': { finesG: nullable('number') },
-  marked: { stepIndex: 'number', skipped: 'yes or no', by: choice(['hand', 'outflow']) },
+  marked: { stepIndex: 'number', skipped: 'yes or no', by: choice(['hand', 'outflow', 'table']) },
   'total-read': { stepIndex: 'number', totalG: nullable('number') },
   'kettle-read': { stepIndex: 'number', kettleC: 'number', instrument: 'text', isSimulated: 'yes or no' },
   agitated: { how: choice(['swirl', 'stir']) },

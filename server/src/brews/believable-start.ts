@@ -2,7 +2,7 @@ import { addMinutes, isAfter, isBefore, subSeconds } from 'date-fns';
 import type { BenchEvent, StepDone } from '@vendu/core';
 
 /** Before this no brew was recorded here; a device whose clock has lost its battery says 1970. */
-const EARLIEST = new Date('2020-01-01T00:00:00Z');
+export const EARLIEST_BREW = new Date('2020-01-01T00:00:00Z');
 /** Clocks of two machines are seldom further apart. */
 const AHEAD_MIN = 10;
 
@@ -15,7 +15,7 @@ export function believableStart(
   now: Date,
 ): { startedAt: Date; clockOff: BenchEvent[] } {
   const told = new Date(startMs);
-  if (!isBefore(told, EARLIEST) && !isAfter(told, addMinutes(now, AHEAD_MIN))) {
+  if (!isBefore(told, EARLIEST_BREW) && !isAfter(told, addMinutes(now, AHEAD_MIN))) {
     return { startedAt: told, clockOff: [] };
   }
   const event: BenchEvent = { kind: 'clock-off', atS: 0, said: told.toISOString() };

@@ -2,12 +2,14 @@ import { Module } from '@nestjs/common';
 import { BrewReader } from './brew-reader.js';
 import { BrewsController } from './brews.controller.js';
 import { BrewsService } from './brews.service.js';
+import { ImportBrewsController } from './import-brews.controller.js';
+import { ImportBrewsService } from './import-brews.service.js';
 import { TastingsService } from './tastings.service.js';
 import { StoreBrewService } from './store-brew.service.js';
 
 @Module({
-  controllers: [BrewsController],
-  providers: [BrewsService, BrewReader, StoreBrewService, TastingsService],
+  controllers: [BrewsController, ImportBrewsController],
+  providers: [BrewsService, BrewReader, ImportBrewsService, StoreBrewService, TastingsService],
   exports: [BrewReader, BrewsService],
 })
 export class BrewsModule {}

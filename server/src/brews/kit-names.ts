@@ -16,7 +16,7 @@ export const WITH_KIT = [BrewerModel, PaperModel, GrinderModel, WaterModel, Kett
 /** Where and with what a version is brewed, by the names that things have now. */
 export function kitNames(
   { recipe, grinder = recipe.grinder }: { recipe: RecipeModel; grinder?: GrinderModel },
-  { plan }: RecipeVersionModel,
+  { plan }: Pick<RecipeVersionModel, 'plan'>,
   { name, place, elevationM, roomC }: Pick<HouseModel, 'name' | 'place' | 'elevationM' | 'roomC'>,
   scale: string,
 ): BrewKitNames {

@@ -46,6 +46,7 @@ export const SUMMARIES: Readonly<Record<string, string>> = {
   RecipesController_addVersion: 'Save a new version',
   RecipesController_accept: 'Accept a version',
   RecipesController_takeBackAcceptance: 'Take an acceptance back',
+  ImportBrewsController_import: 'Take in brews and readings from a table, all or none',
   BrewsController_put: 'Store a brew under the key that its device made',
   BrewsController_traces: 'The curves of a brew',
   BrewsController_mendStep: 'Correct a step of a brew; what was first written stays',

@@ -1,4 +1,6 @@
 import type {
+  BrewsFileDto,
+  BrewsFileTaken,
   BrewTraces,
   BrewView,
   FractionDto,
@@ -43,6 +45,10 @@ export const brewsApi = brewQueries.injectEndpoints({
       }),
       onQueryStarted: showAnswer,
       invalidatesTags: changed,
+    }),
+    importBrews: build.mutation<BrewsFileTaken, { lotId: number; file: BrewsFileDto }>({
+      query: ({ lotId, file }) => ({ url: `lots/${lotId}/brews/import`, method: 'POST', body: file }),
+      invalidatesTags: (_, __, { lotId }) => touchedByBrew({ lot: { id: lotId } }),
     }),
     putFractions: build.mutation<BrewView, { id: number; fractions: FractionDto[] }>({
       query: ({ id, fractions }) => ({ url: `brews/${id}/fractions`, method: 'PUT', body: { fractions } }),
@@ -105,6 +111,7 @@ export const {
   useMendStepMutation,
   usePutFractionsMutation,
   usePutBrewMutation,
+  useImportBrewsMutation,
   useWeighBrewMutation,
   useAddReadingMutation,
   useSetReadingRemovedMutation,

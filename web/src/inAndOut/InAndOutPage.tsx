@@ -47,7 +47,8 @@ export function InAndOutPage() {
           <section>
             <h2 className="heading mb-2">Lots in</h2>
             <p className="mb-2 text-small text-quiet">
-              A table of lots from a spreadsheet, its columns matched by hand.
+              A table of lots from a spreadsheet, its columns matched by hand. Brews and readings of a lot
+              come in on its page, under its trail.
             </p>
             <ButtonLink to="/lots/import">Import from CSV</ButtonLink>
           </section>

@@ -148,6 +148,14 @@ export function LotPage() {
                   Save as CSV
                 </a>
               )}
+              {lot.recipes.length > 0 && (
+                <Link
+                  to={`/lots/${id}/brews/import`}
+                  className="text-small text-quiet underline underline-offset-3 hover:text-ink"
+                >
+                  Add from CSV
+                </Link>
+              )}
             </div>
             {lot.brews.length === 0 ? (
               <p className="text-small text-quiet">
