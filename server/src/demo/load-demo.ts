@@ -49,9 +49,11 @@ import { inventRecord } from './invent-record.js';
 import { inventSheets } from './invent-sheets.js';
 import { loadCards } from './load-cards.js';
 import { loadExpectations } from './load-expectations.js';
+import { loadHomeResults } from './load-home-results.js';
 import { loadKit, type DemoKit } from './load-kit.js';
 import { DEMO_LOTS, type DemoBrew, type DemoLot } from './scenario.js';
 import { WATCHED_LOTS } from './watched-lots.js';
+import { YEAR_LOTS } from './year-lots.js';
 import { HOUSE } from './scenario-kit.js';
 
 /** Same seed, same demo. */
@@ -89,7 +91,7 @@ export async function loadDemo(sequelize: Sequelize): Promise<boolean> {
       ...kit,
       random: seededRandom(SEED),
     };
-    for (const lot of [...DEMO_LOTS, ...WATCHED_LOTS]) await loadLot(sequelize, lot, ground);
+    for (const lot of [...DEMO_LOTS, ...WATCHED_LOTS, ...YEAR_LOTS]) await loadLot(sequelize, lot, ground);
     await refreshLotProgress(sequelize);
   });
   await keepEvidenceOfFinished(sequelize);
@@ -128,7 +130,28 @@ async function loadLot(sequelize: Sequelize, lot: DemoLot, ground: Ground): Prom
     })),
   );
   if (lot.recipe === null) return;
+  const roasts = { row, batch, later };
+  await loadRecipe(sequelize, { ...lot, recipe: lot.recipe }, roasts, ground);
+  if (lot.edition) {
+    const { rechecks: _, homeResults: __, supersedes: ___, introduction: ____, ...facts } = lot;
+    await loadRecipe(sequelize, { ...facts, ...lot.edition }, roasts, ground, EDITION_FROM);
+  }
+}
 
+/** Brews of an edition have keys of their own. */
+const EDITION_FROM = 100;
+
+/** A lot that has a recipe: of it, or of its edition on another brewer. */
+type RecipeOfLot = DemoLot & { recipe: NonNullable<DemoLot['recipe']> };
+
+async function loadRecipe(
+  sequelize: Sequelize,
+  lot: RecipeOfLot,
+  { row, batch, later }: { row: LotModel; batch: RoastBatchModel; later: RoastBatchModel[] },
+  ground: Ground,
+  firstIndex = 0,
+): Promise<void> {
+  const creator = at(ground.people, 1);
   const brewer = at(ground.brewers, lot.recipe.brewer);
   const grinder = at(ground.grinders, lot.recipe.grinder);
   const recipe = await RecipeModel.create({
@@ -174,16 +197,22 @@ async function loadLot(sequelize: Sequelize, lot: DemoLot, ground: Ground): Prom
     rejectOnEmpty: true,
   });
   const common = { recipe: equipped, truth: lot.truth, kit, lotId: row.id, ground };
+  // Of the newest batch that was there.
+  const batchOf = ({ daysAgo }: DemoBrew) =>
+    later.findLast((each) => each.roastedOn <= dateDaysAgo(daysAgo)) ?? batch;
   for (const [index, brew] of lot.brews.entries()) {
     version = await versionFor(brew, version, ground);
-    await loadBrew({ ...common, brew, index, version, batch });
+    await loadBrew({ ...common, brew, index: firstIndex + index, version, batch: batchOf(brew) });
+    if (lot.supersedes?.afterBrew === index) {
+      const { daysAgo } = lot.supersedes;
+      const before = { ...lot, reached: 'published' as const, publishedDaysAgo: daysAgo };
+      await reach(before, recipe, version, `${lot.facts.name} ${brewer.name}`, ground);
+    }
   }
   await loadExpectations(sequelize, { lotId: row.id, recipeId: recipe.id, lot, kit });
   await reach(lot, recipe, version, `${lot.facts.name} ${brewer.name}`, ground);
   for (const [index, brew] of (lot.rechecks ?? []).entries()) {
-    const onDate = dateDaysAgo(brew.daysAgo);
-    const newest = later.findLast((each) => each.roastedOn <= onDate) ?? batch;
-    await loadBrew({ ...common, brew, index: lot.brews.length + index, version, batch: newest });
+    await loadBrew({ ...common, brew, index: lot.brews.length + index, version, batch: batchOf(brew) });
   }
 }
 
@@ -296,15 +325,21 @@ async function reach(
   });
   if (lot.reached === 'signed-off') return;
   await recipe.update({ slug: slugOf(words) });
-  await PublicationModel.create({
+  const createdAt = momentDaysAgo(publishedDaysAgo, 11);
+  await PublicationModel.update(
+    { withdrawnAt: createdAt },
+    { where: { recipeId: recipe.id, withdrawnAt: null } },
+  );
+  const publication = await PublicationModel.create({
     recipeId: recipe.id,
     recipeVersionId: version.id,
     introduction: lot.introduction ?? '',
     // Written once all that it tells of is there.
     card: null,
     publishedBy: lead.id,
-    createdAt: momentDaysAgo(publishedDaysAgo, 11),
+    createdAt,
   });
+  await loadHomeResults(lot, publication, publishedDaysAgo);
 }
 
 async function loadWaivers(

@@ -9,7 +9,7 @@ import type {
   Waiver,
 } from '@vendu/core';
 import { setWater } from '@vendu/core';
-import type { NewLotDto, RoastBatchDto } from '@vendu/contract';
+import type { HomeResultDto, NewLotDto, RoastBatchDto } from '@vendu/contract';
 
 // The invented scenario: a roastery at the ninth mole of a harbour town that does not exist. No farm, person
 // or brand here is real. What brews weighed and read is computed in `invent-brew.ts`, not written here.
@@ -66,6 +66,14 @@ export interface DemoLot {
   introduction?: string;
   /** What a lead let pass before she signed. */
   waivers?: readonly Waiver[];
+  /** The version that was public before: as it was after this brew, so many days ago. */
+  supersedes?: { afterBrew: number; daysAgo: number };
+  /** How the card came out in kitchens. */
+  homeResults?: readonly (Pick<HomeResultDto, 'doseG' | 'drainedS' | 'taste'> & { daysAgo: number })[];
+  /** The same lot on another brewer. */
+  edition?: Pick<DemoLot, 'brews' | 'reached' | 'publishedDaysAgo' | 'waivers'> & {
+    recipe: { brewer: number; grinder: number };
+  };
 }
 
 const finer = (byUm: number) => (plan: BrewPlan) => ({ ...plan, grindUm: plan.grindUm - byUm });

@@ -80,8 +80,7 @@ export class LabImportService {
         replacements: { ids: [0, ...taken.lotIds] },
       });
       await removeRows(this.sequelize, importId);
-      if (taken.houseBefore)
-        await putHouse(this.sequelize, taken.houseBefore);
+      if (taken.houseBefore) await putHouse(this.sequelize, taken.houseBefore);
       const staying = await LotModel.findAll({
         where: { id: { [Op.in]: taken.lotIds } },
         attributes: ['id'],

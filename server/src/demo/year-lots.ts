@@ -1,0 +1,342 @@
+import type { BrewPlan } from '@vendu/core';
+import type { DemoBrew, DemoLot } from './scenario.js';
+
+// What else a year leaves in a lab: a lot in two editions whose first card was replaced, one that waits for its publication,
+// one that resists, low-grown and unknown ones, and a sample that is not decided yet.
+
+const finer =
+  (byUm: number) =>
+  (plan: BrewPlan): BrewPlan => ({ ...plan, grindUm: plan.grindUm - byUm });
+const hotter =
+  (byC: number) =>
+  (plan: BrewPlan): BrewPlan => ({ ...plan, kettleC: plan.kettleC + byC });
+
+const tasted = (
+  notes: string,
+  intensities: NonNullable<DemoBrew['tastings']>[number]['intensities'],
+): DemoBrew['tastings'] => [
+  { stage: 'hot', notes, intensities },
+  { stage: 'warm', notes, intensities },
+];
+const ON_AIM: DemoBrew['verdict'] = { verdict: 'on-aim', reason: 'As it should be.' };
+
+const WAIVED: DemoLot['waivers'] = [
+  { check: 'repeats', reason: 'Little of it was left for a third brew.' },
+  { check: 'second-hands', reason: 'One of us was away.' },
+  { check: 'second-grinder', reason: 'Only one grinder was there that week.' },
+  { check: 'three-stages', reason: 'Tasted cool without a sheet.' },
+  { check: 'label', reason: 'The label is printed with the next roast.' },
+];
+
+export const YEAR_LOTS: DemoLot[] = [
+  {
+    facts: {
+      name: 'Coroico Cellar Carbonic',
+      country: 'BO',
+      region: 'Eastern valleys',
+      farm: 'Finca Tres Arroyos',
+      producer: 'the Quispe sisters',
+      variety: 'Caturra, Java',
+      process: 'carbonic-maceration',
+      baseProcess: 'washed',
+      fermentationNote: '96 h closed at 18 °C, then washed',
+      elevationFromM: 1620,
+      elevationToM: 1700,
+      harvest: 'August 2026',
+      drying: 'shade, 18 days',
+      labelNotes: ['raspberry', 'rose', 'cocoa nib'],
+      pricePerKg: 14.5,
+      stockG: 2600,
+    },
+    truth: { solubility: 1.01, rate: 1.15, flow: 0.95, retained: 1, steepness: 1.05 },
+    roastedDaysAgo: 34,
+    laterBatches: [11],
+    roastLevel: 'light',
+    recipe: { brewer: 0, grinder: 1 },
+    reached: 'published',
+    publishedDaysAgo: 12,
+    supersedes: { afterBrew: 1, daysAgo: 22 },
+    launchInDays: -20,
+    waivers: WAIVED,
+    introduction: 'Wine at first, chocolate when it is cool.',
+    brews: [
+      {
+        daysAgo: 26,
+        by: 1,
+        change: null,
+        tastings: tasted('wine, boozy, sharp', { acidity: 8, sweetness: 5, body: 4, bitterness: 4 }),
+        verdict: { verdict: 'close', reason: 'All of it is there, and too loud.' },
+      },
+      {
+        daysAgo: 24,
+        by: 1,
+        change: {
+          note: 'Two degrees cooler: quieten the ferment',
+          apply: hotter(-2),
+          source: { kind: 'rule', id: 'boozy' },
+          hopes: [
+            { kind: 'gone', finding: 'boozy' },
+            { kind: 'brings', word: 'raspberry' },
+          ],
+        },
+        tastings: tasted('raspberry, rose, cocoa', { acidity: 6, sweetness: 7, body: 5, bitterness: 2 }),
+        verdict: ON_AIM,
+      },
+      {
+        daysAgo: 15,
+        by: 2,
+        change: {
+          note: 'Finer by 40 µm: an older roast gives less',
+          apply: finer(40),
+          source: { kind: 'own' },
+          hopes: [{ kind: 'more', attribute: 'body' }],
+        },
+        tastings: tasted('raspberry, cocoa nib', { acidity: 6, sweetness: 7, body: 6, bitterness: 3 }),
+        verdict: ON_AIM,
+      },
+      { daysAgo: 14, by: 1, change: null, fromCard: true, verdict: ON_AIM },
+    ],
+    rechecks: [
+      {
+        daysAgo: 3,
+        by: 2,
+        change: null,
+        tastings: tasted('raspberry, rose, a little softer', { acidity: 6, sweetness: 7, body: 5 }),
+        verdict: ON_AIM,
+      },
+    ],
+    homeResults: [
+      { daysAgo: 9, doseG: 15, drainedS: 172, taste: 'right' },
+      { daysAgo: 7, doseG: 16, drainedS: 149, taste: 'sour' },
+      { daysAgo: 4, doseG: 15, drainedS: 180, taste: 'right' },
+    ],
+    edition: {
+      recipe: { brewer: 1, grinder: 1 },
+      reached: 'published',
+      publishedDaysAgo: 10,
+      waivers: WAIVED,
+      brews: [
+        {
+          daysAgo: 13,
+          by: 2,
+          change: null,
+          tastings: tasted('raspberry, plum, round', { acidity: 5, sweetness: 7, body: 6 }),
+          verdict: ON_AIM,
+        },
+        { daysAgo: 12, by: 1, change: null, fromCard: true, verdict: ON_AIM },
+      ],
+    },
+  },
+  {
+    facts: {
+      name: 'Haraz Slow Tank',
+      country: 'YE',
+      region: 'Western escarpment',
+      farm: 'terraces above the wadi',
+      producer: '41 families of three villages',
+      variety: 'Udaini',
+      process: 'long-fermentation',
+      baseProcess: 'natural',
+      fermentationNote: 'nine days dry in tanks, then on roofs',
+      elevationFromM: 2100,
+      elevationToM: 2300,
+      harvest: 'November 2025',
+      drying: 'roofs, 25 days',
+      labelNotes: ['date', 'clove', 'dried apricot'],
+      pricePerKg: 26,
+      stockG: 900,
+    },
+    truth: { solubility: 0.99, rate: 0.9, flow: 0.7, retained: 1.03, steepness: 1 },
+    roastedDaysAgo: 15,
+    roastLevel: 'light',
+    recipe: { brewer: 0, grinder: 0 },
+    reached: 'signed-off',
+    publishedDaysAgo: 1,
+    launchInDays: 4,
+    waivers: WAIVED,
+    brews: [
+      {
+        daysAgo: 9,
+        by: 1,
+        change: null,
+        tastings: tasted('date, clove, drying', { acidity: 4, sweetness: 6, body: 6, dryness: 5 }),
+        verdict: { verdict: 'close', reason: 'Heavy, and drying at the end.' },
+      },
+      {
+        daysAgo: 8,
+        by: 1,
+        change: {
+          note: 'Coarser by 60 µm: shorter, less drying',
+          apply: finer(-60),
+          source: { kind: 'rule', id: 'dry-over' },
+          hopes: [
+            { kind: 'gone', finding: 'dry' },
+            { kind: 'brings', word: 'apricot' },
+          ],
+        },
+        tastings: tasted('date, dried apricot', { acidity: 5, sweetness: 7, body: 6, dryness: 2 }),
+        verdict: ON_AIM,
+      },
+      { daysAgo: 6, by: 2, change: null, verdict: ON_AIM },
+    ],
+  },
+  {
+    facts: {
+      name: 'Biligiri Stream Honey',
+      country: 'IN',
+      region: 'Southern hills',
+      farm: 'Stream estate',
+      producer: 'Stream estate',
+      variety: 'Selection 9',
+      process: 'honey',
+      fermentationNote: 'red honey, half the mucilage left',
+      elevationFromM: 1350,
+      elevationToM: 1450,
+      harvest: 'January 2026',
+      drying: 'raised beds, 22 days',
+      labelNotes: ['fig', 'malt', 'orange peel'],
+      pricePerKg: 8.2,
+      stockG: 3800,
+    },
+    truth: { solubility: 0.94, rate: 0.85, flow: 1.2, retained: 1.05, steepness: 0.9 },
+    roastedDaysAgo: 10,
+    roastLevel: 'medium-light',
+    recipe: { brewer: 1, grinder: 0 },
+    reached: 'open',
+    launchInDays: 12,
+    // It gives little, and what usually helps did not.
+    brews: [
+      {
+        daysAgo: 3,
+        by: 2,
+        change: null,
+        tastings: tasted('malt, thin, papery', { acidity: 3, sweetness: 4, body: 3, clarity: 5 }),
+        verdict: { verdict: 'off-aim', reason: 'Thin.' },
+      },
+      {
+        daysAgo: 2,
+        by: 2,
+        change: {
+          note: 'Two degrees hotter: more out of it',
+          apply: hotter(2),
+          source: { kind: 'own' },
+          hopes: [
+            { kind: 'more', attribute: 'sweetness' },
+            { kind: 'brings', word: 'fig' },
+          ],
+        },
+        tastings: tasted('malt, still thin', { acidity: 4, sweetness: 4, body: 3, clarity: 5 }),
+        verdict: { verdict: 'off-aim', reason: 'Hotter did little.' },
+      },
+      {
+        daysAgo: 1,
+        by: 1,
+        change: {
+          note: 'Finer by 80 µm: it runs through',
+          apply: finer(80),
+          source: { kind: 'rule', id: 'watery' },
+          hopes: [{ kind: 'more', attribute: 'body' }],
+        },
+        tastings: tasted('fig, malt', { acidity: 4, sweetness: 6, body: 5, clarity: 5 }),
+        verdict: { verdict: 'close', reason: 'There it comes.' },
+      },
+    ],
+  },
+  {
+    facts: {
+      name: 'Bugoma Lowland Natural',
+      country: 'UG',
+      region: 'Lake plateau',
+      farm: 'Bugoma drying yard',
+      producer: 'the forest growers',
+      variety: 'Nyasaland',
+      process: 'natural',
+      elevationFromM: 1100,
+      elevationToM: 1200,
+      harvest: 'February 2026',
+      drying: 'tarpaulins, 20 days',
+      labelNotes: ['raisin', 'hazelnut'],
+      pricePerKg: 5.6,
+      stockG: 7200,
+    },
+    truth: { solubility: 1.03, rate: 1.1, flow: 0.8, retained: 1, steepness: 1.1 },
+    roastedDaysAgo: 13,
+    roastLevel: 'medium',
+    recipe: { brewer: 2, grinder: 0 },
+    reached: 'accepted',
+    launchInDays: 18,
+    brews: [
+      {
+        daysAgo: 5,
+        by: 1,
+        change: null,
+        tastings: tasted('raisin, hazelnut, a bit bitter', { sweetness: 6, body: 7, bitterness: 5 }),
+        verdict: { verdict: 'close', reason: 'Bitter when it is hot.' },
+      },
+      {
+        daysAgo: 4,
+        by: 2,
+        change: {
+          note: 'Two degrees cooler: less bitter',
+          apply: hotter(-2),
+          source: { kind: 'rule', id: 'bitter' },
+          hopes: [
+            { kind: 'gone', finding: 'bitter' },
+            { kind: 'brings', word: 'hazelnut' },
+          ],
+        },
+        tastings: tasted('hazelnut, raisin', { sweetness: 7, body: 6, bitterness: 3 }),
+        verdict: ON_AIM,
+      },
+    ],
+  },
+  {
+    facts: {
+      name: 'Sample from the market',
+      country: 'LA',
+      process: 'not-known',
+      labelNotes: ['cereal'],
+      stockG: 300,
+    },
+    truth: { solubility: 0.97, rate: 1, flow: 1, retained: 1, steepness: 1 },
+    roastedDaysAgo: 6,
+    roastLevel: 'medium',
+    recipe: null,
+    reached: 'open',
+    launchInDays: null,
+    brews: [],
+  },
+  {
+    facts: {
+      name: 'Kayanza Late Harvest',
+      country: 'BI',
+      region: 'Northern hills',
+      farm: 'Mutwenzi washing station',
+      producer: '310 families of the hill',
+      variety: 'Red Bourbon',
+      process: 'washed',
+      elevationFromM: 1700,
+      elevationToM: 1850,
+      harvest: 'June 2026',
+      drying: 'raised beds, 22 days',
+      labelNotes: ['lime', 'honey'],
+      pricePerKg: 9.1,
+      stockG: 4600,
+    },
+    truth: { solubility: 1, rate: 0.92, flow: 0.88, retained: 1, steepness: 1 },
+    roastedDaysAgo: 9,
+    roastLevel: 'light',
+    recipe: { brewer: 0, grinder: 1 },
+    reached: 'open',
+    launchInDays: 25,
+    brews: [
+      {
+        daysAgo: 1,
+        by: 1,
+        change: null,
+        tastings: tasted('lime, honey, a little sharp', { acidity: 7, sweetness: 5, body: 4 }),
+        verdict: { verdict: 'close', reason: 'Sharp, and nearly there.' },
+      },
+    ],
+  },
+];
