@@ -81,7 +81,7 @@ test('a lead takes everything out as one file; nobody else is offered it', async
   await signIn(page, 'lead');
   await page.goto('/in-and-out');
   const coming = page.waitForEvent('download');
-  await page.getByRole('link', { name: 'Export everything' }).click();
+  await page.getByRole('button', { name: 'Export everything' }).click();
   const file = await coming;
   expect(file.suggestedFilename()).toMatch(/^vendu-\d{4}-\d\d-\d\d\.zip$/);
   // A zip file, to its end: its first bytes, and the end of its directory.
@@ -92,7 +92,7 @@ test('a lead takes everything out as one file; nobody else is offered it', async
   const { page: barista, context } = await pageOf(browser, 'barista');
   await barista.goto('/in-and-out');
   await expect(barista.getByText('A lead can export it.')).toBeVisible();
-  await expect(barista.getByRole('link', { name: 'Export everything' })).toHaveCount(0);
+  await expect(barista.getByRole('button', { name: 'Export everything' })).toHaveCount(0);
   await context.close();
 });
 

@@ -1,5 +1,6 @@
 import { useSessionQuery } from '../session/sessionApi';
 import { ButtonLink } from '../ui/Button';
+import { ExportButton } from './ExportButton';
 import { Tokens } from './Tokens';
 import { Webhooks } from './Webhooks';
 
@@ -21,13 +22,7 @@ export function InAndOutPage() {
               </a>
             </p>
             {isLead ? (
-              <a
-                href="/api/export/lab.zip"
-                download
-                className="inline-flex min-h-9 items-center rounded-edge border border-edge px-3 text-small font-semibold hover:border-ink"
-              >
-                Export everything
-              </a>
+              <ExportButton url="/api/export/lab.zip" words="Export everything" />
             ) : (
               <p className="text-small">A lead can export it.</p>
             )}
