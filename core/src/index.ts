@@ -433,6 +433,7 @@ export { watchChart, type WatchChart, type WatchPoint, type WatchSignal } from '
 export { recheckDue, type RecheckDue, type RecheckReason, type WatchedNow } from './watch/recheckDue.js';
 export { likelyCause, type LikelyCause } from './watch/likelyCause.js';
 export { batchShift, batchShiftWords, type BatchShift } from './watch/batchShift.js';
+export { houseBatches, type HouseBatches } from './watch/houseBatches.js';
 export { ageing, ageingAdvice, ageingWords, type Ageing } from './watch/ageing.js';
 export { sharedShifts, type LotShift, type SharedShift } from './watch/sharedShifts.js';
 export { causeWords, recheckWords, sharedWords, SIGNAL_WORDS, WATCHED_WORDS } from './watch/watchWords.js';

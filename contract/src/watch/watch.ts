@@ -4,6 +4,7 @@ import type {
   Ageing,
   AgeNote,
   BatchShift,
+  HouseBatches,
   LikelyCause,
   RecheckDue,
   RecheckReason,
@@ -113,6 +114,8 @@ export interface WatchView {
   due: RecheckDue;
   /** What new batches did to it so far. */
   batchShift: BatchShift | null;
+  /** What new batches did to the house's other public recipes. */
+  houseBatches: HouseBatches | null;
   /** What older bags did to it so far. */
   ageing: Ageing | null;
   /** What its card says of them once it is published again. */

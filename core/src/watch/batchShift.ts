@@ -1,4 +1,5 @@
 import { mean } from 'simple-statistics';
+import { houseBatchesWords, type HouseBatches } from './houseBatches.js';
 import { figureOf, type WatchedBrew } from './watchedBrew.js';
 
 /** How far new batches have moved a recipe so far: what the next one is to be expected to do. */
@@ -9,6 +10,8 @@ export interface BatchShift {
   meanPercent: number;
   /** The furthest, whichever way. */
   mostPercent: number;
+  /** Batch by batch, in the order brewed. */
+  shiftsPercent: readonly number[];
 }
 
 /**
@@ -39,12 +42,21 @@ export function batchShift({
     batches: shifts.length,
     meanPercent: mean(shifts),
     mostPercent: Math.max(...shifts.map(Math.abs)),
+    shiftsPercent: shifts,
   };
 }
 
-/** What the next batch is to be expected to do, in a sentence. */
-export function batchShiftWords(shift: BatchShift | null): string {
-  if (shift === null) return 'No batch came after its proof yet: how far one moves this recipe is not known.';
+/**
+ * What the next batch is to be expected to do, in a sentence.
+ *
+ * @param house - what new batches of other recipes did
+ */
+export function batchShiftWords(shift: BatchShift | null, house: HouseBatches | null): string {
+  if (shift === null) {
+    return house
+      ? houseBatchesWords(house)
+      : 'No batch came after its proof yet: how far one moves this recipe is not known.';
+  }
   const { batches, meanPercent, mostPercent } = shift;
   const way = meanPercent < 0 ? 'weaker' : 'stronger';
   const many = batches === 1 ? 'The batch before it was' : `The ${batches} batches before it were`;

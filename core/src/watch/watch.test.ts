@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { normalDraw, seededRandom } from '../random/seededRandom.js';
 import { batchShift, batchShiftWords } from './batchShift.js';
+import { houseBatches } from './houseBatches.js';
 import { likelyCause } from './likelyCause.js';
 import type { LotShift } from './sharedShifts.js';
 import { recheckDue, type WatchedNow } from './recheckDue.js';
@@ -148,10 +149,16 @@ describe('a new batch', () => {
     expect(found?.batches).toBe(2);
     expect(found?.meanPercent).toBeCloseTo(-0.03, 10);
     expect(found?.mostPercent).toBeCloseTo(0.04, 10);
-    expect(batchShiftWords(found)).toBe(
+    expect(batchShiftWords(found, null)).toBe(
       'The 2 batches before it were 0.03 % weaker on the mean, 0.04 % at most.',
     );
-    expect(batchShiftWords(batchShift({ proof, brews: since.slice(0, 1) }))).toMatch(/is not known\.$/);
+    const none = batchShift({ proof, brews: since.slice(0, 1) });
+    expect(batchShiftWords(none, null)).toMatch(/is not known\.$/);
+    expect(batchShiftWords(none, houseBatches([[0.03, -0.05], [0.04], []]))).toBe(
+      // By hand: sqrt((9 + 25 + 16) / 3) = 4.08 hundredths; Student's 0.95 at 3 degrees is 2.353 (published tables).
+      'No batch came after its proof yet. 3 new batches of 2 recipes here moved strength by 0.04 % (root mean square): expect it within ±0.10 %, nine times of ten.',
+    );
+    expect(houseBatches([[0.03, -0.05]])).toBeNull();
     expect(batchShift({ proof: [], brews: since })).toBeNull();
   });
 });

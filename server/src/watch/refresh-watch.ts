@@ -3,7 +3,7 @@ import type { Sequelize } from 'sequelize-typescript';
 import type { WatchedFigure } from '@vendu/core';
 import type { WatchView } from '@vendu/contract';
 import { parsedJson } from '../database/raw-row.js';
-import type { WatchReader } from './watch-reader.js';
+import { NOTHING_ELSEWHERE, type WatchReader } from './watch-reader.js';
 import type { KeptShift, WatchState } from './watch-state.js';
 
 /** A lot with nothing public is in nobody's watch. */
@@ -29,7 +29,7 @@ export async function refreshWatch(
   const wereOff = await offBefore(sequelize, lotId);
   for (const { id } of rows) {
     // What other lots say of the grinder changes with them, and is read when somebody looks.
-    const view = await reader.ofRecipe(id, []);
+    const view = await reader.ofRecipe(id, NOTHING_ELSEWHERE);
     if (!view) continue;
     states.push(stateOf(view));
     if (view.alarms.length > 0 && !wereOff.has(id)) wentOff.push(view);
@@ -58,7 +58,8 @@ async function offBefore(sequelize: Sequelize, lotId: number): Promise<Set<numbe
   return new Set(states.flatMap(({ recipeId, alarms }) => (alarms.length > 0 ? [recipeId] : [])));
 }
 
-function stateOf({ recipeId, recipeVersionId, versionNumber, due, alarms, phases }: WatchView): WatchState {
+function stateOf(view: WatchView): WatchState {
+  const { recipeId, recipeVersionId, versionNumber, due, alarms, phases, batchShift } = view;
   const now = phases.find((phase) => phase.versionNumber === versionNumber);
   const brews = now ? [...now.proof, ...now.rechecks] : [];
   return {
@@ -70,6 +71,7 @@ function stateOf({ recipeId, recipeVersionId, versionNumber, due, alarms, phases
     alarms,
     lastCheckedAt: brews.at(-1)?.startedAt ?? null,
     shift: shiftOf(now),
+    batchShiftsPercent: batchShift?.shiftsPercent ?? [],
   };
 }
 

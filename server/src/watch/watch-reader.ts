@@ -2,6 +2,7 @@ import { Injectable } from '@nestjs/common';
 import {
   ageing,
   batchShift,
+  houseBatches,
   likelyCause,
   markedDrainS,
   notCounted,
@@ -40,13 +41,21 @@ interface Watched {
   kitOf: ReadonlyMap<number, BrewModel>;
 }
 
+/** What other lots say of what this one may share with them. */
+export interface Elsewhere {
+  others: readonly LotShift[];
+  /** For each recipe, what its new batches did. */
+  batchShiftsPercent: readonly (readonly number[])[];
+}
+export const NOTHING_ELSEWHERE: Elsewhere = { others: [], batchShiftsPercent: [] };
+
 /** Lays the brews of public versions beside what was proven of them. */
 @Injectable()
 export class WatchReader {
   constructor(private readonly trail: BrewReader) {}
 
   /** @returns `null` where no version of it is public */
-  async ofRecipe(recipeId: number, others: readonly LotShift[]): Promise<WatchView | null> {
+  async ofRecipe(recipeId: number, elsewhere: Elsewhere): Promise<WatchView | null> {
     const recipe = await RecipeModel.findByPk(recipeId, { include: PARTS });
     if (!recipe) return null;
     const publications = await PublicationModel.findAll({ where: { recipeId }, order: ['id'] });
@@ -63,11 +72,11 @@ export class WatchReader {
       attributes: ['id', 'kit', 'roastBatchId'],
     });
     const kitOf = new Map(rows.map((row) => [row.id, row]));
-    return watchOf({ recipe, live, publications, versions, batches, brews, kitOf }, others);
+    return watchOf({ recipe, live, publications, versions, batches, brews, kitOf }, elsewhere);
   }
 }
 
-function watchOf(watched: Watched, others: readonly LotShift[]): WatchView {
+function watchOf(watched: Watched, { others, batchShiftsPercent }: Elsewhere): WatchView {
   const { recipe, live, publications, versions, batches } = watched;
   const limits = recipe.watchLimits ?? USUAL_WATCH_LIMITS;
   // A card that was published again is the same version under the same watch.
@@ -117,6 +126,7 @@ function watchOf(watched: Watched, others: readonly LotShift[]): WatchView {
     ageing: now ? ageingOf(now, cause) : null,
     ageNote: recipe.ageNote,
     batchShift: now ? batchShift({ proof: now.proof, brews: now.rechecks }) : null,
+    houseBatches: houseBatches(batchShiftsPercent),
     alarms,
     cause,
     phases,

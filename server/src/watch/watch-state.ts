@@ -22,4 +22,6 @@ export interface WatchState {
   alarms: WatchAlarm[];
   lastCheckedAt: string | null;
   shift: KeptShift | null;
+  /** What each new batch did to its strength, percent TDS; left out of what was kept before it was asked. */
+  batchShiftsPercent?: readonly number[];
 }

@@ -71,7 +71,11 @@ export class WatchService {
   }
 
   async read(recipeId: number): Promise<WatchView> {
-    const view = await this.reader.ofRecipe(recipeId, await this.recentShifts(recipeId));
+    const [others, batchShiftsPercent] = await Promise.all([
+      this.recentShifts(recipeId),
+      this.batchShiftsBesides(recipeId),
+    ]);
+    const view = await this.reader.ofRecipe(recipeId, { others, batchShiftsPercent });
     if (!view) throw notFound('published recipe');
     return view;
   }
@@ -129,6 +133,19 @@ export class WatchService {
       { replacements: { lotIds: rows.map(({ id }) => id) }, type: QueryTypes.SELECT },
     );
     return new Map(named.map(({ id, name }) => [id, name]));
+  }
+
+  /** What new batches did to public recipes of other lots. */
+  private async batchShiftsBesides(recipeId: number): Promise<(readonly number[])[]> {
+    const rows = await this.sequelize.query<Pick<LotRow, 'state'>>(
+      `SELECT watch_state AS state FROM lots
+      WHERE recheck_on IS NOT NULL AND id <> (SELECT lot_id FROM recipes WHERE id = :recipeId)
+      ORDER BY last_brewed_at DESC LIMIT ${MOST_SHIFTS}`,
+      { replacements: { recipeId }, type: QueryTypes.SELECT },
+    );
+    return rows.flatMap(({ state }) =>
+      parsedJson<WatchState[]>(state).map(({ batchShiftsPercent = [] }) => batchShiftsPercent),
+    );
   }
 
   /**

@@ -48,7 +48,8 @@ function Watch({ watch }: { watch: WatchView }) {
           <h1 className="text-title leading-tight font-bold">{standing(watch)}</h1>
           {watch.due.reasons.map((reason, index) => (
             <p key={index}>
-              {recheckWords(reason)} {reason.kind === 'new-batch' && batchShiftWords(watch.batchShift)}
+              {recheckWords(reason)}{' '}
+              {reason.kind === 'new-batch' && batchShiftWords(watch.batchShift, watch.houseBatches)}
             </p>
           ))}
           {!isPressing && <p className="text-quiet">To brew again on {dayOf(watch.due.dueOn)}.</p>}
