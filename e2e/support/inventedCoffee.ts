@@ -25,10 +25,19 @@ export async function brewAndMeasure(
   page: Page,
   recipe: RecipeView,
   truth: LearnedFactors,
-  { readingOff = 0.01, startedAt = Date.now() }: { readingOff?: number; startedAt?: number } = {},
+  {
+    readingOff = 0.01,
+    startedAt = Date.now(),
+    coarserByUm = 0,
+  }: {
+    readingOff?: number;
+    startedAt?: number;
+    /** What a grinder that drifted gives on top of what is set. */
+    coarserByUm?: number;
+  } = {},
 ): Promise<BrewView> {
   const plan = recipe.versions[0]?.plan as BrewPlan;
-  const cup = cupOf(plan, truth);
+  const cup = cupOf({ ...plan, grindUm: plan.grindUm + coarserByUm }, truth);
   const entries = benchSteps(plan).map((step, stepIndex) => ({
     device: 'bench',
     number: stepIndex + 1,

@@ -1,5 +1,7 @@
 import { expect, test } from '@playwright/test';
 import { expectClean } from '../support/axe';
+import type { RecipeView } from '@vendu/contract';
+import { brewAndMeasure } from '../support/inventedCoffee';
 import { signIn } from '../support/people';
 import { publish, startRecipe } from '../support/work';
 
@@ -85,4 +87,53 @@ test('what an older bag needs is said on the card once it is published again', a
   await page.goto(`/recipes/${recipe.id}/watch`);
   await page.getByRole('button', { name: 'Say nothing of it' }).click();
   await expect(page.getByText(note)).toHaveCount(0);
+});
+
+test('from an alarm to a new version that is public', async ({ page }) => {
+  const truth = { solubility: 1, rate: 1, flow: 1, retained: 1, steepness: 1 };
+  await signIn(page, 'lead');
+  const started = await startRecipe(page, `Drifts ${crypto.randomUUID().slice(0, 8)}`);
+  const { id, lot } = started;
+  for (const hoursAgo of [5, 4, 3]) {
+    await brewAndMeasure(page, started, truth, { startedAt: Date.now() - hoursAgo * 3_600_000 });
+  }
+  await publish(page, id);
+  await page.goto(`/recipes/${id}/watch`);
+  await expect(page.getByRole('heading', { name: /is not brewed again yet$/ })).toBeVisible();
+  await brewAndMeasure(page, started, truth, { coarserByUm: 260 });
+  await page.goto('/watch');
+  await page.getByRole('link', { name: new RegExp(`^${lot.name}`) }).click();
+  await expect(page.getByRole('heading', { name: `${lot.name} went off` })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'What likely drifted' })).toBeVisible();
+
+  await page.getByRole('link', { name: 'the next change' }).click();
+  const next = page.locator('#next-change');
+  await next.getByRole('button', { name: 'Try this change' }).first().click();
+  await page.getByRole('button', { name: /^Save as version/ }).click();
+  await expect(page.getByText(/^To do: /)).toBeVisible();
+  await publish(page, id);
+  await page.goto(`/recipes/${id}/watch`);
+  await expect(page.getByRole('link', { name: /version 2$/ })).toBeVisible();
+  await expect(page.getByRole('heading', { name: /is not brewed again yet$/ })).toBeVisible();
+});
+
+test('a new batch of what is public is brewed once before it goes on sale', async ({ page }) => {
+  const truth = { solubility: 1, rate: 1, flow: 1, retained: 1, steepness: 1 };
+  await signIn(page, 'lead');
+  const started = await startRecipe(page, `Batch ${crypto.randomUUID().slice(0, 8)}`);
+  for (const hoursAgo of [5, 4, 3]) {
+    await brewAndMeasure(page, started, truth, { startedAt: Date.now() - hoursAgo * 3_600_000 });
+  }
+  await publish(page, started.id);
+  const roastedOn = new Date(Date.now() - 2 * 86_400_000).toISOString().slice(0, 10);
+  await page.request.post(`/api/lots/${started.lot.id}/roast-batches`, { data: { roastedOn } });
+  await page.goto(`/recipes/${started.id}/watch`);
+  await expect(page.getByText(/brew it once before it goes on sale/)).toBeVisible();
+  // What it is to be expected to do follows from what new batches did here.
+  await expect(page.getByText(/^.*(expect it within ±|is not known).*$/).first()).toBeVisible();
+  const again = (await (await page.request.get(`/api/recipes/${started.id}`)).json()) as RecipeView;
+  await brewAndMeasure(page, again, truth);
+  await page.reload();
+  await expect(page.getByRole('heading', { name: /holds$/ })).toBeVisible();
+  await expect(page.getByText(/brew it once before it goes on sale/)).toHaveCount(0);
 });

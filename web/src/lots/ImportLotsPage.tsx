@@ -18,6 +18,7 @@ import {
   type CsvField,
   type CsvFile,
   type CsvRow,
+  type RememberedHeadings,
 } from './csvLots';
 import { useImportLotsMutation } from '../api/lotsApi';
 
@@ -38,6 +39,7 @@ const REQUIRED: readonly string[] = ['name', 'country', 'process'];
 /** Many lots from a file: read here, mended here, and stored all together or not at all. */
 export function ImportLotsPage() {
   const [file, keep, drop] = useDraft<CsvFile | null>('lots.import-file', null);
+  const [remembered, remember] = useDraft<RememberedHeadings>('lots.headings', {});
   const [pasted, setPasted] = useState('');
   const [send, { error, isLoading }] = useImportLotsMutation();
   const navigate = useNavigate();
@@ -94,7 +96,9 @@ export function ImportLotsPage() {
               type="file"
               accept=".csv,text/csv,text/plain"
               className="text-body text-ink file:mr-3 file:h-9 file:rounded-edge file:border file:border-edge file:bg-raised file:px-3"
-              onChange={(event) => void event.target.files?.[0]?.text().then((text) => keep(readCsv(text)))}
+              onChange={(event) =>
+                void event.target.files?.[0]?.text().then((text) => keep(readCsv(text, remembered)))
+              }
             />
           </label>
           <label className="mb-3 flex flex-col gap-1 text-small font-medium text-quiet">
@@ -107,7 +111,11 @@ export function ImportLotsPage() {
             />
           </label>
           <div className="flex gap-3">
-            <Button weight="main" disabled={pasted.trim() === ''} onClick={() => keep(readCsv(pasted))}>
+            <Button
+              weight="main"
+              disabled={pasted.trim() === ''}
+              onClick={() => keep(readCsv(pasted, remembered))}
+            >
               Read the lines
             </Button>
             <ButtonLink to="/lots" weight="quiet">
@@ -124,7 +132,13 @@ export function ImportLotsPage() {
               : ', no errors. Nothing is saved yet.'}
           </p>
           {file.unplaced.length > 0 && (
-            <Unplaced file={file} onPlace={(heading, field) => keep(placeColumn(file, heading, field))} />
+            <Unplaced
+              file={file}
+              onPlace={(heading, field) => {
+                keep(placeColumn(file, heading, field));
+                remember({ ...remembered, [heading.trim().toLowerCase()]: field });
+              }}
+            />
           )}
           <Preview
             rows={rows}

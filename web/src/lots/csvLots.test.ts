@@ -88,6 +88,13 @@ describe('lots from a file', () => {
     expect(lotOf(placed.rows[0]!)).toMatchObject({ name: 'Ridge', stockG: 2267.96185 });
   });
 
+  it('knows a heading again that somebody said what it is, and not before its own words', () => {
+    const text = 'Coffee,Country,Process\nRidge,Rwanda,Washed';
+    const { rows, unplaced } = readCsv(text, { coffee: 'name', country: 'farm' });
+    expect(unplaced).toEqual([]);
+    expect(rows[0]).toMatchObject({ name: 'Ridge', country: 'Rwanda', farm: '' });
+  });
+
   it('takes what the sack does not say, and an elevation in a word', () => {
     const { rows } = readCsv(
       'Name,Country,Process,Roast date,Elevation\nRidge,Rwanda,Not known,2026-01-10,high',

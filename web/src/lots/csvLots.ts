@@ -60,8 +60,11 @@ export interface CsvFile {
   trouble: string | null;
 }
 
+/** What somebody said a heading is, in small letters; kept from file to file. */
+export type RememberedHeadings = Record<string, CsvField>;
+
 /** Reads a file by its headings. Separator and quoting are found out; nothing is judged here. */
-export function readCsv(text: string): CsvFile {
+export function readCsv(text: string, remembered: RememberedHeadings = {}): CsvFile {
   const { data, meta } = Papa.parse<Record<string, string>>(text.trim(), {
     header: true,
     skipEmptyLines: true,
@@ -74,7 +77,7 @@ export function readCsv(text: string): CsvFile {
   };
   return (meta.fields ?? []).reduce((read, heading) => {
     const column = { heading, cells: data.map((row) => (row[heading] ?? '').trim()) };
-    const field = fieldHeaded(heading);
+    const field = fieldHeaded(heading) ?? remembered[heading.trim().toLowerCase()];
     return field ? withColumn(read, column, field) : { ...read, unplaced: [...read.unplaced, column] };
   }, file);
 }
