@@ -5,6 +5,7 @@ import {
   planWaterG,
   roundToTenth,
   valueOf,
+  type BrewForecast,
   type BrewKit,
   type BrewPlan,
   type LearnedFactors,
@@ -24,6 +25,8 @@ export interface InventedBrew {
   readingsPercent: number[];
   /** What an instrument without error would have found. */
   trueYieldPercent: number;
+  /** How it ran, without any error. */
+  series: BrewForecast['series'];
 }
 
 /**
@@ -73,6 +76,7 @@ export function inventBrew({
       () => Math.round(scattered(done.tdsPercent, INSTRUMENT.readingPercent) * 100) / 100,
     ),
     trueYieldPercent: done.yieldPercent,
+    series: done.series,
   };
 }
 

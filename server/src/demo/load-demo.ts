@@ -17,6 +17,7 @@ import {
 import { NewLotDto, type BrewerView } from '@vendu/contract';
 import { BrewReader } from '../brews/brew-reader.js';
 import { BrewModel } from '../brews/brew.model.js';
+import { FractionModel } from '../brews/fraction.model.js';
 import { ReadingModel } from '../brews/reading.model.js';
 import { kitNames, WITH_KIT } from '../brews/kit-names.js';
 import { TraceModel } from '../brews/trace.model.js';
@@ -45,6 +46,7 @@ import { DEMO_ACCOUNTS } from '../people/demo-accounts.js';
 import { addMinutes } from 'date-fns';
 import { at, dateDaysAgo, momentDaysAgo } from './demo-dates.js';
 import { inventBrew } from './invent-brew.js';
+import { inventCups } from './invent-cups.js';
 import { inventRecord } from './invent-record.js';
 import { inventSheets } from './invent-sheets.js';
 import { loadCards } from './load-cards.js';
@@ -292,8 +294,16 @@ async function loadBrew({
     verdictReason: brew.verdict?.reason ?? '',
   });
   await TraceModel.create({ brewId: row.id, samples: trace });
+  if (brew.cups) {
+    const cups = inventCups(brew.cups, invented.series, random);
+    await FractionModel.bulkCreate(cups.map((cup) => ({ ...cup, brewId: row.id })));
+  }
   await ReadingModel.bulkCreate(
-    invented.readingsPercent.map((tdsPercent) => ({ brewId: row.id, tdsPercent, readBy: personId })),
+    (brew.cups ? [] : invented.readingsPercent).map((tdsPercent) => ({
+      brewId: row.id,
+      tdsPercent,
+      readBy: personId,
+    })),
   );
   await TastingModel.bulkCreate(
     inventSheets(brew, seededRandom(SEED + lotId * 100 + index)).map(({ by, afterMin, ...sheet }) => ({

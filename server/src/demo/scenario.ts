@@ -8,6 +8,7 @@ import type {
   Verdict,
   Waiver,
 } from '@vendu/core';
+import type { DemoCup } from './invent-cups.js';
 import { setWater } from '@vendu/core';
 import type { HomeResultDto, NewLotDto, RoastBatchDto } from '@vendu/contract';
 
@@ -35,6 +36,8 @@ export interface DemoBrew {
   /** Whoever brewed it had the card alone. */
   fromCard?: boolean;
   note?: string;
+  /** It was split: its cups in order. Nobody mixed and read them together. */
+  cups?: readonly DemoCup[];
   /** What its brewer wrote. */
   tastings?: ({
     stage: TastingStage;

@@ -334,6 +334,12 @@ export const YEAR_LOTS: DemoLot[] = [
         daysAgo: 1,
         by: 1,
         change: null,
+        cups: [
+          { untilS: 70, colour: 'dark amber', haze: 'clear', notes: 'lime, sharp, syrup', isWanted: true },
+          { untilS: 110, colour: 'amber', haze: 'clear', notes: 'lime, honey', isWanted: true },
+          { untilS: 150, colour: 'straw', haze: 'slight', notes: 'tea, soft', isWanted: true },
+          { untilS: 220, colour: 'pale straw', haze: 'slight', notes: 'woody, dry', isWanted: false },
+        ],
         tastings: tasted('lime, honey, a little sharp', { acidity: 7, sweetness: 5, body: 4 }),
         verdict: { verdict: 'close', reason: 'Sharp, and nearly there.' },
       },
