@@ -18,7 +18,7 @@ const WEB_FLOORS = [
   ['board', 'saving', 'extractionMap'],
   ['session'],
   ['kit', 'schools', 'publications', 'tasting'],
-  ['proof', 'watch', 'reports', 'inAndOut'],
+  ['proof', 'watch', 'reports', 'inAndOut', 'people'],
   ['bench'],
   ['brews', 'practice'],
   ['recipes'],

@@ -50,6 +50,15 @@ export async function prepareDatabase(settings: ApplicationSettings, { dumps }: 
   });
 }
 
+/** Where the first lead of a lab begins; `null` once somebody can sign in. */
+export async function firstLeadPath(settings: ApplicationSettings): Promise<string | null> {
+  const { stdout } = await execa('node', ['server/dist/first-lead.js'], {
+    cwd: ROOT,
+    env: environmentOf(settings),
+  });
+  return stdout.trim() || null;
+}
+
 /** A running server. Plain functions, since a promise inside a promise would be awaited by accident. */
 export interface Server {
   pid: number | null;

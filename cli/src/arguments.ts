@@ -19,7 +19,7 @@ const MEASURES = [
 ] as const;
 export type Measure = (typeof MEASURES)[number];
 
-const TRUST_PARTS = ['doors', 'races', 'fuzz', 'feed', 'migrations'] as const;
+const TRUST_PARTS = ['doors', 'races', 'fuzz', 'feed', 'migrations', 'carry'] as const;
 export type TrustPart = (typeof TRUST_PARTS)[number];
 
 const MUTATED = [
@@ -38,6 +38,7 @@ export type MutatedFolder = (typeof MUTATED)[number];
 
 export type Command =
   | { name: 'demo'; port: number; reset: boolean }
+  | { name: 'serve'; port: number }
   | { name: 'dev'; port: number }
   | { name: 'test'; suites: readonly Suite[] }
   | { name: 'bench'; measures: readonly Measure[] }
@@ -58,6 +59,7 @@ export function readCommand(words: readonly string[]): Command {
       const { values } = parse(rest, { port: { type: 'string' }, reset: { type: 'boolean' } });
       return { name, port: portOf(values['port']), reset: values['reset'] === true };
     }
+    case 'serve':
     case 'dev': {
       const { values } = parse(rest, { port: { type: 'string' } });
       return { name, port: portOf(values['port']) };

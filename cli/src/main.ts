@@ -1,7 +1,7 @@
 import { readCommand } from './arguments.js';
 import { cleanUp, cleanUpOnSignals } from './cleanup.js';
 import { bench } from './commands/bench.js';
-import { demo } from './commands/demo.js';
+import { demo, serve } from './commands/serve.js';
 import { dev } from './commands/dev.js';
 import { kill } from './commands/kill.js';
 import { help } from './commands/help.js';
@@ -16,6 +16,8 @@ async function main(): Promise<void> {
   switch (command.name) {
     case 'demo':
       return demo(command);
+    case 'serve':
+      return serve(command);
     case 'dev':
       return dev(command);
     case 'test':

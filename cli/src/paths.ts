@@ -6,7 +6,7 @@ import { databaseHome, socketOf } from './databaseHome.js';
 export const ROOT = join(dirname(fileURLToPath(import.meta.url)), '..', '..');
 
 /** Each way of running has a database and files of its own, so that tests run beside the demo. */
-export type Profile = 'demo' | 'dev' | 'test' | 'kill' | 'trust';
+export type Profile = 'demo' | 'lab' | 'dev' | 'test' | 'kill' | 'trust';
 
 export interface ProfilePaths {
   /** Nobody misses its data after the machine went down: it need not wait for the disk. */

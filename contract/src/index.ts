@@ -26,6 +26,7 @@ export * from './today/today.js';
 export * from './handover/handover.js';
 export * from './calendar/calendar.js';
 export * from './reports/reports.js';
+export * from './people/people.js';
 export * from './tokens/tokens.js';
 export * from './imports/imports.js';
 export * from './webhooks/webhooks.js';

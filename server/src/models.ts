@@ -18,6 +18,7 @@ import { ZeroCheckModel } from './kit/zero-check.model.js';
 import { LotModel } from './lots/lot.model.js';
 import { StockWeighingModel } from './lots/stock-weighing.model.js';
 import { RoastBatchModel } from './lots/roast-batch.model.js';
+import { InvitationModel } from './people/invitation.model.js';
 import { PersonModel } from './people/person.model.js';
 import { ProofWaiverModel } from './proof/proof-waiver.model.js';
 import { CalendarModel } from './calendar/calendar.model.js';
@@ -79,6 +80,7 @@ export const MODELS: ModelCtor[] = [
   CalendarModel,
   TokenModel,
   ImportModel,
+  InvitationModel,
   WebhookModel,
   WebhookDeliveryModel,
   RequestKeyModel,

@@ -22,6 +22,9 @@ beforeAll(async () => {
     region: 'with "marks",\nand a line',
   });
   await storeBrew(app.barista, await startRecipe(app.barista, (await takeInLot(app.barista)).id));
+  // Rows that are told by two numbers.
+  await app.lead.put('/api/recipe-versions/3/signature').expect(200);
+  await app.lead.put('/api/brews/1/look').expect(200);
   zip = await exported(app.lead);
   files = await unzipped(zip);
 });

@@ -49,6 +49,7 @@ describe('the examples', () => {
   const NOT_READ = [
     'InstrumentFeedsController_listen',
     'CalendarController_read',
+    'PeopleController_invitation',
     'RunningBrewsController_trace',
     'PublicPageController_lot',
   ];

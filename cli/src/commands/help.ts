@@ -3,17 +3,19 @@ export function help(): void {
 
   ./vendu demo [--port N] [--reset]   install what is missing, start the database, load the demo, serve
                                       at http://127.0.0.1:4600 (--reset: fresh demo data)
+  ./vendu serve [--port N]            a lab of your own: the same without invented people or data; says where the
+                                      first lead begins
   ./vendu test [suite ...]            prove it: checks, unit, integration, e2e (all when none is named)
   ./vendu bench [measure ...]         print the measures: speed, accuracy, facts, tasks, warnings, starts, practice,
                                       second, brews, ablation, house (warnings and brews take an hour each)
   ./vendu kill [--kills N]            kill server and database while a device brews (50 times), and count
                                       what was lost or doubled
   ./vendu trust [part ...]            attack a copy and count what gives way: doors, races, fuzz, feed,
-                                      migrations (all take about a quarter of an hour)
+                                      migrations, carry (all take about a quarter of an hour)
   ./vendu mutate [folder ...]         change core one thing at a time and list what no test notices: brewLog,
                                       changeLife, fractions, taught, bench, plan, extraction, change, startingRecipe,
                                       calibration (hours for all; only what changed is tried again)
   ./vendu dev [--port N]              the same application, following the sources
-  ./vendu stop                        end a demo that runs elsewhere
+  ./vendu stop                        end a demo or a lab that runs elsewhere
   ./vendu help                        this page`);
 }

@@ -1,3 +1,4 @@
+import { join } from 'node:path';
 import getPort, { portNumbers } from 'get-port';
 import { prepareDatabase, startServer, type ApplicationSettings, type Server } from '../application.js';
 import type { TrustPart } from '../arguments.js';
@@ -9,8 +10,10 @@ import { removeProfile, startDatabase } from '../mariadb.js';
 import { profilePaths, type ProfilePaths } from '../paths.js';
 import { step } from '../report.js';
 import { ensureSecrets } from '../secrets.js';
+import { bringIn, takeOut, type Carried } from '../trust/carry.js';
 import { floodFeed } from '../trust/feedFlood.js';
 import { fuzz } from '../trust/fuzz.js';
+import { grow } from '../trust/grow.js';
 import { enterLab, type Lab } from '../trust/lab.js';
 import { migrationKills } from '../trust/migrationKills.js';
 import { tryAsOtherUser } from '../trust/otherUser.js';
@@ -113,4 +116,33 @@ const PARTS: Record<TrustPart, (ground: Ground) => Promise<boolean>> = {
     for (const said of report.stuck) console.log(said);
     return report.stuck.length + report.different + report.pairsBroken === 0;
   },
+  carry: async ({ settings, paths, server, lab }) => {
+    const file = join(paths.folder, 'carried.zip');
+    const grown = await step('a thousand lots', () => grow(settings, GROWN));
+    console.log(`  ${grown.lots} lots, ${grown.brews} brews, ${grown.readings} readings`);
+    const out = await step('taking everything out', () => takeOut(lab, file, server.pid));
+    console.log(`  out: ${carriedWords(out)}`);
+    const other: ApplicationSettings = {
+      ...settings,
+      databaseName: 'vendu_trust_carry',
+      port: await getPort({ port: portNumbers(5000, 5099), host: '127.0.0.1' }),
+    };
+    await recreateSchema(settings.database, other.databaseName);
+    await prepareDatabase(other, paths);
+    const there = await startServer(other, paths);
+    atEnd(there.stop);
+    const otherLab = await enterLab(`http://127.0.0.1:${other.port}`);
+    const into = await step('bringing it into another lab', () => bringIn(otherLab, file, there.pid));
+    console.log(`  in: ${into.fresh} rows, ${carriedWords(into)}`);
+    return (
+      out.seconds < MOST_OUT.seconds && (out.memoryMb ?? 0) < MOST_OUT.memoryMb && into.fresh > grown.brews
+    );
+  },
 };
+
+/** A thousand lots with twenty thousand brews, and what an export of them may take. */
+const GROWN = { copies: 71, brewsEach: 6 };
+const MOST_OUT = { seconds: 60, memoryMb: 400 };
+
+const carriedWords = ({ seconds, megabytes, memoryMb }: Carried) =>
+  `${seconds.toFixed(1)} s, ${megabytes.toFixed(1)} MB, server at most ${memoryMb ?? '?'} MB`;

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
-import { readFileSync } from 'node:fs';
 import { visitor, type Lab } from './lab.js';
+import { memoryMb } from './memory.js';
 
 export interface FeedReport {
   listenersAsked: number;
@@ -79,10 +79,4 @@ async function post(url: string, key: string, lines: string): Promise<{ status: 
     // A body that is far too large may find its connection closed before it is through.
     return { status: 0, taken: 0 };
   }
-}
-
-function memoryMb(pid: number | null): number | null {
-  if (pid === null) return null;
-  const kb = /^VmRSS:\s+(\d+) kB$/m.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1];
-  return kb === undefined ? null : Math.round(Number(kb) / 1024);
 }

@@ -30,12 +30,13 @@ export const LEFT_OUT = {
     tokens: 'keys of programs',
     webhooks: 'addresses that are told, with their secrets',
     webhook_deliveries: 'what they were told',
+    invitations: 'ways in',
     imports: 'files that were taken in here',
     import_rows: 'what came with them',
     traces: 'in traces.csv, a line for each reading of a scale',
     brew_entries: 'in brew-logs.jsonl, a line for each entry',
   } as Record<string, string>,
-  columns: { people: ['email', 'password_hash'] } as Record<string, readonly string[]>,
+  columns: { people: ['email', 'password_hash', 'left_at'] } as Record<string, readonly string[]>,
 };
 
 interface ColumnRow {

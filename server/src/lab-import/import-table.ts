@@ -7,13 +7,31 @@ import type { ExportedTable, Field } from '../export/exported-tables.js';
 import { asText } from '../export/table-rows.js';
 import { asStored } from './as-stored.js';
 import { withFreeAddresses } from './free-addresses.js';
+import { chunks } from './chunks.js';
 import type { Cells } from './lab-file.js';
 import { matchRows, type Known } from './match-rows.js';
+import { referencesOf } from './references.js';
 import type { Standing, Standings } from './standing.js';
 import { NOT_COMPARED, type TableRule } from './table-rules.js';
 
-/** Rows in one statement. */
-const AT_ONCE = 200;
+interface Difference {
+  column: string;
+  here: string;
+  inFile: string;
+}
+
+/** A row of the file on its way in. */
+interface Line {
+  row: Cells;
+  /** What it refers to by the numbers that it has here; of a line that is held back as in the file. */
+  translated: Cells;
+  isHeld: boolean;
+  /** The same row here; `null` where it is new. */
+  here: Known | null;
+  /** Its number here, or the one that it gets. */
+  id: string;
+  differing: Difference[];
+}
 
 /** One table of a file beside the same table here. */
 export class ImportTable {
@@ -36,83 +54,36 @@ export class ImportTable {
    * @param isTaken - false to say it only
    */
   async bring(inFile: readonly Cells[], isTaken: boolean): Promise<void> {
-    const { name } = this.table;
-    const rows = this.bodiesFirst(inFile);
-    const held = rows.map((row) => this.isHeld(row));
-    const translated = rows.map((row, index) => (held[index] ? row : this.translated(row, index)));
-    const free = rows.flatMap((_, index) => (held[index] ? [] : [index]));
-    const here = await this.here();
-    const places = matchRows(
-      free.map((index) => translated[index] ?? {}),
-      here,
-      this.rule,
-    );
-    const placeOf = new Map(free.map((index, at) => [index, places[at] ?? null]));
-    const idAfterAll = idsAfter(here, rows);
-    const ids = rows.map((row, index) => {
-      const place = placeOf.get(index) ?? null;
-      return place === null ? idAfterAll(row.id ?? null) : (here[place]?.id ?? '');
-    });
-    const own = new Map(rows.map((row, index) => [row.id ?? '', ids[index] ?? '']));
-    const whole = translated.map((row) => this.withOwn(row, own));
-    const compared = await this.compared(whole, placeOf, here);
-    const fates: Standing['fate'][] = [];
-    const fresh: Cells[] = [];
-
-    for (const [index, row] of rows.entries()) {
-      const parent = this.parentOf(row);
-      const title = this.rule.title?.(row, parent?.title ?? '') ?? parent?.title ?? name;
-      const place = placeOf.get(index) ?? null;
-      const id = ids[index] ?? '';
-      const differing = compared.get(index) ?? [];
-      const fate = this.fateOf(index, held, place, row, differing);
-      const isOther =
-        fate === 'heldBack' || differing.some(({ name: column }) => this.rule.bearing?.includes(column));
-      const lotId = name === 'lots' ? id : (parent?.lotId ?? null);
-      fates.push(fate);
-      if (this.hasId) this.standings.add(name, row.id ?? '', { id, fate, isOther, lotId, title });
-      else this.standings.add(name, String(index), { id: '', fate, isOther, lotId, title });
-      for (const { name: column, here: ours, inFile } of differing) {
-        this.standings.conflict({
-          what: this.rule.words,
-          about: title,
-          field: column.replaceAll('_', ' '),
-          here: ours,
-          inFile,
-        });
-      }
-      if (fate === 'fresh') fresh.push({ ...(whole[index] ?? row), ...(this.hasId ? { id } : {}) });
-    }
+    const lines = this.bodiesFirst(inFile).map((row, index) => this.lineOf(row, index));
+    await this.match(lines);
+    await this.compare(lines);
+    const fates = lines.map((line, index) => this.settle(line, index));
     this.standings.count(this.rule.words, fates);
+    const fresh = lines
+      .filter((_, index) => fates[index] === 'fresh')
+      .map(({ translated, id }) => ({ ...translated, ...(this.hasId ? { id } : {}) }));
     for (const [index, row] of fresh.entries()) this.checkPlan(row, index);
-    const addressed = await withFreeAddresses(this.sequelize, name, fresh, this.standings.remarks);
+    const addressed = await withFreeAddresses(this.sequelize, this.table.name, fresh, this.standings.remarks);
     if (isTaken) await this.store(addressed);
   }
 
   /** What names another row of its own table comes after it. */
   private bodiesFirst(rows: readonly Cells[]): readonly Cells[] {
-    const [own] = [...this.references].find(([, table]) => table === this.table.name) ?? [];
-    return own === undefined ? rows : [...rows.filter((row) => !row[own]), ...rows.filter((row) => row[own])];
+    const own = this.ownReference();
+    return own === null ? rows : [...rows.filter((row) => !row[own]), ...rows.filter((row) => row[own])];
   }
 
-  private fateOf(
-    index: number,
-    held: readonly boolean[],
-    place: number | null,
-    row: Cells,
-    differing: readonly unknown[],
-  ): Standing['fate'] {
-    if (held[index]) return 'heldBack';
-    if (place !== null) return differing.length > 0 ? 'differing' : 'same';
-    return this.wouldTakeAPlace(row) ? 'heldBack' : 'fresh';
+  private ownReference(): string | null {
+    return [...this.references].find(([, table]) => table === this.table.name)?.[0] ?? null;
   }
 
-  /** A card that is public takes the place of the one that a recipe here has: that is for a lead to publish. */
-  private wouldTakeAPlace(row: Cells): boolean {
-    if (this.table.name !== 'publications' || row.withdrawn_at !== null) return false;
-    return this.standings.of('recipes', row.recipe_id ?? '')?.fate !== 'fresh';
+  private lineOf(row: Cells, index: number): Line {
+    const isHeld = this.isHeld(row);
+    const translated = isHeld ? row : this.translated(row, index);
+    return { row, translated, isHeld, here: null, id: '', differing: [] };
   }
 
+  /** It hangs on something that is another thing here. */
   private isHeld(row: Cells): boolean {
     return [...this.references].some(([column, table]) => {
       const cell = row[column] ?? null;
@@ -121,7 +92,6 @@ export class ImportTable {
     });
   }
 
-  /** What it refers to by the numbers that it has here. */
   private translated(row: Cells, index: number): Cells {
     const changed: Cells = {};
     for (const [column, table] of this.references) {
@@ -140,23 +110,36 @@ export class ImportTable {
     return { ...row, ...changed };
   }
 
-  /** A bottom of a brewer names its body, which stands in the same table. */
-  private withOwn(row: Cells, own: ReadonlyMap<string, string>): Cells {
-    const changed: Cells = {};
-    for (const [column, table] of this.references) {
-      if (table === this.table.name && row[column]) changed[column] = own.get(row[column]) ?? null;
+  /** Finds which row here each line is, and gives the new ones their numbers. */
+  private async match(lines: Line[]): Promise<void> {
+    const here = await this.here();
+    const free = lines.filter(({ isHeld }) => !isHeld);
+    const places = matchRows(
+      free.map(({ translated }) => translated),
+      here,
+      this.rule,
+    );
+    for (const [index, line] of free.entries()) {
+      const place = places[index] ?? null;
+      line.here = place === null ? null : (here[place] ?? null);
     }
-    return { ...row, ...changed };
+    const idAfterAll = idsAfter(
+      here,
+      lines.map(({ row }) => row),
+    );
+    for (const line of lines) line.id = line.here ? (line.here.id ?? '') : idAfterAll(line.row.id ?? null);
+    this.translateOwn(lines);
   }
 
-  private parentOf(row: Cells): Standing | undefined {
-    const parents = [...this.references].flatMap(([column, table]) => {
-      const cell = row[column] ?? null;
-      const standing = cell === null ? undefined : this.standings.of(table, cell);
-      return standing && !this.rule.derived?.includes(column) ? [standing] : [];
-    });
-    // The one that belongs to a lot, and the nearest of those: a brew is of a version before it is of a lot.
-    return parents.filter(({ lotId }) => lotId !== null).at(-1) ?? parents[0];
+  /** A bottom of a brewer names its body, which stands in the same table. */
+  private translateOwn(lines: Line[]): void {
+    const own = this.ownReference();
+    if (own === null) return;
+    const idOf = new Map(lines.map(({ row, id }) => [row.id ?? '', id]));
+    for (const line of lines) {
+      const named = line.translated[own];
+      if (named) line.translated = { ...line.translated, [own]: idOf.get(named) ?? null };
+    }
   }
 
   private async here(): Promise<Known[]> {
@@ -168,36 +151,68 @@ export class ImportTable {
     );
   }
 
-  /** Which columns each row of the file tells otherwise than the same row here. */
-  private async compared(
-    rows: readonly Cells[],
-    placeOf: ReadonlyMap<number, number | null>,
-    here: readonly Known[],
-  ) {
-    const differing = new Map<number, { name: string; here: string; inFile: string }[]>();
-    if (!this.hasId) return differing;
-    const matched = [...placeOf].flatMap(([index, place]) =>
-      place === null ? [] : [{ index, id: here[place]?.id ?? '' }],
-    );
+  /** Finds which columns each line tells otherwise than the same row here. */
+  private async compare(lines: readonly Line[]): Promise<void> {
+    // What is told by two numbers says nothing besides.
+    if (!this.hasId) return;
     const fields = this.table.fields.filter(
       ({ name }) => !NOT_COMPARED.includes(name) && !this.rule.derived?.includes(name),
     );
-    for (const some of chunks(matched)) {
+    for (const some of chunks(lines.filter(({ here }) => here !== null))) {
       const found = await this.sequelize.query<Cells>(
         `SELECT ${[ID, ...fields].map(asText).join(', ')} FROM \`${this.table.name}\` WHERE id IN (:ids)`,
         { type: QueryTypes.SELECT, replacements: { ids: some.map(({ id }) => id) } },
       );
       const byId = new Map(found.map((row) => [row.id, row]));
-      for (const { index, id } of some) {
-        const ours = byId.get(id) ?? {};
-        const theirs = rows[index] ?? {};
-        const others = fields
-          .filter(({ name }) => name in theirs && (theirs[name] ?? '') !== (ours[name] ?? ''))
-          .map(({ name }) => ({ name, here: ours[name] ?? '', inFile: theirs[name] ?? '' }));
-        if (others.length > 0) differing.set(index, others);
-      }
+      for (const line of some) line.differing = differences(fields, byId.get(line.id) ?? {}, line.translated);
     }
-    return differing;
+  }
+
+  /** Says what a line became, to those that name it and to whoever reads the report. */
+  private settle(line: Line, index: number): Standing['fate'] {
+    const { row, translated, id, differing } = line;
+    const [first = '', second = ''] = this.table.primaryKey;
+    const parent = this.parentOf(row);
+    const title = this.rule.title?.(row, parent?.title ?? '') ?? parent?.title ?? this.table.name;
+    const fate = this.fateOf(line);
+    const isOther =
+      fate === 'heldBack' || differing.some(({ column }) => this.rule.bearing?.includes(column));
+    const lotId = this.table.name === 'lots' ? id : (parent?.lotId ?? null);
+    this.standings.add(this.table.name, this.hasId ? (row.id ?? '') : String(index), {
+      id: this.hasId ? id : (translated[first] ?? ''),
+      secondId: this.hasId ? '0' : (translated[second] ?? '0'),
+      fate,
+      isOther,
+      lotId,
+      title,
+    });
+    for (const { column, here, inFile } of differing) {
+      const field = column.replaceAll('_', ' ');
+      this.standings.conflict({ what: this.rule.words, about: title, field, here, inFile });
+    }
+    return fate;
+  }
+
+  private fateOf({ row, isHeld, here, differing }: Line): Standing['fate'] {
+    if (isHeld) return 'heldBack';
+    if (here !== null) return differing.length > 0 ? 'differing' : 'same';
+    return this.wouldTakeAPlace(row) ? 'heldBack' : 'fresh';
+  }
+
+  /** A card that is public takes the place of the one that a recipe here has: that is for a lead to publish. */
+  private wouldTakeAPlace(row: Cells): boolean {
+    if (this.table.name !== 'publications' || row.withdrawn_at !== null) return false;
+    return this.standings.of('recipes', row.recipe_id ?? '')?.fate !== 'fresh';
+  }
+
+  /** What it belongs to: the nearest of those that belong to a lot, as a brew is of a version before it is of a lot. */
+  private parentOf(row: Cells): Standing | undefined {
+    const parents = [...this.references].flatMap(([column, table]) => {
+      const cell = row[column] ?? null;
+      const standing = cell === null ? undefined : this.standings.of(table, cell);
+      return standing && !this.rule.derived?.includes(column) ? [standing] : [];
+    });
+    return parents.filter(({ lotId }) => lotId !== null).at(-1) ?? parents[0];
   }
 
   private async store(rows: readonly Cells[]): Promise<void> {
@@ -234,15 +249,11 @@ export class ImportTable {
 
 const ID: Field = { name: 'id', type: 'integer', isRequired: true };
 
-/** Which tables the columns of a table name a row of. */
-export function referencesOf(
-  { foreignKeys }: Pick<ExportedTable, 'foreignKeys'>,
-  { named }: TableRule,
-): Map<string, string> {
-  return new Map([
-    ...foreignKeys.map(({ field, table }): [string, string] => [field, table]),
-    ...Object.entries(named ?? {}),
-  ]);
+/** What an older file does not tell is no difference. */
+function differences(fields: readonly Field[], ours: Cells, theirs: Cells): Difference[] {
+  return fields
+    .filter(({ name }) => name in theirs && (theirs[name] ?? '') !== (ours[name] ?? ''))
+    .map(({ name }) => ({ column: name, here: ours[name] ?? '', inFile: theirs[name] ?? '' }));
 }
 
 /** The number of a row that is new: its own where nobody has it here, else one after all. */
@@ -254,8 +265,4 @@ function idsAfter(here: readonly Known[], rows: readonly Cells[]): (wanted: stri
     used.add(id);
     return id;
   };
-}
-
-function* chunks<T>(all: readonly T[]): Generator<T[]> {
-  for (let from = 0; from < all.length; from += AT_ONCE) yield all.slice(from, from + AT_ONCE);
 }

@@ -26,6 +26,9 @@ interface Description {
   resources: { path: string }[];
 }
 
+/** Ten a second for six hours: more readings than of any brew. */
+const MOST_READINGS = 216_000;
+
 /** An export of a lab, read as our own export writes it and checked as any input. */
 export class LabFile {
   private constructor(
@@ -95,6 +98,7 @@ export class LabFile {
         if (now) yield now;
         now = { brewId, samples: { atMs: [], massG: [] }, outflow: null };
       }
+      if (now.samples.atMs.length > MOST_READINGS) throw broken('traces.csv');
       const trace = scale === 'all' ? now.samples : (now.outflow ??= { atMs: [], massG: [] });
       const [atMs, massG] = [Number(at), Number(mass)];
       if (!Number.isInteger(atMs) || !Number.isFinite(massG)) throw broken('traces.csv');

@@ -2,12 +2,10 @@ import { QueryTypes } from 'sequelize';
 import type { Sequelize } from 'sequelize-typescript';
 import { exportedTables, type ExportedTable } from '../export/exported-tables.js';
 import { ProblemError } from '../problem/problem-error.js';
+import { chunks } from './chunks.js';
 import { inOrder } from './import-lab.js';
 import type { Standings } from './standing.js';
 import { TABLE_RULES } from './table-rules.js';
-
-/** Rows in one statement. */
-const AT_ONCE = 500;
 
 /** Writes down which rows came with a file and what each looks like, so that they can go again. */
 export async function rememberRows(
@@ -16,14 +14,15 @@ export async function rememberRows(
   standings: Standings,
 ): Promise<void> {
   for (const table of inOrder(await exportedTables(sequelize))) {
-    const ids = standings.fresh(table.name).map(({ id }) => id);
-    for (let from = 0; from < ids.length; from += AT_ONCE) {
-      const some = ids.slice(from, from + AT_ONCE);
+    const came = standings.fresh(table.name).map(({ id, secondId }) => [id, secondId]);
+    for (const some of chunks(came)) {
       const [own, second] = numbersOf(table);
       await sequelize.query(
         `INSERT INTO import_rows (import_id, table_name, row_id, second_id, looks)
-        SELECT :importId, :name, ${own}, ${second}, ${looks(table)} FROM \`${table.name}\` AS t WHERE ${own} IN (:some)`,
-        { replacements: { importId, name: table.name, some } },
+        SELECT :importId, :name, ${own}, ${second}, ${looks(table)} FROM \`${table.name}\` AS t
+        WHERE ${own} IN (:ids) AND (${own}, ${second}) IN (:some)`,
+        // The first condition is what an index answers.
+        { replacements: { importId, name: table.name, some, ids: some.map(([id]) => id) } },
       );
     }
   }

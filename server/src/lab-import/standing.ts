@@ -2,8 +2,10 @@ import type { ImportConflict, ImportCount } from '@vendu/contract';
 
 /** What a row of a file became. */
 export interface Standing {
-  /** Its number here; the one it would have where it is not here yet. */
+  /** Its number here; the one it would have where it is not here yet. Of a row that joins two others, the first's. */
   id: string;
+  /** The second's, of a row that joins two; else `0`. */
+  secondId: string;
   fate: 'fresh' | 'same' | 'differing' | 'heldBack';
   /** Whether what hangs on it has to be held back. */
   isOther: boolean;

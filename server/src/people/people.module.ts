@@ -1,5 +1,12 @@
 import { Module } from '@nestjs/common';
+import { InvitationsService } from './invitations.service.js';
+import { MembersService } from './members.service.js';
+import { PeopleController } from './people.controller.js';
 import { PeopleService } from './people.service.js';
 
-@Module({ providers: [PeopleService], exports: [PeopleService] })
+@Module({
+  controllers: [PeopleController],
+  providers: [InvitationsService, MembersService, PeopleService],
+  exports: [PeopleService],
+})
 export class PeopleModule {}

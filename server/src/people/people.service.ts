@@ -23,12 +23,13 @@ export class PeopleService {
 
   /** Everybody who could be in, by name. */
   async all(): Promise<PersonModel[]> {
-    const rows = await PersonModel.findAll({ where: { email: { [Op.not]: null } }, order: ['name'] });
+    const rows = await PersonModel.findAll({ where: { passwordHash: { [Op.not]: null } }, order: ['name'] });
     return rows.filter((person) => this.admitted(person) !== null);
   }
 
   private admitted(person: PersonModel | null): PersonModel | null {
     const isInvented = DEMO_ACCOUNTS.some(({ email }) => email === person?.email);
-    return isInvented && !this.configuration.isDemo ? null : person;
+    if (person === null || person.leftAt !== null || (isInvented && !this.configuration.isDemo)) return null;
+    return person;
   }
 }

@@ -10,4 +10,6 @@ export class PersonModel extends Model<InferAttributes<PersonModel>, InferCreati
   @Column(DataType.STRING) declare email: CreationOptional<string | null>;
   @Column(DataType.STRING) declare role: Role;
   @Column(DataType.STRING) declare passwordHash: CreationOptional<string | null>;
+  /** Since when he works here no more. */
+  @Column(DataType.DATE) declare leftAt: CreationOptional<Date | null>;
 }

@@ -58,6 +58,7 @@ export const TAGS = [
   'Token',
   'Webhook',
   'Import',
+  'Person',
 ] as const;
 
 /** The one API of the server; each feature adds its endpoints to it. */

@@ -48,10 +48,10 @@ export function Frame() {
           <Place to="/in-and-out">In and out</Place>
         </nav>
         <div className="ml-auto flex items-center gap-x-2 text-small">
-          <span className="hidden min-[420px]:inline">
+          <Link to="/people" className="hidden underline-offset-3 hover:underline min-[420px]:inline">
             {session.person.name}
             <span className="hidden text-quiet sm:inline">, {session.person.role}</span>
-          </span>
+          </Link>
           <ThemeChoice />
           <SignOut />
         </div>

@@ -7,8 +7,8 @@ import { Button } from '../ui/Button';
 import { Field, INPUT } from '../ui/Field';
 import { TroubleNotice } from '../ui/Notice';
 import { RIGHT_WORDS } from './rightWords';
-import { ShownOnce } from './ShownOnce';
-import { useChecked } from './useChecked';
+import { ShownOnce } from '../ui/ShownOnce';
+import { useChecked } from '../ui/useChecked';
 
 /** Long enough for a season's work, short enough that a forgotten one ends. */
 const USUAL_DAYS = 90;

@@ -7,8 +7,8 @@ import { Field, INPUT } from '../ui/Field';
 import { TroubleNotice } from '../ui/Notice';
 import { Toggles } from '../ui/Toggles';
 import { EVENT_WORDS } from './eventWords';
-import { ShownOnce } from './ShownOnce';
-import { useChecked } from './useChecked';
+import { ShownOnce } from '../ui/ShownOnce';
+import { useChecked } from '../ui/useChecked';
 
 const OPTIONS = WEBHOOK_EVENTS.map((value) => ({ value, label: EVENT_WORDS[value] }));
 

@@ -17,6 +17,7 @@ import { tokens } from './0031-tokens.js';
 import { webhooks } from './0032-webhooks.js';
 import { imports } from './0033-imports.js';
 import { ageNote } from './0034-age-note.js';
+import { people } from './0035-people.js';
 import { handover } from './0028-handover.js';
 import { watch } from './0027-watch.js';
 import { editions } from './0026-editions.js';
@@ -70,4 +71,5 @@ export const MIGRATIONS: readonly Migration[] = [
   webhooks,
   imports,
   ageNote,
+  people,
 ];

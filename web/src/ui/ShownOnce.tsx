@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { INPUT } from '../ui/Field';
+import { INPUT } from './Field';
 
 /** A secret to be taken along now: it is not told again. */
 export function ShownOnce({ label, value, children }: { label: string; value: string; children: ReactNode }) {

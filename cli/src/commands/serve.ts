@@ -1,5 +1,5 @@
 import getPort from 'get-port';
-import { prepareDatabase, startServer, type ApplicationSettings } from '../application.js';
+import { firstLeadPath, prepareDatabase, startServer, type ApplicationSettings } from '../application.js';
 import { build } from '../build.js';
 import { atEnd } from '../cleanup.js';
 import { ensureDebianPackages, MARIADB } from '../debian.js';
@@ -10,16 +10,33 @@ import { step, Trouble } from '../report.js';
 import { claim, endOrphanedServer, endRunning, findRunning, forgetRunning, noteRunning } from '../running.js';
 import { ensureSecrets } from '../secrets.js';
 
-/** Everything from a fresh checkout to a served application; runs until it is stopped. */
-export async function demo({ port, reset }: { port: number; reset: boolean }): Promise<void> {
-  const paths = profilePaths('demo');
+/** Everything from a fresh checkout to the demo; runs until it is stopped. */
+export function demo({ port, reset }: { port: number; reset: boolean }): Promise<void> {
+  return runLab({ port, reset, isDemo: true });
+}
+
+/** The same for a lab of one's own: nobody invented is let in, and what is in it is never thrown away. */
+export function serve({ port }: { port: number }): Promise<void> {
+  return runLab({ port, reset: false, isDemo: false });
+}
+
+async function runLab({
+  port,
+  reset,
+  isDemo,
+}: {
+  port: number;
+  reset: boolean;
+  isDemo: boolean;
+}): Promise<void> {
+  const paths = profilePaths(isDemo ? 'demo' : 'lab');
   const url = `http://127.0.0.1:${port}`;
   const running = findRunning(paths);
   if (running && !reset) {
     sayRunning(running.url);
     return;
   }
-  if (running) await step('stopping the demo that runs', () => endRunning(paths));
+  if (running) await step('stopping what runs', () => endRunning(paths));
   if (await endOrphanedServer(paths)) console.log('→ ended the server of a run that was killed');
   const free = await getPort({ port, host: '127.0.0.1' });
   if (free !== port) throw new Trouble(`Port ${port} is taken by another program; try --port ${port + 1}.`);
@@ -42,7 +59,7 @@ export async function demo({ port, reset }: { port: number; reset: boolean }): P
     databaseName: 'vendu',
     secrets,
     port,
-    isDemo: true,
+    isDemo,
     servesWeb: true,
   };
   await prepareDatabase(settings, paths);
@@ -50,9 +67,16 @@ export async function demo({ port, reset }: { port: number; reset: boolean }): P
   atEnd(server.stop);
   noteRunning(paths, { url, serverPid: server.pid });
   console.log(`\nVendu is at ${url}. Ctrl-C stops it.`);
+  if (!isDemo) await sayFirstLead(settings, url);
   await server.ended();
 }
 
 function sayRunning(url: string): void {
   console.log(`Vendu is running, or being started, at ${url}. ./vendu stop ends it.`);
+}
+
+/** As long as nobody can sign in the server knows where the first lead begins. */
+async function sayFirstLead(settings: ApplicationSettings, url: string): Promise<void> {
+  const path = await firstLeadPath(settings);
+  if (path !== null) console.log(`Nobody can sign in yet. The first lead begins at ${url}${path}`);
 }

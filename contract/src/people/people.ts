@@ -1,0 +1,70 @@
+import { ROLES, type Role } from '@vendu/core';
+import { IsEmail, MinLength } from 'class-validator';
+import { OneOf, TextUpTo } from '../validation/decorators.js';
+
+/** A password of fewer is guessed; there is no other rule, since rules make people write them down. */
+export const PASSWORD_FEWEST = 10;
+/** An invitation is good for so long. */
+export const INVITATION_DAYS = 7;
+
+export class NewPersonDto {
+  @TextUpTo({ label: 'Name', max: 100, required: true })
+  name!: string;
+
+  @OneOf({ label: 'Role', values: ROLES })
+  role!: Role;
+}
+
+export class ChangePersonDto {
+  @OneOf({ label: 'Role', values: ROLES })
+  role!: Role;
+}
+
+/** What somebody who was invited says of himself. */
+export class AcceptInvitationDto {
+  @TextUpTo({ label: 'Name', max: 100, required: true })
+  name!: string;
+
+  @TextUpTo({ label: 'E-mail', max: 200, required: true })
+  @IsEmail({}, { message: 'E-mail must be an address, as name@house.example.' })
+  email!: string;
+
+  @TextUpTo({ label: 'Password', max: 200, required: true })
+  @MinLength(PASSWORD_FEWEST, { message: `Password must have ${PASSWORD_FEWEST} characters or more.` })
+  password!: string;
+}
+
+export class ChangePasswordDto {
+  @TextUpTo({ label: 'Present password', max: 200, required: true })
+  present!: string;
+
+  @TextUpTo({ label: 'New password', max: 200, required: true })
+  @MinLength(PASSWORD_FEWEST, { message: `New password must have ${PASSWORD_FEWEST} characters or more.` })
+  next!: string;
+}
+
+/** How far somebody is let in: who was only named in a file has never been invited. */
+export type Standing = 'in' | 'invited' | 'named' | 'left';
+
+export interface MemberView {
+  id: number;
+  name: string;
+  role: Role;
+  /** `null` until he has said it. */
+  email: string | null;
+  standing: Standing;
+  /** Until when an invitation that nobody took is good; `null` without one. */
+  invitedUntil: string | null;
+}
+
+export interface InvitedView extends MemberView {
+  /** Path of the page where the invitation is taken; only in the answer to its making. */
+  path: string;
+}
+
+/** An invitation as whoever holds its address sees it. */
+export interface InvitationView {
+  /** Empty where it is for somebody whom nobody has named: the first lead of a lab. */
+  name: string;
+  role: Role;
+}

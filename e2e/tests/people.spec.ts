@@ -1,0 +1,45 @@
+import { expect, test } from '@playwright/test';
+import { expectClean } from '../support/axe';
+import { signIn } from '../support/people';
+
+test('somebody is invited, comes in by himself, and is let go with a way back', async ({ page, browser }) => {
+  await signIn(page, 'lead');
+  await page.goto('/today');
+  await page.getByRole('link', { name: /^Ilse Varnholt/ }).click();
+  await expect(page.getByRole('heading', { name: 'People' })).toBeVisible();
+  const name = `Wren ${crypto.randomUUID().slice(0, 8)}`;
+  await page.getByRole('button', { name: 'Invite', exact: true }).last().click();
+  await expect(page.getByText('Name is required.')).toBeVisible();
+  await page.getByRole('textbox', { name: 'Name' }).fill(name);
+  await page.getByRole('button', { name: 'Invite', exact: true }).last().click();
+  const way = await page.getByLabel(`The way in for ${name}, shown once`).inputValue();
+  await expectClean(page);
+
+  const context = await browser.newContext();
+  const theirs = await context.newPage();
+  await theirs.goto(way);
+  await expect(theirs.getByRole('heading', { name: `Welcome, ${name}` })).toBeVisible();
+  const email = `${crypto.randomUUID().slice(0, 8)}@ninthmole.example`;
+  await theirs.getByLabel('E-mail, to sign in with').fill(email);
+  await theirs.getByLabel(/^Password/).fill('short');
+  await theirs.getByRole('button', { name: 'Begin' }).click();
+  await expect(theirs.getByText('Password must have 10 characters or more.')).toBeVisible();
+  await expect(theirs.getByLabel('E-mail, to sign in with')).toHaveValue(email);
+  await expectClean(theirs);
+  await theirs.getByLabel(/^Password/).fill('long enough');
+  await theirs.getByRole('button', { name: 'Begin' }).click();
+  await expect(theirs.getByRole('heading', { name: /^Today/ })).toBeVisible();
+  await theirs.goto(way);
+  await expect(theirs.getByText(/This invitation was taken/)).toBeVisible();
+
+  await page.reload();
+  await page.getByRole('button', { name: `Let ${name} go` }).click();
+  await expect(page.getByText(`${name} is let in no more`)).toBeVisible();
+  await theirs.goto('/lots');
+  await expect(theirs.getByRole('heading', { name: 'Sign in' })).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('button', { name: `Let ${name} go` })).toBeVisible();
+  await theirs.goto('/lots');
+  await expect(theirs.getByRole('heading', { name: /^Lots/ })).toBeVisible();
+  await context.close();
+});

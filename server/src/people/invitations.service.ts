@@ -1,0 +1,89 @@
+import { createHash, randomBytes } from 'node:crypto';
+import { Injectable } from '@nestjs/common';
+import { hash } from '@node-rs/argon2';
+import { addDays } from 'date-fns';
+import { Op, UniqueConstraintError } from 'sequelize';
+import { Sequelize } from 'sequelize-typescript';
+import { INVITATION_DAYS, type AcceptInvitationDto, type InvitationView } from '@vendu/contract';
+import { invalidField, ProblemError } from '../problem/problem-error.js';
+import { inTransaction } from '../writing/transactions.js';
+import { InvitationModel } from './invitation.model.js';
+import { PersonModel } from './person.model.js';
+
+const SECRET_BYTES = 32;
+
+/** Ways in: each is good once, for one person, for a week. */
+@Injectable()
+export class InvitationsService {
+  constructor(private readonly sequelize: Sequelize) {}
+
+  /**
+   * Makes one, and ends those that the same person had.
+   *
+   * @param personId - `null` for the first lead of a lab, who names himself
+   * @returns the path of the page where it is taken
+   */
+  async make(personId: number | null, invitedBy: number | null): Promise<string> {
+    const secret = randomBytes(SECRET_BYTES).toString('base64url');
+    await inTransaction(this.sequelize, async () => {
+      await InvitationModel.update({ usedAt: new Date() }, { where: { personId, usedAt: null } });
+      await InvitationModel.create({
+        secretHash: hashOf(secret),
+        personId,
+        endsAt: addDays(new Date(), INVITATION_DAYS),
+        invitedBy,
+      });
+    });
+    return `/invited/${secret}`;
+  }
+
+  /** Until when the last invitation of each person is good, of those that nobody took. */
+  async open(): Promise<Map<number, Date>> {
+    const rows = await InvitationModel.findAll({
+      where: { usedAt: null, endsAt: { [Op.gt]: new Date() }, personId: { [Op.not]: null } },
+      order: ['id'],
+    });
+    return new Map(rows.map(({ personId, endsAt }) => [personId ?? 0, endsAt]));
+  }
+
+  async read(secret: string): Promise<InvitationView> {
+    const { personId } = await standing(secret);
+    const person = personId === null ? null : await PersonModel.findByPk(personId);
+    return { name: person?.name ?? '', role: person?.role ?? 'lead' };
+  }
+
+  /**
+   * Gives whoever holds it an e-mail and a password to sign in with. Taken by two at once it is one's only.
+   *
+   * @throws ProblemError `not-found` where it was taken, ended or is none; `invalid-input` where the e-mail is another's
+   */
+  async accept(secret: string, { name, email, password }: AcceptInvitationDto): Promise<void> {
+    const passwordHash = await hash(password);
+    const told = { name: name.trim(), email: email.trim().toLowerCase(), passwordHash, leftAt: null };
+    try {
+      await inTransaction(this.sequelize, async () => {
+        const invitation = await standing(secret, true);
+        if (invitation.personId === null) await PersonModel.create({ ...told, role: 'lead' });
+        else await PersonModel.update(told, { where: { id: invitation.personId } });
+        await invitation.update({ usedAt: new Date() });
+      });
+    } catch (error) {
+      if (!(error instanceof UniqueConstraintError)) throw error;
+      throw invalidField({ field: 'email', message: 'Somebody here signs in with this e-mail already.' });
+    }
+  }
+}
+
+async function standing(secret: string, isTaken = false): Promise<InvitationModel> {
+  const row = await InvitationModel.findOne({
+    where: { secretHash: hashOf(secret), usedAt: null, endsAt: { [Op.gt]: new Date() } },
+    ...(isTaken ? { lock: true } : {}),
+  });
+  if (row) return row;
+  throw new ProblemError(
+    'not-found',
+    'This invitation was taken, has ended, or is none; ask a lead for another.',
+  );
+}
+
+const hashOf = (secret: string) => createHash('sha256').update(secret).digest('hex');

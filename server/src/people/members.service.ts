@@ -1,0 +1,94 @@
+import { Injectable } from '@nestjs/common';
+import { hash, verify } from '@node-rs/argon2';
+import { Op } from 'sequelize';
+import { Sequelize } from 'sequelize-typescript';
+import type { Role } from '@vendu/core';
+import type { ChangePasswordDto, InvitedView, MemberView, NewPersonDto, Standing } from '@vendu/contract';
+import { invalidField, notFound, ProblemError } from '../problem/problem-error.js';
+import { inTransaction } from '../writing/transactions.js';
+import { InvitationsService } from './invitations.service.js';
+import { PersonModel } from './person.model.js';
+
+/** Who works here, and how far each is let in. */
+@Injectable()
+export class MembersService {
+  constructor(
+    private readonly sequelize: Sequelize,
+    private readonly invitations: InvitationsService,
+  ) {}
+
+  async all(): Promise<MemberView[]> {
+    const [rows, open] = await Promise.all([
+      PersonModel.findAll({ order: ['name', 'id'] }),
+      this.invitations.open(),
+    ]);
+    return rows.map((row) => memberView(row, open.get(row.id) ?? null));
+  }
+
+  async add({ name, role }: NewPersonDto, by: PersonModel): Promise<InvitedView> {
+    const row = await PersonModel.create({ name: name.trim(), role, email: null, passwordHash: null });
+    return this.invite(row.id, by);
+  }
+
+  /** Another way in: for whoever forgot his password, and for whoever only came with a file. */
+  async invite(id: number, by: PersonModel): Promise<InvitedView> {
+    await personOf(id);
+    const path = await this.invitations.make(id, by.id);
+    return { ...(await this.read(id)), path };
+  }
+
+  async setRole(id: number, role: Role): Promise<MemberView> {
+    await this.change(id, { role });
+    return this.read(id);
+  }
+
+  /** Whoever left is in nobody's way and in every record; sessions and tokens of his open nothing. */
+  async setLeft(id: number, hasLeft: boolean): Promise<MemberView> {
+    await this.change(id, { leftAt: hasLeft ? new Date() : null });
+    return this.read(id);
+  }
+
+  async changePassword({ present, next }: ChangePasswordDto, person: PersonModel): Promise<void> {
+    const isRight = person.passwordHash !== null && (await verify(person.passwordHash, present));
+    if (!isRight) throw invalidField({ field: 'present', message: 'This is not the present password.' });
+    await person.update({ passwordHash: await hash(next) });
+  }
+
+  private async read(id: number): Promise<MemberView> {
+    const open = await this.invitations.open();
+    return memberView(await personOf(id), open.get(id) ?? null);
+  }
+
+  private async change(id: number, changed: { role?: Role; leftAt?: Date | null }): Promise<void> {
+    await inTransaction(this.sequelize, async () => {
+      // All leads at once, in one order: two who let each other go must not both succeed.
+      const leads = await PersonModel.findAll({
+        where: { role: 'lead', leftAt: null, passwordHash: { [Op.not]: null } },
+        order: ['id'],
+        lock: true,
+      });
+      const row = await personOf(id);
+      const isLast = leads.length === 1 && leads[0]?.id === id;
+      const staysLead = changed.role === undefined ? !changed.leftAt : changed.role === 'lead';
+      if (isLast && !staysLead) {
+        throw new ProblemError('conflict', 'This is the only lead; make somebody else one first.');
+      }
+      await row.update(changed);
+    });
+  }
+}
+
+async function personOf(id: number): Promise<PersonModel> {
+  const row = await PersonModel.findByPk(id);
+  if (!row) throw notFound('person');
+  return row;
+}
+
+function memberView(
+  { id, name, role, email, passwordHash, leftAt }: PersonModel,
+  until: Date | null,
+): MemberView {
+  const standing: Standing =
+    leftAt !== null ? 'left' : passwordHash !== null ? 'in' : until !== null ? 'invited' : 'named';
+  return { id, name, role, email, standing, invitedUntil: until?.toISOString() ?? null };
+}

@@ -1,0 +1,81 @@
+import { Body, Controller, Delete, Get, HttpCode, Param, Post, Put, UseGuards } from '@nestjs/common';
+import { ThrottlerGuard } from '@nestjs/throttler';
+import {
+  AcceptInvitationDto,
+  ChangePasswordDto,
+  ChangePersonDto,
+  NewPersonDto,
+  type InvitationView,
+  type InvitedView,
+  type MemberView,
+} from '@vendu/contract';
+import { IdPipe } from '../problem/id.pipe.js';
+import { LeadOnly, SignedIn, VisitorsToo } from '../session/access.js';
+import { InvitationsService } from './invitations.service.js';
+import { MembersService } from './members.service.js';
+import type { PersonModel } from './person.model.js';
+
+@Controller()
+export class PeopleController {
+  constructor(
+    private readonly members: MembersService,
+    private readonly invitations: InvitationsService,
+  ) {}
+
+  @Get('people')
+  @LeadOnly()
+  all(): Promise<MemberView[]> {
+    return this.members.all();
+  }
+
+  @Post('people')
+  @LeadOnly()
+  add(@Body() person: NewPersonDto, @SignedIn() by: PersonModel): Promise<InvitedView> {
+    return this.members.add(person, by);
+  }
+
+  @Post('people/:personId/invitation')
+  @LeadOnly()
+  invite(@Param('personId', IdPipe) id: number, @SignedIn() by: PersonModel): Promise<InvitedView> {
+    return this.members.invite(id, by);
+  }
+
+  @Put('people/:personId/role')
+  @LeadOnly()
+  setRole(@Param('personId', IdPipe) id: number, @Body() { role }: ChangePersonDto): Promise<MemberView> {
+    return this.members.setRole(id, role);
+  }
+
+  @Put('people/:personId/left')
+  @LeadOnly()
+  leave(@Param('personId', IdPipe) id: number): Promise<MemberView> {
+    return this.members.setLeft(id, true);
+  }
+
+  @Delete('people/:personId/left')
+  @LeadOnly()
+  comeBack(@Param('personId', IdPipe) id: number): Promise<MemberView> {
+    return this.members.setLeft(id, false);
+  }
+
+  @Put('password')
+  @HttpCode(204)
+  @UseGuards(ThrottlerGuard)
+  changePassword(@Body() passwords: ChangePasswordDto, @SignedIn() person: PersonModel): Promise<void> {
+    return this.members.changePassword(passwords, person);
+  }
+
+  @Get('invitations/:secret')
+  @VisitorsToo()
+  invitation(@Param('secret') secret: string): Promise<InvitationView> {
+    return this.invitations.read(secret);
+  }
+
+  @Put('invitations/:secret')
+  @VisitorsToo()
+  @HttpCode(204)
+  @UseGuards(ThrottlerGuard)
+  accept(@Param('secret') secret: string, @Body() told: AcceptInvitationDto): Promise<void> {
+    return this.invitations.accept(secret, told);
+  }
+}

@@ -1,0 +1,172 @@
+import request from 'supertest';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import type { InvitationView, InvitedView, MemberView, NewTokenView, Problem } from '@vendu/contract';
+import { InvitationsService } from '../src/people/invitations.service.js';
+import { PeopleService } from '../src/people/people.service.js';
+import { PersonModel } from '../src/people/person.model.js';
+import { connectTo } from './support/database.js';
+import { startTestApplication, type TestApplication } from './support/application.js';
+
+let app: TestApplication;
+beforeAll(async () => {
+  app = await startTestApplication();
+});
+afterAll(() => app.close());
+
+const add = async (name: string, role = 'barista') =>
+  (await app.lead.post('/api/people').send({ name, role }).expect(201)).body as InvitedView;
+const members = async () => (await app.lead.get('/api/people').expect(200)).body as MemberView[];
+const member = async (id: number) => (await members()).find((each) => each.id === id);
+const secretOf = ({ path }: { path: string }) => path.replace('/invited/', '');
+const accept = (path: string, told: object, status: number) =>
+  app.visitor
+    .put(`/api/invitations/${secretOf({ path })}`)
+    .send(told)
+    .expect(status);
+/** A browser of his own. */
+async function enter(email: string, password: string) {
+  const agent = request.agent(app.url);
+  await agent.post('/api/session').send({ email, password }).expect(200);
+  return agent;
+}
+
+describe('people', () => {
+  it('come by an invitation, once, and say themselves how they sign in', async () => {
+    const invited = await add('Wren Oakes');
+    expect(await member(invited.id)).toMatchObject({ standing: 'invited', email: null });
+    const seen = (await app.visitor.get(`/api/invitations/${secretOf(invited)}`).expect(200))
+      .body as InvitationView;
+    expect(seen).toEqual({ name: 'Wren Oakes', role: 'barista' });
+    const told = { name: 'Wren Oakes', email: 'Wren@ninthmole.example', password: 'ten letters' };
+    await accept(invited.path, { ...told, password: 'short' }, 422);
+    await accept(invited.path, { ...told, email: 'wren' }, 422);
+    const taken = (await accept(invited.path, { ...told, email: 'ilse@ninthmole.example' }, 422))
+      .body as Problem;
+    expect(taken.errors[0]).toMatchObject({
+      field: 'email',
+      message: expect.stringMatching(/already/) as string,
+    });
+    await accept(invited.path, told, 204);
+    await accept(invited.path, { ...told, password: 'another one' }, 404);
+    const wren = await enter('wren@ninthmole.example', 'ten letters');
+    await wren.get('/api/lots').expect(200);
+    await wren.get('/api/people').expect(403);
+    expect(await member(invited.id)).toMatchObject({ standing: 'in', email: 'wren@ninthmole.example' });
+  });
+
+  it('of one invitation taken by two at once one is in', async () => {
+    const { path } = await add('Two at once');
+    const answers = await Promise.all(
+      [1, 2].map((each) =>
+        app.visitor
+          .put(`/api/invitations/${secretOf({ path })}`)
+          .send({ name: 'Two', email: `two${each}@ninthmole.example`, password: 'ten letters' }),
+      ),
+    );
+    expect(answers.map(({ status }) => status).sort()).toEqual([204, 404]);
+  });
+
+  it('who forgot his password gets another way in, and the one before is worth nothing', async () => {
+    const first = await add('Forgetful');
+    const second = (await app.lead.post(`/api/people/${first.id}/invitation`).expect(201))
+      .body as InvitedView;
+    const told = { name: 'Forgetful', email: 'forgetful@ninthmole.example', password: 'ten letters' };
+    await accept(first.path, told, 404);
+    await accept(second.path, told, 204);
+    const again = (await app.lead.post(`/api/people/${first.id}/invitation`).expect(201)).body as InvitedView;
+    await accept(again.path, { ...told, password: 'ten others' }, 204);
+    await app.visitor.post('/api/session').send({ email: told.email, password: 'ten letters' }).expect(401);
+    await enter(told.email, 'ten others');
+  });
+
+  it('who left is let in nowhere, not by a session, a token or a password, and comes back by a lead', async () => {
+    const invited = await add('Leaves soon');
+    await accept(
+      invited.path,
+      { name: 'Leaves soon', email: 'leaves@ninthmole.example', password: 'ten letters' },
+      204,
+    );
+    const theirs = await enter('leaves@ninthmole.example', 'ten letters');
+    const endsOn = new Date(Date.now() + 86_400_000).toISOString().slice(0, 10);
+    const { token } = (
+      await theirs.post('/api/tokens').send({ name: 'at night', right: 'read', endsOn }).expect(201)
+    ).body as NewTokenView;
+    const program = () => request(app.url).get('/api/lots').set('Authorization', `Bearer ${token}`);
+    await program().expect(200);
+    await app.lead.put(`/api/people/${invited.id}/left`).expect(200);
+    await theirs.get('/api/lots').expect(401);
+    await program().expect(401);
+    await app.visitor
+      .post('/api/session')
+      .send({ email: 'leaves@ninthmole.example', password: 'ten letters' })
+      .expect(401);
+    await app.lead.delete(`/api/people/${invited.id}/left`).expect(200);
+    await theirs.get('/api/lots').expect(200);
+  });
+
+  it('a lab keeps a lead: the only one cannot leave, nor two let each other go at once', async () => {
+    const [ilse] = (await members()).filter(({ role }) => role === 'lead');
+    await app.lead.put(`/api/people/${ilse?.id}/left`).expect(409);
+    await app.lead.put(`/api/people/${ilse?.id}/role`).send({ role: 'barista' }).expect(409);
+    const second = await add('Second lead', 'lead');
+    await accept(
+      second.path,
+      { name: 'Second lead', email: 'second@ninthmole.example', password: 'ten letters' },
+      204,
+    );
+    const other = await enter('second@ninthmole.example', 'ten letters');
+    const answers = await Promise.all([
+      app.lead.put(`/api/people/${second.id}/role`).send({ role: 'barista' }),
+      other.put(`/api/people/${ilse?.id}/role`).send({ role: 'barista' }),
+    ]);
+    expect(answers.filter(({ status }) => status === 200)).toHaveLength(1);
+    const left = (await PersonModel.findAll({ where: { role: 'lead' } })).map(({ id }) => id);
+    expect(left).toHaveLength(1);
+    await PersonModel.update({ role: 'lead' }, { where: { id: ilse?.id ?? 0 } });
+    await PersonModel.update({ role: 'barista' }, { where: { id: second.id } });
+  });
+
+  it('change their own password, by the present one', async () => {
+    const invited = await add('Changes hers');
+    await accept(
+      invited.path,
+      { name: 'Changes hers', email: 'hers@ninthmole.example', password: 'ten letters' },
+      204,
+    );
+    const hers = await enter('hers@ninthmole.example', 'ten letters');
+    await hers.put('/api/password').send({ present: 'wrong', next: 'ten others' }).expect(422);
+    await hers.put('/api/password').send({ present: 'ten letters', next: 'short' }).expect(422);
+    await hers.put('/api/password').send({ present: 'ten letters', next: 'ten others' }).expect(204);
+    await enter('hers@ninthmole.example', 'ten others');
+  });
+});
+
+describe('a lab that nobody can sign in to', () => {
+  it('has a first lead by an invitation that names nobody, and no second one', async () => {
+    const own = await startTestApplication({ isDemo: false });
+    try {
+      const connection = await connectTo(own.configuration);
+      await connection.query('UPDATE people SET password_hash = NULL, email = NULL');
+      await connection.end();
+      const people = new PeopleService(own.configuration);
+      expect(await people.all()).toEqual([]);
+      const invitations = new InvitationsService(PersonModel.sequelize as never);
+      const before = await invitations.make(null, null);
+      const path = await invitations.make(null, null);
+      const told = { name: 'The first', email: 'first@lab.example', password: 'ten letters' };
+      const taking = (way: string) =>
+        own.visitor.put(`/api${way.replace('invited', 'invitations')}`).send(told);
+      await taking(before).expect(404);
+      await taking(path).expect(204);
+      await taking(path).expect(404);
+      const signedIn = await own.visitor
+        .post('/api/session')
+        .send({ email: told.email, password: told.password })
+        .expect(200);
+      expect(signedIn.body).toMatchObject({ person: { name: 'The first', role: 'lead' } });
+      expect(await people.all()).toHaveLength(1);
+    } finally {
+      await own.close();
+    }
+  });
+});

@@ -1,0 +1,63 @@
+import { useState } from 'react';
+import { ROLES, type Role } from '@vendu/core';
+import { NewPersonDto, type InvitedView } from '@vendu/contract';
+import { useAddPersonMutation } from '../api/peopleApi';
+import { troubleOf } from '../api/problem';
+import { Button } from '../ui/Button';
+import { Field, INPUT } from '../ui/Field';
+import { TroubleNotice } from '../ui/Notice';
+import { useChecked } from '../ui/useChecked';
+
+/** Somebody new: a name and a role now, the rest he says himself. */
+export function NewPerson({ onInvited }: { onInvited: (invited: InvitedView) => void }) {
+  const [name, setName] = useState('');
+  const [role, setRole] = useState<Role>('barista');
+  const [add, { error, isLoading }] = useAddPersonMutation();
+  const { faultAt, troubleBelow, submit } = useChecked(NewPersonDto, troubleOf(error), async (person) => {
+    const { data } = await add(person);
+    if (data) onInvited(data);
+    return data !== undefined;
+  });
+  return (
+    <form
+      noValidate
+      className="max-w-[40rem]"
+      onSubmit={(event) => void submit(event, { name: name.trim(), role }, () => setName(''))}
+    >
+      <h2 className="heading mb-3">Somebody new</h2>
+      <div className="grid grid-cols-1 items-start gap-3 sm:grid-cols-[minmax(0,1fr)_10rem]">
+        <Field label="Name" error={faultAt['name']}>
+          {(control) => (
+            <input
+              {...control}
+              className={INPUT}
+              value={name}
+              autoComplete="off"
+              onChange={({ target }) => setName(target.value)}
+            />
+          )}
+        </Field>
+        <Field label="Role" error={faultAt['role']}>
+          {(control) => (
+            <select
+              {...control}
+              className={INPUT}
+              value={role}
+              onChange={({ target }) => setRole(target.value as Role)}
+            >
+              {ROLES.map((each) => (
+                <option key={each} value={each}>
+                  {each}
+                </option>
+              ))}
+            </select>
+          )}
+        </Field>
+      </div>
+      <Button type="submit" className="mt-3" disabled={isLoading}>
+        Invite
+      </Button>
+      <TroubleNotice trouble={troubleBelow} />
+    </form>
+  );
+}

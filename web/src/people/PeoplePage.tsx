@@ -1,0 +1,131 @@
+import { useState } from 'react';
+import type { Role } from '@vendu/core';
+import { ROLES } from '@vendu/core';
+import type { InvitedView, MemberView, Standing } from '@vendu/contract';
+import {
+  useInvitePersonMutation,
+  usePeopleQuery,
+  useSetLeftMutation,
+  useSetRoleMutation,
+} from '../api/peopleApi';
+import { troubleOf } from '../api/problem';
+import { useSessionQuery } from '../session/sessionApi';
+import { Button } from '../ui/Button';
+import { classes } from '../ui/classes';
+import { dayOf } from '../ui/dates';
+import { INPUT } from '../ui/Field';
+import { Loading } from '../ui/Loading';
+import { TroubleNotice } from '../ui/Notice';
+import { offerUndoOf } from '../ui/offerUndo';
+import { Unavailable } from '../ui/Unavailable';
+import { ChangePassword } from './ChangePassword';
+import { NewPerson } from './NewPerson';
+import { WayIn } from './WayIn';
+
+/** Who works here: let in by an invitation, and out without a trace being lost. */
+export function PeoplePage() {
+  const me = useSessionQuery().data?.person;
+  return (
+    <>
+      <h1 className="mb-5 text-title font-bold">People</h1>
+      <div className="grid grid-cols-1 gap-x-12 gap-y-8 lg:grid-cols-[minmax(0,1fr)_20rem]">
+        {me?.role === 'lead' ? (
+          <Members />
+        ) : (
+          <p className="text-small text-quiet">A lead invites people and lets them go.</p>
+        )}
+        <ChangePassword />
+      </div>
+    </>
+  );
+}
+
+function Members() {
+  const { data: members, error, isLoading, refetch } = usePeopleQuery();
+  const [invited, setInvited] = useState<InvitedView | null>(null);
+  return (
+    <div className="flex min-w-0 flex-col gap-6">
+      {isLoading && <Loading />}
+      {error && <Unavailable trouble={troubleOf(error)} onRetry={() => void refetch()} />}
+      {members && (
+        <ul className="border-t border-ink">
+          {members.map((member) => (
+            <Member key={member.id} member={member} onInvited={setInvited} />
+          ))}
+        </ul>
+      )}
+      {invited && <WayIn invited={invited} />}
+      <NewPerson onInvited={setInvited} />
+    </div>
+  );
+}
+
+const STANDING_WORDS: Record<Standing, (member: MemberView) => string> = {
+  in: ({ email }) => email ?? '',
+  invited: ({ invitedUntil }) => `invited until ${invitedUntil ? dayOf(invitedUntil) : ''}`,
+  named: () => 'came with a file, or never took the invitation; cannot sign in',
+  left: () => 'left; stays in every record',
+};
+
+function Member({ member, onInvited }: { member: MemberView; onInvited: (invited: InvitedView) => void }) {
+  const { id, name, role, standing } = member;
+  const [invite, inviting] = useInvitePersonMutation();
+  const [setRole, changing] = useSetRoleMutation();
+  const [setLeft, leaving] = useSetLeftMutation();
+  const isBusy = inviting.isLoading || changing.isLoading || leaving.isLoading;
+  async function inviteAgain() {
+    const { data } = await invite(id);
+    if (data) onInvited(data);
+  }
+  const letGo = () =>
+    void offerUndoOf(
+      setLeft({ id, hasLeft: true }),
+      `${name} is let in no more`,
+      () => void setLeft({ id, hasLeft: false }),
+    );
+  return (
+    <li className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-rule py-2">
+      <div className="min-w-0 grow basis-60">
+        <p className={classes('font-semibold break-words', standing === 'left' && 'text-quiet line-through')}>
+          {name}
+        </p>
+        <p className="caption break-words">{STANDING_WORDS[standing](member)}</p>
+      </div>
+      <label>
+        <span className="sr-only">Role of {name}</span>
+        <select
+          className={classes(INPUT, 'text-small')}
+          value={role}
+          disabled={isBusy || standing === 'left'}
+          onChange={({ target }) => void setRole({ id, role: target.value as Role })}
+        >
+          {ROLES.map((each) => (
+            <option key={each} value={each}>
+              {each}
+            </option>
+          ))}
+        </select>
+      </label>
+      {standing === 'left' ? (
+        <Button weight="quiet" disabled={isBusy} onClick={() => void setLeft({ id, hasLeft: false })}>
+          Let {name} in again
+        </Button>
+      ) : (
+        <>
+          <Button
+            weight="quiet"
+            disabled={isBusy}
+            aria-label={`${standing === 'in' ? 'New password for' : 'Invite'} ${name}`}
+            onClick={() => void inviteAgain()}
+          >
+            {standing === 'in' ? 'New password' : 'Invite'}
+          </Button>
+          <Button weight="quiet" disabled={isBusy} aria-label={`Let ${name} go`} onClick={letGo}>
+            Let go
+          </Button>
+        </>
+      )}
+      <TroubleNotice trouble={troubleOf(inviting.error) ?? troubleOf(changing.error)} />
+    </li>
+  );
+}
