@@ -164,11 +164,11 @@ export const YEAR_LOTS: DemoLot[] = [
       },
       {
         daysAgo: 8,
-        by: 1,
+        by: 2,
         change: {
           note: 'Coarser by 60 µm: shorter, less drying',
           apply: finer(-60),
-          source: { kind: 'rule', id: 'dry-over' },
+          source: { kind: 'own' },
           hopes: [
             { kind: 'gone', finding: 'dry' },
             { kind: 'brings', word: 'apricot' },
@@ -177,7 +177,7 @@ export const YEAR_LOTS: DemoLot[] = [
         tastings: tasted('date, dried apricot', { acidity: 5, sweetness: 7, body: 6, dryness: 2 }),
         verdict: ON_AIM,
       },
-      { daysAgo: 6, by: 2, change: null, verdict: ON_AIM },
+      { daysAgo: 6, by: 1, change: null, verdict: ON_AIM },
     ],
   },
   {
@@ -311,8 +311,8 @@ export const YEAR_LOTS: DemoLot[] = [
       name: 'Kayanza Late Harvest',
       country: 'BI',
       region: 'Northern hills',
-      farm: 'Mutwenzi washing station',
-      producer: '310 families of the hill',
+      farm: 'Ruhinga washing station',
+      producer: '190 families below the ridge',
       variety: 'Red Bourbon',
       process: 'washed',
       elevationFromM: 1700,

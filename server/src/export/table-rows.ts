@@ -21,13 +21,15 @@ export async function* tableRows(
 ): AsyncGenerator<Cell[]> {
   const [key, second] = primaryKey;
   const cells = fields.map(asText).join(', ');
+  // By the column and not by its text, which has the same name: as text 10 comes before 9, and the next part would begin past it.
+  const inTable = (column: string) => `\`${name}\`.\`${column}\``;
   const isByKey = key !== undefined && second === undefined && fields.some((field) => field.name === key);
   let [last, offset] = ['0', 0];
   for (;;) {
     const rows = await sequelize.query<Record<string, Cell>>(
       isByKey
-        ? `SELECT ${cells} FROM \`${name}\` WHERE \`${key}\` > :last AND ${where} ORDER BY \`${key}\` LIMIT ${chunk}`
-        : `SELECT ${cells} FROM \`${name}\` WHERE ${where} ORDER BY ${primaryKey.map((each) => `\`${each}\``).join(', ')} LIMIT ${chunk} OFFSET ${offset}`,
+        ? `SELECT ${cells} FROM \`${name}\` WHERE \`${key}\` > :last AND ${where} ORDER BY ${inTable(key)} LIMIT ${chunk}`
+        : `SELECT ${cells} FROM \`${name}\` WHERE ${where} ORDER BY ${primaryKey.map(inTable).join(', ')} LIMIT ${chunk} OFFSET ${offset}`,
       { type: QueryTypes.SELECT, replacements: { last, lotId }, transaction },
     );
     for (const row of rows) yield fields.map((field) => row[field.name] ?? null);

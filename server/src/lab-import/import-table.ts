@@ -146,7 +146,7 @@ export class ImportTable {
     const columns = new Set(['id', 'created_at', ...this.rule.key]);
     const fields = this.table.fields.filter(({ name }) => columns.has(name));
     return this.sequelize.query<Known>(
-      `SELECT ${fields.map(asText).join(', ')} FROM \`${this.table.name}\`${this.hasId ? ' ORDER BY id' : ''}`,
+      `SELECT ${fields.map(asText).join(', ')} FROM \`${this.table.name}\`${this.hasId ? ` ORDER BY \`${this.table.name}\`.id` : ''}`,
       { type: QueryTypes.SELECT },
     );
   }

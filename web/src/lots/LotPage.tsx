@@ -84,13 +84,15 @@ export function LotPage() {
           )}
         </p>
         <StageLadder stage={lot.stage} />
-        <div className="flex flex-col items-end gap-1">
-          <ButtonLink to={`/lots/${id}/edit`}>Edit facts</ButtonLink>
+        <div className="flex flex-col items-end">
+          <ButtonLink className="mb-1" to={`/lots/${id}/edit`}>
+            Edit facts
+          </ButtonLink>
           <a
             href={`/api/lots/${id}/dossier.pdf`}
             target="_blank"
             rel="noreferrer"
-            className="text-tiny text-quiet underline underline-offset-3 hover:text-ink"
+            className="inline-flex min-h-6 items-center text-tiny text-quiet underline underline-offset-3 hover:text-ink"
           >
             Dossier as PDF
           </a>
@@ -98,7 +100,7 @@ export function LotPage() {
             <a
               href={`/api/export/lots/${id}.zip`}
               download
-              className="text-tiny text-quiet underline underline-offset-3 hover:text-ink"
+              className="inline-flex min-h-6 items-center text-tiny text-quiet underline underline-offset-3 hover:text-ink"
             >
               Export this lot
             </a>

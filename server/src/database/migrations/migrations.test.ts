@@ -38,6 +38,7 @@ const LANDED = {
   '0032-webhooks': 'aecb5c2481008eae',
   '0033-imports': '0275f19683bf2666',
   '0034-age-note': '5a1b16bdc43e33af',
+  '0035-people': 'fb852385bc19b3a0',
 };
 
 describe('the steps of the schema', () => {
