@@ -20,7 +20,9 @@ describe('the command line', () => {
     });
     expect(readCommand(['kill'])).toEqual({ name: 'kill', kills: 50 });
     expect(readCommand(['kill', '--kills', '3'])).toEqual({ name: 'kill', kills: 3 });
-    expect(readCommand(['trust'])).toMatchObject({ parts: ['doors', 'races', 'fuzz', 'feed', 'migrations'] });
+    expect(readCommand(['trust'])).toMatchObject({
+      parts: ['doors', 'races', 'fuzz', 'feed', 'migrations', 'carry'],
+    });
     expect(readCommand(['trust', 'races'])).toEqual({ name: 'trust', parts: ['races'] });
     expect(readCommand(['bench', 'second'])).toMatchObject({ measures: ['second'] });
   });

@@ -1,7 +1,9 @@
+import { once } from 'node:events';
+import { request, type IncomingMessage } from 'node:http';
 import { createReadStream, createWriteStream, statSync } from 'node:fs';
 import { Readable } from 'node:stream';
+import { text } from 'node:stream/consumers';
 import { pipeline } from 'node:stream/promises';
-import type { ReadableStream } from 'node:stream/web';
 import type { Lab } from './lab.js';
 import { memoryMb } from './memory.js';
 
@@ -20,7 +22,7 @@ export function takeOut(lab: Lab, path: string, serverPid: number | null): Promi
   return watched(path, serverPid, async () => {
     const answer = await fetch(`${lab.url}/api/export/lab.zip`, { headers: { cookie: lab.lead.cookie } });
     if (!answer.ok || !answer.body) throw new Error(`the export was answered ${answer.status}`);
-    await pipeline(Readable.fromWeb(answer.body as ReadableStream), createWriteStream(path));
+    await pipeline(Readable.fromWeb(answer.body), createWriteStream(path));
   });
 }
 
@@ -32,17 +34,24 @@ export async function bringIn(
 ): Promise<Carried & { fresh: number }> {
   let fresh = 0;
   const carried = await watched(path, serverPid, async () => {
-    const answer = await fetch(`${lab.url}/api/imports?name=carried.zip`, {
-      method: 'POST',
-      headers: { cookie: lab.lead.cookie, 'content-type': 'application/zip' },
-      body: Readable.toWeb(createReadStream(path)),
-      duplex: 'half',
-    } as unknown as RequestInit);
-    const report = (await answer.json()) as { counts?: { fresh: number }[]; detail?: string };
+    const answer = await sent(lab, path);
+    const report = JSON.parse(answer.text) as { counts?: { fresh: number }[]; detail?: string };
     if (!report.counts) throw new Error(`the import was answered ${answer.status}: ${report.detail}`);
     fresh = report.counts.reduce((sum, count) => sum + count.fresh, 0);
   });
   return { ...carried, fresh };
+}
+
+/** Without the five minutes that a fetch waits for an answer. */
+async function sent(lab: Lab, path: string): Promise<{ status: number; text: string }> {
+  const asking = request(`${lab.url}/api/imports?name=carried.zip`, {
+    method: 'POST',
+    headers: { cookie: lab.lead.cookie, 'content-type': 'application/zip' },
+  });
+  const answered = once(asking, 'response') as Promise<[IncomingMessage]>;
+  await pipeline(createReadStream(path), asking);
+  const [answer] = await answered;
+  return { status: answer.statusCode ?? 0, text: await text(answer) };
 }
 
 async function watched(path: string, pid: number | null, work: () => Promise<void>): Promise<Carried> {

@@ -13,6 +13,8 @@ import { exportedTables, LEFT_OUT, type ExportedTable, type Field } from './expo
 import { ofOneLot } from './of-one-lot.js';
 import { tableRows } from './table-rows.js';
 
+/** Readings of scales are most of it, and packed harder they take twice the time for a tenth less. */
+const COMPRESSION = 2;
 /** A trace has thousands of readings: few are held at once. */
 const TRACES_AT_ONCE = 20;
 const LOGS_AT_ONCE = 500;
@@ -157,7 +159,7 @@ function added(zip: ZipFile, path: string, lines: AsyncIterable<string>): Promis
   return new Promise((resolve, reject) => {
     stream.once('error', reject);
     stream.once('end', resolve);
-    zip.addReadStream(stream, path);
+    zip.addReadStream(stream, path, { compressionLevel: COMPRESSION });
   });
 }
 

@@ -51,7 +51,7 @@ export class LabImportService {
       const houseBefore = house === null ? null : await keepHouse(this.sequelize);
       if (house) await putHouse(this.sequelize, house);
       const lotIds = standings.lotsTouched();
-      for (const lotId of lotIds) await this.writing.bringUpToDate(lotId);
+      for (const lotId of standings.lotsToCompute()) await this.writing.bringUpToDate(lotId);
       const taken = await ImportModel.create({
         fileName,
         madeAt: file.madeAt,

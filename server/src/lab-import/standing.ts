@@ -46,6 +46,22 @@ export class Standings {
     return [...(this.byTable.get(table) ?? [])].some(([inFile, { id }]) => inFile !== id);
   }
 
+  /**
+   * Lots whose figures that follow from records do not hold as they came: to which something comes that are here, or whose
+   * rows have other numbers here, which such figures name. What came whole under its own numbers holds as it is.
+   */
+  lotsToCompute(): number[] {
+    const known = new Set(this.here('lots'));
+    const wanted = new Set<string>();
+    for (const rows of this.byTable.values()) {
+      for (const [inFile, { fate, id, secondId, lotId }] of rows) {
+        const isMoved = secondId === '0' && inFile !== id;
+        if (fate === 'fresh' && lotId !== null && (isMoved || known.has(lotId))) wanted.add(lotId);
+      }
+    }
+    return [...wanted].map(Number).sort((a, b) => a - b);
+  }
+
   /** Numbers of lots, as they are here, that something comes to. */
   lotsTouched(): number[] {
     const standings = [...this.byTable.values()].flatMap((rows) => [...rows.values()]);
