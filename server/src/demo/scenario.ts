@@ -79,8 +79,8 @@ export interface DemoLot {
   };
 }
 
-const finer = (byUm: number) => (plan: BrewPlan) => ({ ...plan, grindUm: plan.grindUm - byUm });
-const hotter = (byC: number) => (plan: BrewPlan) => ({ ...plan, kettleC: plan.kettleC + byC });
+export const finer = (byUm: number) => (plan: BrewPlan) => ({ ...plan, grindUm: plan.grindUm - byUm });
+export const hotter = (byC: number) => (plan: BrewPlan) => ({ ...plan, kettleC: plan.kettleC + byC });
 const water =
   (waterG: number) =>
   (plan: BrewPlan): BrewPlan => {

@@ -1,15 +1,7 @@
-import type { BrewPlan } from '@vendu/core';
-import type { DemoBrew, DemoLot } from './scenario.js';
+import { finer, hotter, type DemoBrew, type DemoLot } from './scenario.js';
 
 // What else a year leaves in a lab: a lot in two editions whose first card was replaced, one that waits for its publication,
 // one that resists, low-grown and unknown ones, and a sample that is not decided yet.
-
-const finer =
-  (byUm: number) =>
-  (plan: BrewPlan): BrewPlan => ({ ...plan, grindUm: plan.grindUm - byUm });
-const hotter =
-  (byC: number) =>
-  (plan: BrewPlan): BrewPlan => ({ ...plan, kettleC: plan.kettleC + byC });
 
 const tasted = (
   notes: string,

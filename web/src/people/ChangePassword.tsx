@@ -4,8 +4,8 @@ import { ChangePasswordDto } from '@vendu/contract';
 import { useChangePasswordMutation } from '../api/peopleApi';
 import { troubleOf } from '../api/problem';
 import { Button } from '../ui/Button';
-import { Field, INPUT } from '../ui/Field';
 import { TroubleNotice } from '../ui/Notice';
+import { TextField } from '../ui/TextField';
 import { useChecked } from '../ui/useChecked';
 
 /** One's own password, by whoever knows the present one. */
@@ -27,30 +27,22 @@ export function ChangePassword() {
     <form noValidate onSubmit={(event) => void submit(event, { present, next }, done)}>
       <h2 className="heading mb-3">Your password</h2>
       <div className="flex flex-col gap-3">
-        <Field label="Present password" error={faultAt['present']}>
-          {(control) => (
-            <input
-              {...control}
-              type="password"
-              autoComplete="current-password"
-              className={INPUT}
-              value={present}
-              onChange={({ target }) => setPresent(target.value)}
-            />
-          )}
-        </Field>
-        <Field label="New password" error={faultAt['next']}>
-          {(control) => (
-            <input
-              {...control}
-              type="password"
-              autoComplete="new-password"
-              className={INPUT}
-              value={next}
-              onChange={({ target }) => setNext(target.value)}
-            />
-          )}
-        </Field>
+        <TextField
+          label="Present password"
+          error={faultAt['present']}
+          type="password"
+          autoComplete="current-password"
+          value={present}
+          onChange={setPresent}
+        />
+        <TextField
+          label="New password"
+          error={faultAt['next']}
+          type="password"
+          autoComplete="new-password"
+          value={next}
+          onChange={setNext}
+        />
       </div>
       <Button type="submit" className="mt-3" disabled={isLoading}>
         Change it

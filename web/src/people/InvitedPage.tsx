@@ -5,10 +5,10 @@ import { useAcceptInvitationMutation, useInvitationQuery } from '../api/peopleAp
 import { troubleOf } from '../api/problem';
 import { useSignInMutation } from '../session/sessionApi';
 import { Button } from '../ui/Button';
-import { Field, INPUT } from '../ui/Field';
 import { Loading } from '../ui/Loading';
 import { Mark } from '../ui/Mark';
 import { TroubleNotice } from '../ui/Notice';
+import { TextField } from '../ui/TextField';
 import { Unavailable } from '../ui/Unavailable';
 import { useChecked } from '../ui/useChecked';
 
@@ -57,41 +57,23 @@ function Accept({ secret, invitation }: { secret: string; invitation: Invitation
       <h1 className="text-title font-bold">
         {invitation.name === '' ? 'The first lead of this lab' : `Welcome, ${invitation.name}`}
       </h1>
-      <Field label="Name" error={faultAt['name']}>
-        {(control) => (
-          <input
-            {...control}
-            autoComplete="name"
-            className={INPUT}
-            value={name}
-            onChange={({ target }) => setName(target.value)}
-          />
-        )}
-      </Field>
-      <Field label="E-mail, to sign in with" error={faultAt['email']}>
-        {(control) => (
-          <input
-            {...control}
-            type="email"
-            autoComplete="username"
-            className={INPUT}
-            value={email}
-            onChange={({ target }) => setEmail(target.value)}
-          />
-        )}
-      </Field>
-      <Field label={`Password, ${PASSWORD_FEWEST} characters or more`} error={faultAt['password']}>
-        {(control) => (
-          <input
-            {...control}
-            type="password"
-            autoComplete="new-password"
-            className={INPUT}
-            value={password}
-            onChange={({ target }) => setPassword(target.value)}
-          />
-        )}
-      </Field>
+      <TextField label="Name" error={faultAt['name']} autoComplete="name" value={name} onChange={setName} />
+      <TextField
+        label="E-mail, to sign in with"
+        error={faultAt['email']}
+        type="email"
+        autoComplete="username"
+        value={email}
+        onChange={setEmail}
+      />
+      <TextField
+        label={`Password, ${PASSWORD_FEWEST} characters or more`}
+        error={faultAt['password']}
+        type="password"
+        autoComplete="new-password"
+        value={password}
+        onChange={setPassword}
+      />
       <TroubleNotice trouble={troubleBelow} />
       <Button type="submit" weight="main" className="h-11" disabled={isLoading || signingIn.isLoading}>
         Begin

@@ -6,6 +6,7 @@ import { troubleOf } from '../api/problem';
 import { Button } from '../ui/Button';
 import { Field, INPUT } from '../ui/Field';
 import { TroubleNotice } from '../ui/Notice';
+import { TextField } from '../ui/TextField';
 import { useChecked } from '../ui/useChecked';
 
 /** Somebody new: a name and a role now, the rest he says himself. */
@@ -26,17 +27,7 @@ export function NewPerson({ onInvited }: { onInvited: (invited: InvitedView) => 
     >
       <h2 className="heading mb-3">Somebody new</h2>
       <div className="grid grid-cols-1 items-start gap-3 sm:grid-cols-[minmax(0,1fr)_10rem]">
-        <Field label="Name" error={faultAt['name']}>
-          {(control) => (
-            <input
-              {...control}
-              className={INPUT}
-              value={name}
-              autoComplete="off"
-              onChange={({ target }) => setName(target.value)}
-            />
-          )}
-        </Field>
+        <TextField label="Name" error={faultAt['name']} value={name} onChange={setName} />
         <Field label="Role" error={faultAt['role']}>
           {(control) => (
             <select

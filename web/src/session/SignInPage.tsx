@@ -6,8 +6,8 @@ import { Mark } from '../ui/Mark';
 import { Outage } from '../ui/Outage';
 import { Staircase } from '@vendu/card';
 import { Button } from '../ui/Button';
-import { Field, INPUT } from '../ui/Field';
 import { TroubleNotice } from '../ui/Notice';
+import { TextField } from '../ui/TextField';
 import { useSessionQuery, useSignInMutation } from './sessionApi';
 
 /** A drawing for the wall: what the product's face looks like. No recipe of any lot. */
@@ -55,30 +55,22 @@ export function SignInPage() {
       <section className="flex flex-col justify-center gap-8 p-8 lg:p-16">
         <form onSubmit={submit} noValidate className="flex max-w-sm flex-col gap-4">
           <h2 className="text-title font-bold">Sign in</h2>
-          <Field label="E-mail" error={errors['email']}>
-            {(control) => (
-              <input
-                {...control}
-                type="email"
-                autoComplete="username"
-                className={INPUT}
-                value={email}
-                onChange={(event) => setEmail(event.target.value)}
-              />
-            )}
-          </Field>
-          <Field label="Password" error={errors['password']}>
-            {(control) => (
-              <input
-                {...control}
-                type="password"
-                autoComplete="current-password"
-                className={INPUT}
-                value={password}
-                onChange={(event) => setPassword(event.target.value)}
-              />
-            )}
-          </Field>
+          <TextField
+            label="E-mail"
+            error={errors['email']}
+            type="email"
+            autoComplete="username"
+            value={email}
+            onChange={setEmail}
+          />
+          <TextField
+            label="Password"
+            error={errors['password']}
+            type="password"
+            autoComplete="current-password"
+            value={password}
+            onChange={setPassword}
+          />
           {trouble && trouble.errors.length === 0 && <TroubleNotice trouble={trouble} />}
           <Button type="submit" weight="main" disabled={isLoading} className="h-11">
             Sign in
