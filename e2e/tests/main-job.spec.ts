@@ -155,6 +155,7 @@ test('from a new lot to a public recipe, typed as a new user would', async ({ pa
     await expect(page.getByRole('heading', { name: /Today|Kittiwake/ })).toBeVisible();
     for (const tds of [1.35, 1.33]) await proofBrew(page, recipePath, tds);
     await page.goto(recipePath);
+    await workedOut(page);
     await page.getByRole('link', { name: 'Prove version 2' }).click();
     await expect(page.getByRole('heading', { name: 'Proof of version 2' })).toBeVisible();
     await expect(page.getByText('Missing: tasted hot, warm and cool.')).toBeVisible();
