@@ -63,6 +63,12 @@ describe('brews from a table', () => {
   it.each<[string, Partial<BrewInFileDto>, string, RegExp]>([
     ['brewed tomorrow', { brewedAt: '2999-01-01' }, 'brewedAt', /until now/],
     ['brewed before its roast', { brewedAt: '2026-01-10' }, 'roastedOn', /No batch was roasted by then/],
+    [
+      'of a batch roasted later',
+      { brewedAt: '2026-01-10', roastedOn: '2026-01-15' },
+      'roastedOn',
+      /roasted later/,
+    ],
     ['of a batch that is none', { roastedOn: '2026-01-16' }, 'roastedOn', /roasted on 2026-01-16/],
     ['of a version that is none', { version: 9 }, 'version', /no version 9/],
     ['heavier than its water', { beverageG: 400, waterG: 250 }, 'beverageG', /./],

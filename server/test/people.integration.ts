@@ -104,6 +104,15 @@ describe('people', () => {
     await theirs.get('/api/lots').expect(200);
   });
 
+  it('who left has no way in left over, and is given none', async () => {
+    const invited = await add('Left before');
+    await app.lead.put(`/api/people/${invited.id}/left`).expect(200);
+    const told = { name: 'Left before', email: 'before@ninthmole.example', password: 'ten letters' };
+    await accept(invited.path, told, 404);
+    await app.lead.post(`/api/people/${invited.id}/invitation`).expect(409);
+    expect(await member(invited.id)).toMatchObject({ standing: 'left' });
+  });
+
   it('a lab keeps a lead: the only one cannot leave, nor two let each other go at once', async () => {
     const [ilse] = (await members()).filter(({ role }) => role === 'lead');
     await app.lead.put(`/api/people/${ilse?.id}/left`).expect(409);

@@ -57,6 +57,9 @@ export function meantBy(
         : `No batch of this lot was roasted on ${roastedOn}; add it to the lot first.`;
     return [{ field: 'roastedOn', message }];
   }
+  if (batch.roastedOn > day) {
+    return [{ field: 'roastedOn', message: 'This batch was roasted later than it was brewed.' }];
+  }
   const version = number === null ? versions.at(-1) : versions.find((each) => each.number === number);
   if (!version) return [{ field: 'version', message: `The recipe has no version ${number}.` }];
   const faults = figureFaults(brew, version.plan);

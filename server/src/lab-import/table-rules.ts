@@ -105,5 +105,5 @@ export const TABLE_RULES: Readonly<Record<string, TableRule>> = {
 
 /** Never compared: they say when a row was made and touched, and not what it holds. */
 export const NOT_COMPARED: readonly string[] = ['id', 'created_at', 'updated_at', 'revision'];
-/** Described elsewhere: the lab itself is one row, and steps of the schema are the server's. */
-export const NOT_ROW_BY_ROW: readonly string[] = ['house', 'migration_statements'];
+/** The lab itself is one row, and taken whole. */
+export const NOT_ROW_BY_ROW: readonly string[] = ['house'];

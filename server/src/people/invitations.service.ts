@@ -26,7 +26,7 @@ export class InvitationsService {
   async make(personId: number | null, invitedBy: number | null): Promise<string> {
     const secret = randomBytes(SECRET_BYTES).toString('base64url');
     await inTransaction(this.sequelize, async () => {
-      await InvitationModel.update({ usedAt: new Date() }, { where: { personId, usedAt: null } });
+      await this.endAllOf(personId);
       await InvitationModel.create({
         secretHash: hashOf(secret),
         personId,
@@ -35,6 +35,11 @@ export class InvitationsService {
       });
     });
     return `/invited/${secret}`;
+  }
+
+  /** Ends what somebody was given and has not taken, in the transaction of whoever asks. */
+  async endAllOf(personId: number | null): Promise<void> {
+    await InvitationModel.update({ usedAt: new Date() }, { where: { personId, usedAt: null } });
   }
 
   /** Until when the last invitation of each person is good, of those that nobody took. */
@@ -59,7 +64,7 @@ export class InvitationsService {
    */
   async accept(secret: string, { name, email, password }: AcceptInvitationDto): Promise<void> {
     const passwordHash = await hash(password);
-    const told = { name: name.trim(), email: email.trim().toLowerCase(), passwordHash, leftAt: null };
+    const told = { name: name.trim(), email: email.trim().toLowerCase(), passwordHash };
     try {
       await inTransaction(this.sequelize, async () => {
         const invitation = await standing(secret, true);

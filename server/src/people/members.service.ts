@@ -32,7 +32,8 @@ export class MembersService {
 
   /** Another way in: for whoever forgot his password, and for whoever only came with a file. */
   async invite(id: number, by: PersonModel): Promise<InvitedView> {
-    await personOf(id);
+    const { leftAt, name } = await personOf(id);
+    if (leftAt) throw new ProblemError('conflict', `${name} left; let him or her in again first.`);
     const path = await this.invitations.make(id, by.id);
     return { ...(await this.read(id)), path };
   }
@@ -74,6 +75,8 @@ export class MembersService {
         throw new ProblemError('conflict', 'This is the only lead; make somebody else one first.');
       }
       await row.update(changed);
+      // A way in that was handed over and not taken would lead back.
+      if (changed.leftAt) await this.invitations.endAllOf(id);
     });
   }
 }
