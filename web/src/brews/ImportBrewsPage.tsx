@@ -9,6 +9,7 @@ import { useDraft } from '../device/draft';
 import { Button, ButtonLink } from '../ui/Button';
 import { classes } from '../ui/classes';
 import { INPUT } from '../ui/Field';
+import { FileField } from '../ui/FileField';
 import { Loading } from '../ui/Loading';
 import { Notice, TroubleNotice } from '../ui/Notice';
 import { Unavailable } from '../ui/Unavailable';
@@ -160,15 +161,7 @@ function Choose({ onRead, back }: { onRead: (text: string) => void; back: string
         {BREW_COLUMN_NAMES.map((name) => BREW_COLUMNS[name][0]).join(', ')}. What they are called otherwise
         you say once, and it is remembered on this device.
       </p>
-      <label className="flex flex-col gap-1 text-small font-medium text-quiet">
-        File
-        <input
-          type="file"
-          accept=".csv,text/csv,text/plain"
-          className="text-body text-ink file:mr-3 file:h-9 file:rounded-edge file:border file:border-edge file:bg-raised file:px-3"
-          onChange={({ target }) => void target.files?.[0]?.text().then(onRead)}
-        />
-      </label>
+      <FileField accept=".csv,text/csv,text/plain" onChoose={(file) => void file.text().then(onRead)} />
       <label className="flex flex-col gap-1 text-small font-medium text-quiet">
         Or paste the lines
         <textarea

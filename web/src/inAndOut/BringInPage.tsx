@@ -6,6 +6,7 @@ import { troubleOf } from '../api/problem';
 import { useSessionQuery } from '../session/sessionApi';
 import { Button } from '../ui/Button';
 import { dayAndTimeOf } from '../ui/dates';
+import { FileField } from '../ui/FileField';
 import { Loading } from '../ui/Loading';
 import { Notice, TroubleNotice } from '../ui/Notice';
 import { BroughtIn } from './BroughtIn';
@@ -34,8 +35,7 @@ function BringIn() {
   const report = reading.data;
   const taken = taking.data?.taken ?? null;
 
-  function choose(chosen: File | undefined) {
-    if (!chosen) return;
+  function choose(chosen: File) {
     taking.reset();
     setFile(chosen);
     void read(chosen);
@@ -48,15 +48,7 @@ function BringIn() {
           brings before anything is saved. What is here stays as it is; what came can be taken out again as
           long as nobody has worked with it.
         </p>
-        <label className="flex flex-col gap-1 text-small font-medium text-quiet">
-          File
-          <input
-            type="file"
-            accept=".zip,application/zip"
-            className="text-body text-ink file:mr-3 file:h-9 file:rounded-edge file:border file:border-edge file:bg-raised file:px-3"
-            onChange={({ target }) => choose(target.files?.[0])}
-          />
-        </label>
+        <FileField accept=".zip,application/zip" onChoose={choose} />
         {reading.isLoading && <Loading />}
         <TroubleNotice trouble={troubleOf(reading.error)} />
         {report && !taken && file && (

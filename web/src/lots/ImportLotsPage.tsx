@@ -7,6 +7,7 @@ import { useDraft } from '../device/draft';
 import { Button, ButtonLink } from '../ui/Button';
 import { classes } from '../ui/classes';
 import { INPUT } from '../ui/Field';
+import { FileField } from '../ui/FileField';
 import { Notice, TroubleNotice } from '../ui/Notice';
 import {
   CSV_COLUMNS,
@@ -90,17 +91,12 @@ export function ImportLotsPage() {
               .join(', ')}
             . Nothing is saved until you have seen every row.
           </p>
-          <label className="mb-5 flex flex-col gap-1 text-small font-medium text-quiet">
-            File
-            <input
-              type="file"
+          <div className="mb-5">
+            <FileField
               accept=".csv,text/csv,text/plain"
-              className="text-body text-ink file:mr-3 file:h-9 file:rounded-edge file:border file:border-edge file:bg-raised file:px-3"
-              onChange={(event) =>
-                void event.target.files?.[0]?.text().then((text) => keep(readCsv(text, remembered)))
-              }
+              onChoose={(file) => void file.text().then((text) => keep(readCsv(text, remembered)))}
             />
-          </label>
+          </div>
           <label className="mb-3 flex flex-col gap-1 text-small font-medium text-quiet">
             Or paste the lines
             <textarea
