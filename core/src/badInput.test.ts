@@ -80,6 +80,14 @@ const CASES: Record<string, { call: (input: never) => unknown; input: unknown }>
   },
   fewestCorrect: { call: core.fewestCorrect, input: { method: 'triangle', assessors: 12, alpha: 0.05 } },
   servingOrders: { call: core.servingOrders, input: { sampleCount: 4 } },
+  blindPower: {
+    call: core.blindPower,
+    input: { method: 'triangle', alpha: 0.05, noticing: 0.5, assessors: 12 },
+  },
+  assessorsNeeded: {
+    call: core.assessorsNeeded,
+    input: { method: 'paired', alpha: 0.05, noticing: 0.5, power: 0.8 },
+  },
   friedmanTest: {
     call: core.friedmanTest,
     input: {

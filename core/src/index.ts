@@ -32,7 +32,9 @@ export { type WaterBlend, type WaterTarget } from './water/mixWater.js';
 export { IONS, SALTS, type Ion, type Salt } from './water/salts.js';
 export { GERMAN_DEGREE_MG_PER_L, type WaterChemistry } from './water/waterChemistry.js';
 
+export { bradleyTerry, type PairStanding } from './statistics/bradleyTerry.js';
 export { type DiscriminationMethod } from './statistics/discrimination.js';
+export { earlyLooks, type Look } from './statistics/earlyLooks.js';
 export { type FriedmanResult } from './statistics/friedman.js';
 export { type IndividualsChart } from './statistics/individualsChart.js';
 export { type RunRule } from './statistics/runRules.js';
@@ -420,6 +422,8 @@ export {
 export { grindFromDrainTimes } from './grind/guardedDrainTimes.js';
 export { simulatedBrewer } from './instruments/guarded.js';
 export {
+  assessorsNeeded,
+  blindPower,
   discriminationPValue,
   fewestCorrect,
   friedmanTest,
@@ -467,3 +471,35 @@ export { tasterReport } from './reports/tasters.js';
 export { repeatingReport, type VersionProven } from './reports/repeating.js';
 export { grinderReport, type LastRecheck } from './reports/grinders.js';
 export { coffeeUsedReport, type LotUse } from './reports/coffeeUsed.js';
+
+export { answerWords, chanceWords, type BlindSaid } from './comparison/answerWords.js';
+export { armDifferences, type ArmDifference } from './comparison/armDifferences.js';
+export {
+  armFigure,
+  COMPARED_FIGURES,
+  figureApart,
+  smallestFound,
+  type ArmFigure,
+  type ComparedFigure,
+  type FigureApart,
+} from './comparison/armFigures.js';
+export { armLetter, ARMS, type ComparedArm, type ComparedBrew } from './comparison/arms.js';
+export { axesWords, AXIS_WORDS } from './comparison/axisWords.js';
+export {
+  BLIND_SCORES,
+  blindAnswerFault,
+  openAnswer,
+  type BlindAnswer,
+  type OpenedAnswer,
+} from './comparison/blindAnswer.js';
+export { blindResult, type ArmPair, type BlindFigures, type StageResult } from './comparison/blindResult.js';
+export { brewingOrder, comparisonCost, ROUNDS, type BrewingTurn } from './comparison/brewingOrder.js';
+export { checkDesign, type DesignFault } from './comparison/checkDesign.js';
+export { housePositions, positionWords, type HousePosition } from './comparison/housePositions.js';
+export {
+  BLIND_ARMS,
+  BLIND_TASTERS,
+  serveBlind,
+  type BlindCup,
+  type BlindSet,
+} from './comparison/serveBlind.js';

@@ -213,6 +213,27 @@ const CALLS: Record<string, { call: fc.Arbitrary<() => unknown>; runs?: number }
           }),
     ),
   },
+  blindPower: {
+    call: fc
+      .record({
+        method: fc.constantFrom('triangle', 'duo-trio', 'paired'),
+        alpha: about(0.001, 0.2),
+        noticing: about(0, 1),
+        assessors: about(1, 60).map(Math.round),
+      })
+      .map((input) => () => core.blindPower(input)),
+  },
+  assessorsNeeded: {
+    call: fc
+      .record({
+        method: fc.constantFrom('triangle', 'duo-trio', 'paired'),
+        alpha: about(0.001, 0.2),
+        noticing: about(0, 1),
+        power: about(0, 1),
+      })
+      .map((input) => () => core.assessorsNeeded(input)),
+    runs: 10,
+  },
   friedmanTest: {
     call: fc
       .array(fc.array(about(0, 10), { maxLength: 4 }), { maxLength: 5 })

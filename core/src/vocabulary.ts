@@ -97,6 +97,35 @@ export type BeverageMixing = (typeof BEVERAGE_MIXINGS)[number];
 export const TASTING_STAGES = ['hot', 'warm', 'cool'] as const;
 export type TastingStage = (typeof TASTING_STAGES)[number];
 
+/** How coded cups are asked about: one differs, one equals the known one, one is liked better, an order, or points. */
+export const BLIND_METHODS = ['triangle', 'duo-trio', 'paired', 'ranking', 'scores'] as const;
+export type BlindMethod = (typeof BLIND_METHODS)[number];
+
+/** What may differ between the arms of a comparison. */
+export const COMPARED_AXES = [
+  'lot',
+  'brewer',
+  'paper',
+  'water',
+  'grinder',
+  'grind',
+  'temperature',
+  'dose',
+  'ratio',
+  'bloom',
+  'pours',
+  'pouring',
+  'regulator',
+  'agitation',
+  'end',
+  'rest',
+] as const;
+export type ComparedAxis = (typeof COMPARED_AXES)[number];
+
+/** What makes one grind comparable with another: the dial, or what came of it. */
+export const GRIND_MATCHES = ['dial', 'drain', 'yield'] as const;
+export type GrindMatch = (typeof GRIND_MATCHES)[number];
+
 export const INTENSITIES = [
   'acidity',
   'sweetness',

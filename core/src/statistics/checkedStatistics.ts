@@ -1,11 +1,14 @@
 import { firstOutOfRange, outOfRange, type OutOfRange, type Range } from '../input/ranges.js';
 import { failure, success, type Failure, type Result } from '../result.js';
+import * as power from './blindPower.js';
 import * as discrimination from './discrimination.js';
 import * as ranks from './friedman.js';
 import * as charts from './individualsChart.js';
 import * as orders from './servingOrders.js';
 
 const ASSESSORS: Range = { low: 1, high: 10_000, unit: 'answers' };
+const ALPHA: Range = { low: 1e-9, high: 0.5, unit: '' };
+const SHARE: Range = { low: 0, high: 1, unit: '' };
 const VALUE: Range = { low: -1e12, high: 1e12, unit: '' };
 
 type NotWhole = Failure<'not-a-whole-number'>;
@@ -37,7 +40,7 @@ export function fewestCorrect(
   input: Parameters<typeof discrimination.fewestCorrect>[0],
 ): Result<number, never> | OutOfRange | NotWhole | Failure<'too-few-assessors'> {
   const fault =
-    firstOutOfRange(input, { assessors: ASSESSORS, alpha: { low: 1e-9, high: 0.5, unit: '' } }) ??
+    firstOutOfRange(input, { assessors: ASSESSORS, alpha: ALPHA }) ??
     notWhole({ assessors: input.assessors });
   if (fault) return fault;
   const fewest = discrimination.fewestCorrect(input);
@@ -47,6 +50,33 @@ export function fewestCorrect(
         `Even ${input.assessors} right of ${input.assessors} would not do at ${input.alpha}.`,
       )
     : success(fewest);
+}
+
+/** {@link power.blindPower}, its input checked. */
+export function blindPower(
+  input: Parameters<typeof power.blindPower>[0],
+): Result<number, never> | OutOfRange | NotWhole {
+  return (
+    firstOutOfRange(input, { assessors: ASSESSORS, alpha: ALPHA, noticing: SHARE }) ??
+    notWhole({ assessors: input.assessors }) ??
+    success(power.blindPower(input))
+  );
+}
+
+/** {@link power.assessorsNeeded}, its input checked; where no number of tasters would do is a failure. */
+export function assessorsNeeded(
+  input: Parameters<typeof power.assessorsNeeded>[0],
+): Result<number, never> | OutOfRange | Failure<'too-few-assessors'> {
+  const fault = firstOutOfRange(input, {
+    alpha: ALPHA,
+    noticing: SHARE,
+    power: { low: 0, high: 1, unit: '' },
+  });
+  if (fault) return fault;
+  const needed = power.assessorsNeeded(input);
+  return needed === null
+    ? failure('too-few-assessors', 'Two hundred tasters would not do.')
+    : success(needed);
 }
 
 /** {@link orders.servingOrders}, its input checked. */

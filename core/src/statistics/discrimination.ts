@@ -1,4 +1,4 @@
-import jStat from 'jstat';
+import { atLeast, fewestUnlikely } from './binomialTails.js';
 
 /** Blind tests in which guessing alone is right now and then. */
 export type DiscriminationMethod = 'triangle' | 'duo-trio' | 'paired';
@@ -7,7 +7,11 @@ export type DiscriminationMethod = 'triangle' | 'duo-trio' | 'paired';
  * Chance of a right answer by guessing. Triangle: one of three (ISO 4120); duo-trio: one of two
  * (ISO 10399); directional paired comparison: one of two (ISO 5495).
  */
-const GUESSING: Record<DiscriminationMethod, number> = { triangle: 1 / 3, 'duo-trio': 1 / 2, paired: 1 / 2 };
+export const GUESSING: Record<DiscriminationMethod, number> = {
+  triangle: 1 / 3,
+  'duo-trio': 1 / 2,
+  paired: 1 / 2,
+};
 
 /**
  * Probability that guessing alone gives this many right answers or more: the exact binomial tail,
@@ -36,7 +40,7 @@ export function discriminationPValue({
   ) {
     throw new RangeError(`cannot have ${correct} right of ${assessors}`);
   }
-  return correct === 0 ? 1 : 1 - jStat.binomial.cdf(correct - 1, assessors, GUESSING[method]);
+  return atLeast(correct, assessors, GUESSING[method]);
 }
 
 /**
@@ -54,8 +58,5 @@ export function fewestCorrect({
   assessors: number;
   alpha: number;
 }): number | null {
-  for (let correct = 1; correct <= assessors; correct++) {
-    if (discriminationPValue({ method, assessors, correct }) <= alpha) return correct;
-  }
-  return null;
+  return fewestUnlikely(assessors, GUESSING[method], alpha);
 }

@@ -1,4 +1,5 @@
 import jStat from 'jstat';
+import { rankChance } from './rankChance.js';
 
 export interface FriedmanResult {
   /** Sum of ranks of each sample; a higher score ranks higher. */
@@ -6,6 +7,8 @@ export interface FriedmanResult {
   chiSquare: number;
   degreesOfFreedom: number;
   pValue: number;
+  /** The probability was counted over all orders; else it is the chi-square's. */
+  isCounted: boolean;
   /** Kendall's W: agreement of the assessors, 0 (none) to 1 (all rank alike). */
   concordance: number;
 }
@@ -18,8 +21,8 @@ export interface FriedmanResult {
  * @throws RangeError on rows of different lengths or too few samples
  *
  * Source: Friedman, J. Amer. Stat. Assoc. 32 (1937) 675, with mid-ranks and the usual correction for ties;
- * W = chi^2 / (n (k - 1)), Kendall and Babington Smith, Ann. Math. Stat. 10 (1939) 275. The p-value is the
- * chi-square approximation, rough below about six assessors.
+ * W = chi^2 / (n (k - 1)), Kendall and Babington Smith, Ann. Math. Stat. 10 (1939) 275. The p-value is counted
+ * where there are few enough assessors, by {@link rankChance}; beyond them the chi-square is close.
  */
 export function friedmanTest({ scores }: { scores: readonly (readonly number[])[] }): FriedmanResult | null {
   const samples = scores[0]?.length ?? 0;
@@ -36,11 +39,13 @@ export function friedmanTest({ scores }: { scores: readonly (readonly number[])[
   if (within === 0) return null;
   const degreesOfFreedom = samples - 1;
   const chiSquare = (degreesOfFreedom * between) / within;
+  const counted = rankChance(ranks);
   return {
     rankSums,
     chiSquare,
     degreesOfFreedom,
-    pValue: 1 - jStat.chisquare.cdf(chiSquare, degreesOfFreedom),
+    pValue: counted ?? 1 - jStat.chisquare.cdf(chiSquare, degreesOfFreedom),
+    isCounted: counted !== null,
     concordance: chiSquare / (scores.length * degreesOfFreedom),
   };
 }

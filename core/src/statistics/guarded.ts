@@ -18,6 +18,18 @@ export const fewestCorrect = guarded(
   statistics.fewestCorrect,
 );
 
+/** {@link statistics.blindPower} */
+export const blindPower = guarded(
+  fields({ method: METHOD, alpha: 'number', noticing: 'number', assessors: 'number' }),
+  statistics.blindPower,
+);
+
+/** {@link statistics.assessorsNeeded} */
+export const assessorsNeeded = guarded(
+  fields({ method: METHOD, alpha: 'number', noticing: 'number', power: 'number' }),
+  statistics.assessorsNeeded,
+);
+
 /** {@link statistics.servingOrders} */
 export const servingOrders = guarded(fields({ sampleCount: 'number' }), statistics.servingOrders);
 

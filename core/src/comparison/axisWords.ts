@@ -1,0 +1,28 @@
+import type { ComparedAxis } from '../vocabulary.js';
+
+/** What an axis is called in the middle of a sentence. */
+export const AXIS_WORDS: Record<ComparedAxis, string> = {
+  lot: 'lot',
+  brewer: 'brewer',
+  paper: 'paper',
+  water: 'water',
+  grinder: 'grinder',
+  grind: 'grind',
+  temperature: 'kettle',
+  dose: 'dose',
+  ratio: 'ratio',
+  bloom: 'bloom',
+  pours: 'pours',
+  pouring: 'way of pouring',
+  regulator: 'regulator',
+  agitation: 'agitation',
+  end: 'end',
+  rest: 'what is done besides',
+};
+
+/** `the grind`, `the pours and the dose`. */
+export function axesWords(axes: readonly ComparedAxis[]): string {
+  const said = axes.map((axis) => (axis === 'rest' ? AXIS_WORDS.rest : `the ${AXIS_WORDS[axis]}`));
+  if (said.length < 2) return said[0] ?? 'nothing';
+  return `${said.slice(0, -1).join(', ')} and ${said.at(-1) ?? ''}`;
+}
