@@ -18,6 +18,8 @@ export * from './brews/brews.js';
 export * from './brews/brewsFile.js';
 export * from './brews/tastings.js';
 export * from './changes/changes.js';
+export * from './comparisons/blindTests.js';
+export * from './comparisons/comparisons.js';
 export * from './practice.js';
 export * from './publications/publications.js';
 export * from './proof/proof.js';

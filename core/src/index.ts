@@ -34,7 +34,6 @@ export { GERMAN_DEGREE_MG_PER_L, type WaterChemistry } from './water/waterChemis
 
 export { bradleyTerry, type PairStanding } from './statistics/bradleyTerry.js';
 export { type DiscriminationMethod } from './statistics/discrimination.js';
-export { earlyLooks, type Look } from './statistics/earlyLooks.js';
 export { type FriedmanResult } from './statistics/friedman.js';
 export { type IndividualsChart } from './statistics/individualsChart.js';
 export { type RunRule } from './statistics/runRules.js';
@@ -492,7 +491,13 @@ export {
   type BlindAnswer,
   type OpenedAnswer,
 } from './comparison/blindAnswer.js';
-export { blindResult, type ArmPair, type BlindFigures, type StageResult } from './comparison/blindResult.js';
+export {
+  blindResult,
+  foundByLooks,
+  type ArmPair,
+  type BlindFigures,
+  type StageResult,
+} from './comparison/blindResult.js';
 export { brewingOrder, comparisonCost, ROUNDS, type BrewingTurn } from './comparison/brewingOrder.js';
 export { checkDesign, type DesignFault } from './comparison/checkDesign.js';
 export { housePositions, positionWords, type HousePosition } from './comparison/housePositions.js';

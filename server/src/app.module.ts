@@ -7,6 +7,7 @@ import type { Configuration } from './configuration.js';
 import { CONFIGURATION } from './configuration.token.js';
 import { DatabaseModule } from './database/database.module.js';
 import { TastersModule } from './tasters/tasters.module.js';
+import { ComparisonsModule } from './comparisons/comparisons.module.js';
 import { ChangesModule } from './changes/changes.module.js';
 import { LabImportModule } from './lab-import/lab-import.module.js';
 import { ExportModule } from './export/export.module.js';
@@ -83,6 +84,7 @@ export class AppModule {
         FollowModule,
         HomeResultsModule,
         ChangesModule,
+        ComparisonsModule,
         TastersModule,
         ReportsModule,
         FilesModule,

@@ -13,6 +13,7 @@ import { readJson } from './input/read-body.js';
 import { inputPipe } from './problem/input.pipe.js';
 import { ProblemFilter } from './problem/problem.filter.js';
 import { requestIdMiddleware } from './request-id.middleware.js';
+import { phonesMiddleware } from './session/phones.middleware.js';
 import { originMiddleware } from './session/origin.middleware.js';
 import { sessionMiddleware } from './session/session.middleware.js';
 import { siteMiddleware } from './site/site.middleware.js';
@@ -54,6 +55,7 @@ export async function createApplication(configuration: Configuration): Promise<N
   app.use(cardMiddleware());
   // The page before the session: a database that is down must not keep the application from opening.
   if (configuration.webRoot !== null) app.use(siteMiddleware(configuration.webRoot));
+  if (configuration.opensToPhones) app.use('/api', phonesMiddleware);
   app.use('/api', originMiddleware);
   app.use('/api', sessionMiddleware({ secret: configuration.sessionSecret }));
   app.use('/api', readJson);

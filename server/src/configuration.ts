@@ -1,6 +1,8 @@
 /** Settings read from the environment, once, checked. Names and defaults stand here and nowhere else. */
 export interface Configuration {
   port: number;
+  /** It listens to the network too, where tasters' phones are; they get their pages and nothing else. */
+  opensToPhones: boolean;
   database: {
     /** The database's socket on this machine; `null` where it is reached by host and port. */
     socketPath: string | null;
@@ -27,6 +29,7 @@ export function readConfiguration(environment: Environment): Configuration {
   const socketPath = environment['VENDU_DB_SOCKET'] ?? null;
   return {
     port: wholeNumber(environment, 'VENDU_PORT', 4600),
+    opensToPhones: environment['VENDU_PHONES'] === '1',
     database: {
       socketPath,
       host: environment['VENDU_DB_HOST'] ?? '127.0.0.1',

@@ -25,6 +25,12 @@ import { CalendarModel } from './calendar/calendar.model.js';
 import { HandoverNoteModel } from './handover/handover-note.model.js';
 import { HomeResultModel } from './home-results/home-result.model.js';
 import { PublicationModel } from './publications/publication.model.js';
+import { BlindAnswerModel } from './comparisons/blind-answer.model.js';
+import { BlindPlaceModel } from './comparisons/blind-place.model.js';
+import { BlindTestModel } from './comparisons/blind-test.model.js';
+import { ComparisonArmModel } from './comparisons/comparison-arm.model.js';
+import { ComparisonBrewModel } from './comparisons/comparison-brew.model.js';
+import { ComparisonModel } from './comparisons/comparison.model.js';
 import { ChangeModel } from './recipes/change.model.js';
 import { RecipeVersionModel } from './recipes/recipe-version.model.js';
 import { VersionSignatureModel } from './recipes/version-signature.model.js';
@@ -71,6 +77,12 @@ export const MODELS: ModelCtor[] = [
   CorrectionModel,
   TraceModel,
   FractionModel,
+  ComparisonModel,
+  ComparisonArmModel,
+  ComparisonBrewModel,
+  BlindTestModel,
+  BlindPlaceModel,
+  BlindAnswerModel,
   RunningBrewModel,
   BrewEntryModel,
   PracticeRunModel,

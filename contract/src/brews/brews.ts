@@ -40,6 +40,11 @@ export class PutBrewDto {
   @IsBoolean({ message: 'From the card alone must be yes or no.' })
   fromCard: boolean = false;
 
+  /** The arm of a comparison it was brewed for; `null` for none. */
+  @ValidateIf(isGiven)
+  @NumberBetween({ label: 'Arm', unit: '', min: 1, max: 2_147_483_647, whole: true })
+  comparisonArmId: number | null = null;
+
   /** The whole log, as far as the device has it; its moments are of the device's clock, which may be off. */
   @BrewEntries()
   entries!: BrewEntry[];

@@ -130,6 +130,23 @@ describe('the answer of a test', () => {
     expect(say(results).mayNotSay).toEqual(['The verdict turns as the cup cools: say at which stage.']);
   });
 
+  it('that was looked at early is held to less at its end (13 of 24, and 8 of 12 of them)', () => {
+    const answers = [{ stage: 'hot' as const, opened: told(13, 11) }];
+    const test = { method: 'triangle' as const, arms: 2, alpha: 0.05, answers };
+    expect(blindResult(test)[0]).toMatchObject({ isFound: true });
+    const looked = (looksAt: number[]) =>
+      blindResult({ ...test, looks: { planned: 24, looksAt } })[0]?.isFound;
+    // The first 13 are right: looked at after 12 that is enough by far.
+    expect(looked([12])).toBe(true);
+    // Wrong ones first: a look after 11 sees none, and the end has as good as all of its chance left.
+    const late = { ...test, answers: [{ stage: 'hot' as const, opened: [...told(0, 11), ...told(13, 0)] }] };
+    expect(blindResult({ ...late, looks: { planned: 24, looksAt: [11] } })[0]?.isFound).toBe(true);
+    // Fewer than were planned, and stopped for it: what was not spent stays unspent.
+    const short = { ...test, answers: [{ stage: 'hot' as const, opened: told(8, 4) }] };
+    expect(blindResult(short)[0]?.isFound).toBe(true);
+    expect(blindResult({ ...short, looks: { planned: 24, looksAt: [12] } })[0]?.isFound).toBe(false);
+  });
+
   it('of a ranking names the pairs that differ', () => {
     const opened = Array.from({ length: 9 }, (): OpenedAnswer => ({ kind: 'ranked', arms: [2, 0, 1] }));
     const results = blindResult({

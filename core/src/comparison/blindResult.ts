@@ -2,6 +2,7 @@ import { mean } from 'simple-statistics';
 import { atLeast, shareInterval, unevenSplit } from '../statistics/binomialTails.js';
 import { blindPower } from '../statistics/blindPower.js';
 import { fewestCorrect, GUESSING, type DiscriminationMethod } from '../statistics/discrimination.js';
+import { earlyLooks } from '../statistics/earlyLooks.js';
 import { friedmanTest } from '../statistics/friedman.js';
 import { holmAdjusted } from '../statistics/holm.js';
 import { pairedDifference } from '../statistics/pairedDifference.js';
@@ -69,23 +70,34 @@ export interface StageResult {
 /** Half of people notice it: a difference that matters at a counter (assumed). */
 const HALF_NOTICE = 0.5;
 
+/** Looks that were taken at a test of one stage before it was opened. */
+export interface LooksTaken {
+  /** Answers at which it was to end in any case. */
+  planned: number;
+  /** Answers there were at each look, rising. */
+  looksAt: readonly number[];
+}
+
 /**
  * What a blind test showed, stage by stage. Several stages are several chances of a false alarm, and are held to it
  * together.
  *
  * @param arms - how many were compared
- * @param answers - by stage, opened with the key; stages without any are left out
+ * @param answers - by stage, opened with the key, in the order in which they came; stages without any are left out
+ * @param looks - of a test that was looked at early: then its last answer is held to what is left to spend
  */
 export function blindResult({
   method,
   arms,
   alpha,
   answers,
+  looks = null,
 }: {
   method: BlindMethod;
   arms: number;
   alpha: number;
   answers: readonly { stage: TastingStage; opened: readonly OpenedAnswer[] }[];
+  looks?: LooksTaken | null;
 }): StageResult[] {
   const given = answers.filter(({ opened }) => opened.length > 0);
   const stages = given.map(({ stage, opened }) => ({
@@ -96,8 +108,36 @@ export function blindResult({
   const adjusted = holmAdjusted(stages.map(({ pValue }) => pValue));
   return stages.map((result, index) => {
     const adjustedPValue = adjusted[index] ?? 1;
-    return { ...result, adjustedPValue, isFound: adjustedPValue <= alpha };
+    const early = looks && foundByLooks(method, alpha, given[index]?.opened ?? [], looks);
+    return { ...result, adjustedPValue, isFound: early ?? adjustedPValue <= alpha };
   });
+}
+
+/**
+ * Whether a look found enough: each at its own count, the present one too.
+ *
+ * @returns `null` of a method that is not looked at early
+ */
+export function foundByLooks(
+  method: BlindMethod,
+  alpha: number,
+  opened: readonly OpenedAnswer[],
+  { planned, looksAt }: LooksTaken,
+): boolean | null {
+  if (method === 'ranking' || method === 'scores') return null;
+  const all = [...new Set([...looksAt, opened.length])];
+  return earlyLooks({ method, looksAt: all, planned: Math.max(planned, opened.length), alpha }).some(
+    ({ assessors, fewest }) => fewest !== null && countTold(opened.slice(0, assessors)) >= fewest,
+  );
+}
+
+/** Right ones; of a preference those for the arm that has more. */
+function countTold(opened: readonly OpenedAnswer[]): number {
+  const right = opened.filter((answer) => answer.kind === 'told' && answer.isRight).length;
+  const votes = [0, 1].map(
+    (arm) => opened.filter((answer) => answer.kind === 'preferred' && answer.arm === arm).length,
+  );
+  return Math.max(right, ...votes);
 }
 
 type Found = Pick<StageResult, 'pValue' | 'powerAtHalf' | 'figures'>;

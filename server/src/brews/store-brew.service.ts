@@ -1,6 +1,8 @@
 import { Injectable } from '@nestjs/common';
 import { brewSoFar, finesTaken, storableRecord, storableTrace, type BrewLog, type Trace } from '@vendu/core';
 import type { PutBrewDto } from '@vendu/contract';
+import { ComparisonArmModel } from '../comparisons/comparison-arm.model.js';
+import { ComparisonBrewModel } from '../comparisons/comparison-brew.model.js';
 import { GrinderModel } from '../kit/grinder.model.js';
 import { HouseModel } from '../kit/house.model.js';
 import { RoastBatchModel } from '../lots/roast-batch.model.js';
@@ -68,6 +70,7 @@ export class StoreBrewService {
           outflow: outflow.atMs.length > 0 ? outflow : null,
         });
       }
+      await countForArm(row, brew.comparisonArmId);
       await RunningBrewModel.destroy({ where: { clientKey } });
       return row.id;
     });
@@ -92,6 +95,13 @@ export class StoreBrewService {
     if (!grinder) throw invalidField({ field: 'grinderId', message: 'There is no such grinder.' });
     return { version, recipe, batch, grinder };
   }
+}
+
+/** A brew is never refused for a comparison: where its arm has gone or is another version by now, it counts for none. */
+async function countForArm({ id, recipeVersionId }: BrewModel, armId: number | null): Promise<void> {
+  if (armId === null) return;
+  const arm = await ComparisonArmModel.findOne({ where: { id: armId, recipeVersionId } });
+  if (arm) await ComparisonBrewModel.create({ comparisonArmId: arm.id, brewId: id });
 }
 
 /** What the record keeps of a log. */

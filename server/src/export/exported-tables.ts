@@ -36,7 +36,10 @@ export const LEFT_OUT = {
     traces: 'in traces.csv, a line for each reading of a scale',
     brew_entries: 'in brew-logs.jsonl, a line for each entry',
   } as Record<string, string>,
-  columns: { people: ['email', 'password_hash', 'left_at'] } as Record<string, readonly string[]>,
+  columns: {
+    people: ['email', 'password_hash', 'left_at'],
+    blind_places: ['secret', 'device'],
+  } as Record<string, readonly string[]>,
 };
 
 interface ColumnRow {

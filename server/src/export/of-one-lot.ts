@@ -1,7 +1,18 @@
 import type { ExportedTable } from './exported-tables.js';
 
-/** Of a lab and its people, and of no lot. */
-const OF_NO_LOT: readonly string[] = ['house', 'practice_runs', 'handover_notes', 'zero_checks'];
+/** Of a lab and its people, and of no lot; comparisons are of several. */
+const OF_NO_LOT: readonly string[] = [
+  'house',
+  'practice_runs',
+  'handover_notes',
+  'zero_checks',
+  'comparisons',
+  'comparison_arms',
+  'comparison_brews',
+  'blind_tests',
+  'blind_places',
+  'blind_answers',
+];
 
 /**
  * Which rows of each table belong to one lot, as a condition on `:lotId`; of kit and people all, since they are few and

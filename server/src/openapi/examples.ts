@@ -4,6 +4,8 @@ export const PATH_EXAMPLES: Readonly<Record<string, string | number>> = {
   recipeId: 1,
   versionId: 3,
   brewId: 11,
+  comparisonId: 1,
+  testId: 1,
   number: 3,
   slug: 'umuseke-ridge-kittiwake-cone',
   stage: 'hot',

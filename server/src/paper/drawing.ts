@@ -5,7 +5,13 @@ import type * as paper from '@vendu/card/paper';
 
 type Drawings = Pick<
   typeof paper,
-  'bagLabelPdf' | 'benchSheetPdf' | 'cardPdf' | 'cupLabelsPdf' | 'dossierPdf' | 'previewPng'
+  | 'bagLabelPdf'
+  | 'benchSheetPdf'
+  | 'blindLabelsPdf'
+  | 'cardPdf'
+  | 'cupLabelsPdf'
+  | 'dossierPdf'
+  | 'previewPng'
 >;
 
 const PAPER = createRequire(import.meta.url).resolve('@vendu/card/paper');

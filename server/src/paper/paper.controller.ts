@@ -3,6 +3,7 @@ import type { Request } from 'express';
 import { CARD_SIZES, type CardSize } from '@vendu/card/paper';
 import type { PersonModel } from '../people/person.model.js';
 import { IdPipe } from '../problem/id.pipe.js';
+import { PhoneOrigin } from '../comparisons/phone-origin.js';
 import { notFound } from '../problem/problem-error.js';
 import { publicAddress } from '../public-page/public-address.js';
 import { SignedIn, VisitorsToo } from '../session/access.js';
@@ -15,7 +16,10 @@ const SIZE_PIPE = new ParseEnumPipe(Object.fromEntries(CARD_SIZES.map((size) => 
 /** What is printed, as files. */
 @Controller()
 export class PaperController {
-  constructor(private readonly service: PaperService) {}
+  constructor(
+    private readonly service: PaperService,
+    private readonly phones: PhoneOrigin,
+  ) {}
 
   @Get('published/:slug/card-:size.pdf')
   @VisitorsToo()
@@ -51,6 +55,11 @@ export class PaperController {
     @SignedIn() person: PersonModel,
   ): Promise<StreamableFile> {
     return sent(await this.service.cupLabels(id, person));
+  }
+
+  @Get('blind-tests/:testId/labels.pdf')
+  async blindLabels(@Param('testId', IdPipe) id: number, @Req() request: Request): Promise<StreamableFile> {
+    return sent(await this.service.blindLabels(id, this.phones.originFor(request)));
   }
 
   @Get('lots/:lotId/dossier.pdf')

@@ -1,5 +1,6 @@
 import { Module } from '@nestjs/common';
 import { BrewsModule } from '../brews/brews.module.js';
+import { ComparisonsModule } from '../comparisons/comparisons.module.js';
 import { KitModule } from '../kit/kit.module.js';
 import { LotsModule } from '../lots/lots.module.js';
 import { PublicationsModule } from '../publications/publications.module.js';
@@ -9,7 +10,7 @@ import { PaperController } from './paper.controller.js';
 import { PaperService } from './paper.service.js';
 
 @Module({
-  imports: [BrewsModule, KitModule, LotsModule, PublicationsModule, RecipesModule],
+  imports: [BrewsModule, ComparisonsModule, KitModule, LotsModule, PublicationsModule, RecipesModule],
   controllers: [PaperController],
   providers: [Drawing, PaperService],
 })

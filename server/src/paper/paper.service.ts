@@ -3,6 +3,7 @@ import type { CardSize } from '@vendu/card/paper';
 import type { PersonModel } from '../people/person.model.js';
 import { BrewModel } from '../brews/brew.model.js';
 import { BrewsService } from '../brews/brews.service.js';
+import { BlindPlaceModel, pathOfPlace } from '../comparisons/blind-place.model.js';
 import { BrewerModel } from '../kit/brewer.model.js';
 import { GrinderModel } from '../kit/grinder.model.js';
 import { grinderView } from '../kit/kit-views.js';
@@ -81,6 +82,20 @@ export class PaperService {
       printedAt: new Date(),
     });
     return { name: `cups-${brewId}`, file };
+  }
+
+  async blindLabels(testId: number, origin: string): Promise<Paper> {
+    const places = await BlindPlaceModel.findAll({ where: { blindTestId: testId }, order: ['number'] });
+    if (places.length === 0) throw notFound('blind test');
+    const file = await this.drawing.run('blindLabelsPdf', {
+      sets: places.map(({ number, secret, cups }) => ({
+        number,
+        address: `${origin}${pathOfPlace(secret)}`,
+        codes: cups.map(({ code }) => code),
+      })),
+      printedAt: new Date(),
+    });
+    return { name: `coded-cups-${testId}`, file };
   }
 
   async dossier(lotId: number, viewer: PersonModel): Promise<Paper> {

@@ -18,6 +18,7 @@ import { webhooks } from './0032-webhooks.js';
 import { imports } from './0033-imports.js';
 import { ageNote } from './0034-age-note.js';
 import { people } from './0035-people.js';
+import { comparisons } from './0036-comparisons.js';
 import { handover } from './0028-handover.js';
 import { watch } from './0027-watch.js';
 import { editions } from './0026-editions.js';
@@ -72,4 +73,5 @@ export const MIGRATIONS: readonly Migration[] = [
   imports,
   ageNote,
   people,
+  comparisons,
 ];
