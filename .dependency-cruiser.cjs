@@ -24,6 +24,7 @@ const WEB_FLOORS = [
   ['recipes'],
   ['change'],
   ['lots'],
+  ['comparisons'],
   ['today'],
   ['app'],
 ];

@@ -13,6 +13,7 @@ export interface ApplicationSettings {
   secrets: Secrets;
   port: number;
   isDemo: boolean;
+  opensToPhones?: boolean;
   /** Whether the server also serves the built web application. */
   servesWeb: boolean;
   extraEnv?: Record<string, string>;
@@ -31,6 +32,7 @@ export function environmentOf(settings: ApplicationSettings): Record<string, str
     VENDU_DB_PASSWORD: database.password,
     VENDU_SESSION_SECRET: secrets.sessionSecret,
     ...(settings.isDemo ? { VENDU_DEMO: '1' } : {}),
+    ...(settings.opensToPhones ? { VENDU_PHONES: '1' } : {}),
     ...(settings.servesWeb ? { VENDU_WEB_ROOT: join(ROOT, 'web', 'dist') } : {}),
     ...settings.extraEnv,
   };

@@ -37,8 +37,8 @@ const MUTATED = [
 export type MutatedFolder = (typeof MUTATED)[number];
 
 export type Command =
-  | { name: 'demo'; port: number; reset: boolean }
-  | { name: 'serve'; port: number }
+  | { name: 'demo'; port: number; reset: boolean; opensToPhones: boolean }
+  | { name: 'serve'; port: number; opensToPhones: boolean }
   | { name: 'dev'; port: number }
   | { name: 'test'; suites: readonly Suite[] }
   | { name: 'bench'; measures: readonly Measure[] }
@@ -56,10 +56,22 @@ export function readCommand(words: readonly string[]): Command {
   const [name = 'help', ...rest] = words;
   switch (name) {
     case 'demo': {
-      const { values } = parse(rest, { port: { type: 'string' }, reset: { type: 'boolean' } });
-      return { name, port: portOf(values['port']), reset: values['reset'] === true };
+      const { values } = parse(rest, {
+        port: { type: 'string' },
+        reset: { type: 'boolean' },
+        phones: { type: 'boolean' },
+      });
+      return {
+        name,
+        port: portOf(values['port']),
+        reset: values['reset'] === true,
+        opensToPhones: values['phones'] === true,
+      };
     }
-    case 'serve':
+    case 'serve': {
+      const { values } = parse(rest, { port: { type: 'string' }, phones: { type: 'boolean' } });
+      return { name, port: portOf(values['port']), opensToPhones: values['phones'] === true };
+    }
     case 'dev': {
       const { values } = parse(rest, { port: { type: 'string' } });
       return { name, port: portOf(values['port']) };

@@ -83,11 +83,14 @@ async function serve(comparison: ComparisonView, over: object = {}) {
     .body as PouringView;
   const phones = test.places.map(({ path, number }) => ({
     secret: path.replace('/blind/', ''),
-    device: randomUUID() as string,
+    device: phoneKey(),
     cups: sets.find((set) => set.number === number)!.cups,
   }));
   return { test, phones };
 }
+
+/** What a phone is known by. */
+const phoneKey = () => randomUUID().replaceAll('-', '');
 
 type Phone = Awaited<ReturnType<typeof serve>>['phones'][number];
 
@@ -250,15 +253,12 @@ describe('a blind test', () => {
     });
     expect(place.codes).toEqual(phone!.cups.map(({ code }) => code));
     expect(JSON.stringify(place)).not.toContain('arm');
-    const other = (await take({ ...phone!, device: randomUUID() }).expect(409)).body as Problem;
+    const other = (await take({ ...phone!, device: phoneKey() }).expect(409)).body as Problem;
     expect(other.detail).toContain('taken by another phone');
-    await say({ ...phone!, device: randomUUID() }, { chosen: oddOf(phone!.cups) }).expect(409);
+    await say({ ...phone!, device: phoneKey() }, { chosen: oddOf(phone!.cups) }).expect(409);
     await say(phone!, { chosen: oddOf(phone!.cups) }).expect(200);
     expect((await take(phone!).expect(200)).body).toMatchObject({ answered: ['hot'] });
-    await app.visitor
-      .put('/api/blind/nobodyisatthisaddress0/taken')
-      .send({ device: randomUUID() })
-      .expect(404);
+    await app.visitor.put('/api/blind/nobodyisatthisaddress0/taken').send({ device: phoneKey() }).expect(404);
   });
 
   it.each<[string, object, string]>([

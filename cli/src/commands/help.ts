@@ -5,6 +5,7 @@ export function help(): void {
                                       at http://127.0.0.1:4600 (--reset: fresh demo data)
   ./vendu serve [--port N]            a lab of your own: the same without invented people or data; says where the
                                       first lead begins
+                                      (--phones with either: tasters' phones in the same network get their pages)
   ./vendu test [suite ...]            prove it: checks, unit, integration, e2e (all when none is named)
   ./vendu bench [measure ...]         print the measures: speed, accuracy, facts, tasks, warnings, starts, practice,
                                       second, brews, ablation, house (warnings and brews take an hour each)

@@ -10,25 +10,28 @@ import { step, Trouble } from '../report.js';
 import { claim, endOrphanedServer, endRunning, findRunning, forgetRunning, noteRunning } from '../running.js';
 import { ensureSecrets } from '../secrets.js';
 
+interface Asked {
+  port: number;
+  /** Phones of tasters in the same network get their pages. */
+  opensToPhones: boolean;
+}
+
 /** Everything from a fresh checkout to the demo; runs until it is stopped. */
-export function demo({ port, reset }: { port: number; reset: boolean }): Promise<void> {
-  return runLab({ port, reset, isDemo: true });
+export function demo(asked: Asked & { reset: boolean }): Promise<void> {
+  return runLab({ ...asked, isDemo: true });
 }
 
 /** The same for a lab of one's own: nobody invented is let in, and what is in it is never thrown away. */
-export function serve({ port }: { port: number }): Promise<void> {
-  return runLab({ port, reset: false, isDemo: false });
+export function serve(asked: Asked): Promise<void> {
+  return runLab({ ...asked, reset: false, isDemo: false });
 }
 
 async function runLab({
   port,
+  opensToPhones,
   reset,
   isDemo,
-}: {
-  port: number;
-  reset: boolean;
-  isDemo: boolean;
-}): Promise<void> {
+}: Asked & { reset: boolean; isDemo: boolean }): Promise<void> {
   const paths = profilePaths(isDemo ? 'demo' : 'lab');
   const url = `http://127.0.0.1:${port}`;
   const running = findRunning(paths);
@@ -60,6 +63,7 @@ async function runLab({
     secrets,
     port,
     isDemo,
+    opensToPhones,
     servesWeb: true,
   };
   await prepareDatabase(settings, paths);
@@ -67,6 +71,7 @@ async function runLab({
   atEnd(server.stop);
   noteRunning(paths, { url, serverPid: server.pid });
   console.log(`\nVendu is at ${url}. Ctrl-C stops it.`);
+  if (opensToPhones) console.log('Phones in the same network get the pages of tasters, and nothing else.');
   if (!isDemo) await sayFirstLead(settings, url);
   await server.ended();
 }

@@ -221,6 +221,8 @@ export interface BrewView extends BrewListItem {
   /** How many of others wait at each stage until whoever asks has sent his own. */
   sealedSheets: Partial<Record<TastingStage, number>>;
   corrections: CorrectionView[];
+  /** Comparisons that it counts for, with the place of its arm: 0 is A. */
+  comparisons: { id: number; question: string; arm: number }[];
   /** Other brews of the same recipe, newest first, to lay beside this one. */
   siblings: BrewListItem[];
 }

@@ -1,4 +1,5 @@
 import { Injectable } from '@nestjs/common';
+import { Sequelize } from 'sequelize-typescript';
 import {
   addedWaterG,
   beverageFault,
@@ -29,6 +30,7 @@ import { RecipeModel } from '../recipes/recipe.model.js';
 import { numberOrNull } from '../database/raw-row.js';
 import type { RequestKeyOf } from '../writing/request-key.js';
 import { Writing } from '../writing/writing.js';
+import { comparisonsOf } from './comparisons-of.js';
 import { BrewModel } from './brew.model.js';
 import { BrewReader, LIST_PARTS } from './brew-reader.js';
 import { brewDose, brewWater } from './brew-views.js';
@@ -43,6 +45,7 @@ import { TraceModel } from './trace.model.js';
 @Injectable()
 export class BrewsService {
   constructor(
+    private readonly sequelize: Sequelize,
     private readonly reader: BrewReader,
     private readonly writing: Writing,
   ) {}
@@ -77,6 +80,7 @@ export class BrewsService {
         additions: lot.additions,
         labelNotes: labelNotesIn(lot.labelNotes),
       },
+      comparisons: await comparisonsOf(this.sequelize, id),
       recipeVersionId: row.recipeVersionId,
       brewerName: recipe.brewer.name,
       doseBasis: brewDose(row).basis,

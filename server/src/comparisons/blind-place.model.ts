@@ -20,6 +20,6 @@ export class BlindPlaceModel extends Model<
   /** Of the address of its page; `null` of one that came with a file. */
   @Column(DataType.CHAR(22)) declare secret: string | null;
   /** The phone that took it. */
-  @Column(DataType.CHAR(36)) declare device: CreationOptional<string | null>;
+  @Column(DataType.CHAR(32)) declare device: CreationOptional<string | null>;
   @HasMany(() => BlindAnswerModel, 'blindPlaceId') declare answers: NonAttribute<BlindAnswerModel[]>;
 }

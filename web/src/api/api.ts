@@ -59,6 +59,7 @@ export const TAGS = [
   'Webhook',
   'Import',
   'Person',
+  'Comparison',
 ] as const;
 
 /** The one API of the server; each feature adds its endpoints to it. */

@@ -37,6 +37,7 @@ export function Frame() {
           <Place to="/lots" alsoAt={/^\/(recipes\/\d+(?!\/watch)|brews\/)/}>
             Lots
           </Place>
+          <Place to="/compare">Compare</Place>
           <Place to="/watch" alsoAt={/^\/recipes\/\d+\/watch/}>
             Watch
           </Place>

@@ -29,6 +29,11 @@ export function Bench({ brews }: { brews: readonly BenchBrew[] }) {
   useShortcut('m', () => setMuted(!isMuted));
   useShortcut('1', brews.length > 1 ? () => activate(0) : null);
   useShortcut('2', brews.length > 1 ? () => activate(1) : null);
+  // Which of the two it is nobody has to know with a kettle in each hand.
+  useShortcut(
+    'o',
+    brews.length > 1 ? () => activate(brews.findIndex(({ key }) => key !== active?.key)) : null,
+  );
   if (!active) return null;
   const isCompact = brews.length > 1;
   // Once it is drained, abandoning stands beside saving.

@@ -45,6 +45,9 @@ function LayOut({ brewKey: key, versionId }: { brewKey: string; versionId: numbe
   const [address] = useSearchParams();
   const recipeId = Number(address.get('recipe'));
   const fromCard = address.get('from') === 'card';
+  // For one side of a comparison.
+  const [armId, comparisonId] = [Number(address.get('arm')), Number(address.get('comparison'))];
+  const letter = address.get('letter') ?? '';
   // On another grinder than the recipe's, to tell the two apart.
   const onGrinderId = Number(address.get('on'));
   const { data: session, isLoading: isSessionLoading } = useSessionQuery();
@@ -75,6 +78,7 @@ function LayOut({ brewKey: key, versionId }: { brewKey: string; versionId: numbe
         retainedG: kit.grinders.find(({ id }) => id === recipe.grinderId)?.retainedG ?? null,
         grinderId: recipe.grinderId,
         fromCard,
+        arm: armId > 0 ? { id: armId, comparisonId, letter } : null,
         grinderName: recipe.grinderName,
         grinderSetting: version.grinderSetting,
         secondSetting: version.secondSetting,
@@ -87,7 +91,7 @@ function LayOut({ brewKey: key, versionId }: { brewKey: string; versionId: numbe
         scale: { kind: 'none' },
       }),
     );
-  }, [dispatch, key, recipe, version, kit, roastBatchId, fromCard, onGrinderId]);
+  }, [dispatch, key, recipe, version, kit, roastBatchId, fromCard, onGrinderId, armId, comparisonId, letter]);
   if (isSessionLoading || isLoading || isKitLoading) return <Loading />;
   if (session && !session.person)
     return <Navigate to="/sign-in" state={{ from: pathname + search }} replace />;

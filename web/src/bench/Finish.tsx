@@ -36,6 +36,7 @@ export function Finish({ brew }: { brew: BenchBrew }) {
         roastBatchId: brew.roastBatchId,
         grinderId: brew.grinderId,
         fromCard: brew.fromCard,
+        comparisonArmId: brew.arm?.id ?? null,
         entries: entriesNow(brew),
         trace: trace ?? null,
         outflow: outflow ?? null,

@@ -46,6 +46,11 @@ export function Preparation({ brew, isActive }: { brew: BenchBrew; isActive: boo
         Before the clock{' '}
         <span className="font-normal text-quiet">P ticks the next, S skips it; Space starts anyway</span>
       </h2>
+      {brew.arm && (
+        <p className="mb-2 border-l-2 border-ink pl-3 text-small">
+          Arm {brew.arm.letter} of a comparison: pour it as you pour the others.
+        </p>
+      )}
       {brew.fromCard && (
         <p className="mb-2 border-l-2 border-ink pl-3 text-small">
           From the card alone: what the bench says is what{' '}

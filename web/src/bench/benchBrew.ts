@@ -35,6 +35,8 @@ export interface BenchBrew {
   grinderId: number | null;
   /** Whoever brews has the card alone: the bench says what the card says, and no more. */
   fromCard: boolean;
+  /** The arm of a comparison that it is brewed for; `null` for none. */
+  arm: BenchArm | null;
   grinderName: string;
   grinderSetting: number | null;
   secondSetting: number | null;
@@ -53,6 +55,13 @@ export interface BenchBrew {
   noteTyped: string | null;
   /** Counts the changes, so that the server can tell the newer state. */
   seq: number;
+}
+
+/** One side of a comparison, by its letter. */
+export interface BenchArm {
+  id: number;
+  comparisonId: number;
+  letter: string;
 }
 
 // A log that did not change is not folded again: the bench asks ten times a second.

@@ -12,7 +12,7 @@ import type { BoardGround } from '../board/forecaster';
 import { OUTFLOW_CHOICES, type OutflowChoice } from '../instruments/outflowChoices';
 import { SCALE_CHOICES, type ScaleChoice } from '../instruments/scaleChoices';
 import { THERMOMETER_CHOICES, type ThermometerChoice } from '../instruments/thermometerChoices';
-import type { BenchBrew } from './benchBrew';
+import type { BenchArm, BenchBrew } from './benchBrew';
 import { logOfKeptMarks } from './keptMarks';
 
 type Kept = Record<string, unknown>;
@@ -49,6 +49,7 @@ export function readKeptBrew(kept: unknown): BenchBrew | null {
     paper: words(kept['paper']),
     grinderId: isId(kept['grinderId']) ? kept['grinderId'] : null,
     fromCard: kept['fromCard'] === true,
+    arm: armOf(kept['arm']),
     grinderName: words(kept['grinderName']),
     noteTyped: typeof kept['noteTyped'] === 'string' ? kept['noteTyped'] : null,
     rinseG: number(kept['rinseG']) ?? 0,
@@ -72,6 +73,12 @@ export function readKeptBrew(kept: unknown): BenchBrew | null {
 function logOfKept(kept: unknown): BenchBrew['log'] | null {
   if (!Array.isArray(kept) || kept.some((entry) => entryFault(entry) !== null)) return null;
   return mergedLogs(kept as BrewEntry[]);
+}
+
+function armOf(kept: unknown): BenchArm | null {
+  if (!isObject(kept)) return null;
+  const { id, comparisonId, letter } = kept;
+  return isId(id) && isId(comparisonId) ? { id, comparisonId, letter: words(letter) } : null;
 }
 
 function words(value: unknown): string {

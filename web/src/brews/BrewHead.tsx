@@ -1,4 +1,5 @@
 import { Link, useNavigate } from 'react-router';
+import { armLetter } from '@vendu/core';
 import type { BrewView } from '@vendu/contract';
 import { AdditionsNote } from '../ui/AdditionsNote';
 import { Button, ButtonLink } from '../ui/Button';
@@ -36,6 +37,14 @@ export function BrewHead({ brew }: { brew: BrewView }) {
             {dayOf(brew.roastedOn)}
             {brew.fromCard && ', from the card alone'}
           </p>
+          {brew.comparisons.map(({ id: comparisonId, question, arm }) => (
+            <p key={comparisonId} className="caption">
+              Arm {armLetter(arm)} of{' '}
+              <Link to={`/compare/${comparisonId}`} className="underline underline-offset-3">
+                {question}
+              </Link>
+            </p>
+          ))}
           <AdditionsNote additions={brew.lot.additions} />
         </div>
         {!brew.isSetAside && (

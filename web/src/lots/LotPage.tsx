@@ -36,6 +36,7 @@ import { DUE_WORDS, ROAST_WORDS, SIGN_WORDS } from '../ui/words';
 import { elevationWords, processWords } from '@vendu/core';
 import { CardChanges } from '../publications/CardChanges';
 import { AdditionsNote } from '../ui/AdditionsNote';
+import { LotComparisons } from './LotComparisons';
 import { Kin } from './Kin';
 import { useKitQuery } from '../api/kitApi';
 import { useLotQuery } from '../api/lotsApi';
@@ -177,6 +178,7 @@ export function LotPage() {
               <LotMap lot={lot} kit={kit} recipeId={recipeWithBrews ?? null} />
             </section>
           )}
+          <LotComparisons lotId={id} hasRecipes={lot.recipes.length > 0} />
           <section>
             <h2 className="heading mb-3">Facts</h2>
             <Facts lot={lot} />

@@ -69,6 +69,7 @@ export const LAID_OUT: LaidOutBrew = {
   retainedG: null,
   grinderId: 1,
   fromCard: false,
+  arm: null,
   grinderName: 'Grinder',
   grinderSetting: 5.2,
   secondSetting: null,
@@ -162,6 +163,7 @@ export function brewView(changes: Partial<BrewView> = {}): BrewView {
   return {
     ...brewItem(),
     revision: 2,
+    comparisons: [],
     finesG: null,
     tailG: null,
     tailTdsPercent: null,

@@ -58,7 +58,7 @@ export const comparisons: Migration = {
       number INT NOT NULL,
       cups JSON NOT NULL,
       secret CHAR(22) CHARACTER SET ascii COLLATE ascii_bin NULL UNIQUE,
-      device CHAR(36) NULL,
+      device CHAR(32) NULL,
       UNIQUE KEY blind_places_number (blind_test_id, number),
       CONSTRAINT blind_places_of FOREIGN KEY (blind_test_id) REFERENCES blind_tests (id)
     )`,

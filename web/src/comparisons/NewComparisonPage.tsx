@@ -1,0 +1,167 @@
+import { useState } from 'react';
+import { skipToken } from '@reduxjs/toolkit/query';
+import { useNavigate, useSearchParams } from 'react-router';
+import { armDifferences, ARMS, type ComparedArm } from '@vendu/core';
+import { NewComparisonDto } from '@vendu/contract';
+import { useMakeComparisonMutation } from '../api/comparisonsApi';
+import { useLotsQuery } from '../api/lotsApi';
+import { useRecipeQuery } from '../api/recipesApi';
+import { troubleOf } from '../api/problem';
+import { Button, ButtonLink } from '../ui/Button';
+import { Loading } from '../ui/Loading';
+import { TroubleNotice } from '../ui/Notice';
+import { Unavailable } from '../ui/Unavailable';
+import { useChecked } from '../ui/useChecked';
+import { ArmPicker, armOf, type ChosenArm } from './ArmPicker';
+import { usualQuestion } from './comparisonWords';
+import { QuestionForm, type Question } from './QuestionForm';
+
+/** Asks a question of some versions: what is compared first, then what it is about. */
+export function NewComparisonPage() {
+  const [address] = useSearchParams();
+  const asked = Number(address.get('lot'));
+  const { data, error, isLoading, refetch } = useLotsQuery({});
+  if (isLoading) return <Loading />;
+  if (!data) return <Unavailable trouble={troubleOf(error)} onRetry={() => void refetch()} />;
+  const lots = data.lots;
+  const lotId = asked > 0 ? asked : lots[0]?.id;
+  if (lotId === undefined) {
+    return (
+      <div className="max-w-xl">
+        <h1 className="mb-2 text-title font-bold">New comparison</h1>
+        <p className="mb-4">There is no lot yet. A comparison is made of versions of its recipes.</p>
+        <ButtonLink to="/lots/new" weight="main">
+          Take in a lot
+        </ButtonLink>
+      </div>
+    );
+  }
+  return <NewComparison lots={lots} lotId={lotId} recipeId={Number(address.get('recipe')) || null} />;
+}
+
+function NewComparison({
+  lots,
+  lotId,
+  recipeId,
+}: {
+  lots: readonly { id: number; name: string }[];
+  lotId: number;
+  recipeId: number | null;
+}) {
+  const [arms, setArms] = useState<readonly ChosenArm[]>([
+    { lotId, recipeId, versionId: null },
+    { lotId, recipeId, versionId: null },
+  ]);
+  const [typed, setTyped] = useState<Partial<Question>>({});
+  const [make, { error, isLoading }] = useMakeComparisonMutation();
+  const navigate = useNavigate();
+  const { faultAt, troubleBelow, submit } = useChecked(NewComparisonDto, troubleOf(error), async (told) => {
+    const { data } = await make(told);
+    if (data) void navigate(`/compare/${data.id}`);
+    return data !== undefined;
+  });
+  const whole = useChosen(arms).filter((arm) => arm !== null);
+  const isWhole = whole.length === arms.length;
+  const asks =
+    typed.asks ??
+    (isWhole
+      ? armDifferences(whole)
+          .slice(0, 1)
+          .map(({ axis }) => axis)
+      : []);
+  const question: Question = {
+    asks,
+    question: typed.question ?? usualQuestion(asks),
+    matchedBy: typed.matchedBy ?? 'dial',
+    rounds: typed.rounds ?? 2,
+  };
+  const change = (place: number, changes: Partial<ChosenArm>) =>
+    setArms((now) => now.map((arm, index) => (index === place ? { ...arm, ...changes } : arm)));
+  return (
+    <form
+      noValidate
+      onSubmit={(event) =>
+        void submit(
+          event,
+          {
+            ...question,
+            asks: [...question.asks],
+            versionIds: arms.map(({ versionId }) => versionId ?? 0),
+          },
+          () => undefined,
+        )
+      }
+    >
+      <h1 className="text-title font-bold">New comparison</h1>
+      <p className="mb-4 text-quiet">
+        Two to four versions, in brewers and of lots as the question wants it.
+      </p>
+      <ul className="mb-3 border-t border-ink">
+        {arms.map((arm, place) => (
+          <ArmPicker
+            // By place: a version may be chosen twice before it is chosen rightly.
+            key={place}
+            arm={arm}
+            place={place}
+            lots={lots}
+            onChange={(changes) => change(place, changes)}
+            onRemove={
+              arms.length > ARMS.fewest
+                ? () => setArms((now) => now.filter((_, index) => index !== place))
+                : null
+            }
+          />
+        ))}
+      </ul>
+      {arms.length < ARMS.most && (
+        <Button
+          className="mb-6"
+          onClick={() =>
+            setArms((now) => [...now, { lotId, recipeId: now.at(-1)?.recipeId ?? null, versionId: null }])
+          }
+        >
+          Add an arm
+        </Button>
+      )}
+      {faultAt['versionIds'] !== undefined && isWhole && (
+        <p role="alert" className="mb-4 text-small font-medium text-alarm">
+          {faultAt['versionIds']}
+        </p>
+      )}
+      {isWhole ? (
+        <>
+          <QuestionForm
+            arms={whole}
+            value={question}
+            onChange={(changes) => setTyped((now) => ({ ...now, ...changes }))}
+            faultAt={faultAt}
+          />
+          <TroubleNotice trouble={troubleBelow} />
+          <Button type="submit" weight="main" className="mt-6 h-11" disabled={isLoading}>
+            Save
+          </Button>
+        </>
+      ) : (
+        <p className="text-small text-quiet">
+          Choose a version for each arm: its design is looked through then.
+        </p>
+      )}
+    </form>
+  );
+}
+
+/** What stands behind each choice; `null` until it is whole and there. As many are asked for as there may be arms. */
+function useChosen(arms: readonly ChosenArm[]): (ComparedArm | null)[] {
+  const idOf = (place: number) => arms[place]?.recipeId ?? skipToken;
+  const [a, b, c, d] = [
+    useRecipeQuery(idOf(0)),
+    useRecipeQuery(idOf(1)),
+    useRecipeQuery(idOf(2)),
+    useRecipeQuery(idOf(3)),
+  ];
+  const recipes = [a, b, c, d].map(({ currentData }) => currentData);
+  return arms.map(({ versionId }, place) => {
+    const recipe = recipes[place];
+    return recipe && versionId !== null ? armOf(recipe, versionId) : null;
+  });
+}
