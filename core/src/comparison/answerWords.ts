@@ -41,9 +41,7 @@ export function answerWords({
       ...notTheSameWords(results),
       ...turnWords(results),
       ...stagesWords(results),
-      ...faults
-        .filter(({ isConfounding }) => isConfounding)
-        .map(({ what }) => `It may be about this instead. ${what}`),
+      ...confoundedWords(faults),
       ...faults.filter(({ kind }) => kind === 'one-brew-each').map(({ what }) => what),
       ...meterWords(results, meter),
     ],
@@ -101,6 +99,15 @@ function pairWords({ better, worse, agreeing, of, apart }: ArmPair, names: reado
   return apart
     ? `${said} by ${apart.mean.toFixed(1)} points (${apart.low.toFixed(1)} to ${apart.high.toFixed(1)})`
     : `${said} for ${agreeing} of ${of}`;
+}
+
+/** All of them in one sentence: what to do about each stands with the design. */
+function confoundedWords(faults: readonly DesignFault[]): string[] {
+  const instead = [...new Set(faults.flatMap((fault) => fault.instead ?? []))];
+  if (instead.length === 0) return [];
+  const last = instead.at(-1) ?? '';
+  const said = instead.length === 1 ? last : `${instead.slice(0, -1).join(', ')} or ${last}`;
+  return [`It may be about ${said} instead: see the design.`];
 }
 
 function tooFewWords(results: readonly StageResult[]): string[] {

@@ -1,6 +1,7 @@
 import { formatClock } from '../quantity/duration.js';
+import { formatRatio } from '../quantity/ratio.js';
 import { planChanges, type PlanChange } from '../plan/planChanges.js';
-import { planWaterG, type BrewPlan } from '../plan/plan.js';
+import { planRatio, planWaterG, roundToTenth, type BrewPlan } from '../plan/plan.js';
 import type { ComparedAxis } from '../vocabulary.js';
 import type { ComparedArm } from './arms.js';
 
@@ -35,21 +36,62 @@ const AXIS_OF: Record<PlanChange['figure'], ComparedAxis | null> = {
 
 /**
  * In what the arms differ by what is planned: kit, lot and plan. Pours that are the same shares of the water at the same
- * times are the same pours, whatever the dose.
+ * times are the same pours, whatever the dose; figures that a bench does not tell apart are alike.
  */
 export function armDifferences(arms: readonly ComparedArm[]): ArmDifference[] {
-  const told: ArmDifference[] = [
+  const plans = arms.map(({ plan }) => plan);
+  const named: ArmDifference[] = [
     { axis: 'lot', values: arms.map(({ lotName }) => lotName) },
     { axis: 'brewer', values: arms.map(({ brewerName }) => brewerName) },
     { axis: 'paper', values: arms.map(({ paperName }) => paperName) },
     { axis: 'water', values: arms.map(({ waterName }) => (waterName === '' ? 'not said' : waterName)) },
     { axis: 'grinder', values: arms.map(({ grinderName }) => grinderName) },
-    ...ofPlans(arms.map(({ plan }) => plan)),
-    { axis: 'bloom', values: arms.map(({ plan }) => bloomWords(plan)) },
-    { axis: 'pours', values: arms.map(({ plan }) => pourWords(plan)) },
-    { axis: 'end', values: arms.map(({ plan }) => endWords(plan)) },
+    { axis: 'end', values: plans.map(endWords) },
   ];
-  return told.filter(({ values }) => new Set(values).size > 1);
+  return [
+    ...named.filter(({ values }) => new Set(values).size > 1),
+    ...ofPlans(plans).filter(({ axis }) => axis !== 'dose' && axis !== 'ratio'),
+    ...measured(
+      'dose',
+      plans,
+      ({ doseG }) => [doseG],
+      ({ doseG }) => `${roundToTenth(doseG)} g`,
+    ),
+    ...measured(
+      'ratio',
+      plans,
+      (plan) => [planRatio(plan)],
+      (plan) => formatRatio(planRatio(plan)),
+    ),
+    ...measured('bloom', plans, bloomFigures, bloomWords),
+    ...measured('pours', plans, pourFigures, pourWords),
+  ];
+}
+
+/** Closer than this, as a share of the larger, and two figures are one at a bench (common practice). */
+const ALIKE = 0.03;
+/** The same of times and shares of the water: a few of them are small, s and points. */
+const ALIKE_BY = 3;
+
+/** Something that is measured: alike where its figures lie close together in all arms. */
+function measured(
+  axis: ComparedAxis,
+  plans: readonly BrewPlan[],
+  figures: (plan: BrewPlan) => number[],
+  words: (plan: BrewPlan) => string,
+): ArmDifference[] {
+  const [first, ...others] = plans.map(figures);
+  const isAlike = others.every(
+    (other) =>
+      other.length === first?.length &&
+      other.every((value, index) => isClose(value, first[index] ?? 0, axis)),
+  );
+  return isAlike ? [] : [{ axis, values: plans.map(words) }];
+}
+
+function isClose(a: number, b: number, axis: ComparedAxis): boolean {
+  const apart = Math.abs(a - b);
+  return axis === 'dose' || axis === 'ratio' ? apart <= ALIKE * Math.max(a, b) : apart <= ALIKE_BY;
 }
 
 function ofPlans(plans: readonly BrewPlan[]): ArmDifference[] {
@@ -70,8 +112,20 @@ function ofPlans(plans: readonly BrewPlan[]): ArmDifference[] {
   });
 }
 
-/** Of the water, in whole percent: what is left of the pours when dose and ratio are taken out. */
-const share = (amountG: number, plan: BrewPlan) => `${Math.round((100 * amountG) / planWaterG(plan))} %`;
+/** Of the water, in percent: what is left of the pours when dose and ratio are taken out. */
+const sharePercent = (amountG: number, plan: BrewPlan) => (100 * amountG) / planWaterG(plan);
+const share = (amountG: number, plan: BrewPlan) => `${Math.round(sharePercent(amountG, plan))} %`;
+
+function bloomFigures(plan: BrewPlan): number[] {
+  const [first, second] = plan.pours;
+  return first?.isBloom ? [sharePercent(first.amountG, plan), second?.startS ?? 0] : [];
+}
+
+function pourFigures(plan: BrewPlan): number[] {
+  return plan.pours
+    .filter(({ isBloom }) => !isBloom)
+    .flatMap(({ startS, amountG }) => [startS, sharePercent(amountG, plan)]);
+}
 
 function bloomWords(plan: BrewPlan): string {
   const [first, second] = plan.pours;

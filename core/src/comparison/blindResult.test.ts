@@ -183,6 +183,23 @@ describe('the answer of a test', () => {
     expect(say([hot!]).answers[0]).toContain('A, Tarn cone before B, Fen flat by 2.4 points (1.6 to 3.1)');
   });
 
+  it('of a confounded design says what it may be about instead, in one sentence', () => {
+    const results = blindResult({
+      method: 'triangle',
+      arms: 2,
+      alpha: 0.05,
+      answers: [{ stage: 'hot', opened: told(11, 1) }],
+    });
+    const fault = { kind: 'differs-besides' as const, isConfounding: true, what: '', todo: '' };
+    const faults = [
+      { ...fault, instead: 'the dose' },
+      { ...fault, instead: 'the kettle' },
+      { ...fault, instead: 'the dose' },
+    ];
+    const { mayNotSay } = answerWords({ results, names: NAMES, faults, meter: null });
+    expect(mayNotSay).toContain('It may be about the dose or the kettle instead: see the design.');
+  });
+
   it('says what the meter has to say to it', () => {
     const results = blindResult({
       method: 'triangle',

@@ -104,6 +104,8 @@ export function blindResult({
     stage,
     answers: opened.length,
     ...figuresOf(method, arms, alpha, opened),
+    // As the strictest of the stages is held to it.
+    powerAtHalf: powerOf(method, alpha / given.length, opened.length),
   }));
   const adjusted = holmAdjusted(stages.map(({ pValue }) => pValue));
   return stages.map((result, index) => {
@@ -140,19 +142,23 @@ function countTold(opened: readonly OpenedAnswer[]): number {
   return Math.max(right, ...votes);
 }
 
-type Found = Pick<StageResult, 'pValue' | 'powerAtHalf' | 'figures'>;
+type Found = Pick<StageResult, 'pValue' | 'figures'>;
+
+function powerOf(method: BlindMethod, alpha: number, assessors: number): number | null {
+  if (method === 'ranking' || method === 'scores') return null;
+  return blindPower({ method, alpha, noticing: HALF_NOTICE, assessors });
+}
 
 function figuresOf(method: BlindMethod, arms: number, alpha: number, opened: readonly OpenedAnswer[]): Found {
   if (method === 'ranking' || method === 'scores') return ofPoints(method, arms, alpha, opened);
-  const powerAtHalf = blindPower({ method, alpha, noticing: HALF_NOTICE, assessors: opened.length });
-  return { ...(method === 'paired' ? ofVotes(alpha, opened) : ofTold(method, alpha, opened)), powerAtHalf };
+  return method === 'paired' ? ofVotes(alpha, opened) : ofTold(method, alpha, opened);
 }
 
 function ofTold(
   method: Exclude<DiscriminationMethod, 'paired'>,
   alpha: number,
   opened: readonly OpenedAnswer[],
-): Omit<Found, 'powerAtHalf'> {
+): Found {
   const right = opened.filter((answer) => answer.kind === 'told' && answer.isRight).length;
   const guessing = GUESSING[method];
   const noticing = (share: number) => Math.max(0, (share - guessing) / (1 - guessing));
@@ -169,7 +175,7 @@ function ofTold(
   };
 }
 
-function ofVotes(alpha: number, opened: readonly OpenedAnswer[]): Omit<Found, 'powerAtHalf'> {
+function ofVotes(alpha: number, opened: readonly OpenedAnswer[]): Found {
   const votes = [0, 1].map(
     (arm) => opened.filter((answer) => answer.kind === 'preferred' && answer.arm === arm).length,
   );
@@ -201,7 +207,6 @@ function ofPoints(
   const meanOf = (arm: number) => mean(scores.map((row) => row[arm] ?? 0));
   return {
     pValue,
-    powerAtHalf: null,
     figures: {
       kind: isRanking ? 'ranked' : 'scored',
       means: Array.from({ length: arms }, (_, arm) => (isRanking ? arms + 1 - meanOf(arm) : meanOf(arm))),

@@ -24,6 +24,8 @@ export interface DesignFault {
   kind: DesignFaultKind;
   /** The answer would be about this too: two things moved at once. */
   isConfounding: boolean;
+  /** What the answer may be about instead of what was asked: `the dose`. */
+  instead?: string;
   what: string;
   todo: string;
 }
@@ -72,7 +74,8 @@ function planFaults({ asks, arms, matchedBy, rounds }: ComparisonDesign): Design
     ...besides.map(({ axis, values }) => ({
       kind: 'differs-besides' as const,
       isConfounding: true,
-      what: `Besides ${axesWords(asks)}, ${AXIS_WORDS[axis]} differs: ${byArm(values)}.`,
+      instead: axesWords([axis]),
+      what: `Not alike in ${axesWords([axis])} either: ${byArm(values)}.`,
       todo: `Give all arms the same ${AXIS_WORDS[axis]}, or ask about it too.`,
     })),
     ...(asksKit && matchedBy === 'dial' && !asks.includes('grind')
@@ -128,6 +131,7 @@ function handsFault(arms: readonly ComparedArm[]): DesignFault[] {
     {
       kind: 'other-hands',
       isConfounding: true,
+      instead: 'the hands',
       what: `Other hands poured: ${byArm(hands)}.`,
       todo: 'Have the same hands brew all arms, or each pair of hands brew every arm as often.',
     },
@@ -141,6 +145,7 @@ function doseFault(arms: readonly ComparedArm[]): DesignFault[] {
     {
       kind: 'other-dose',
       isConfounding: true,
+      instead: 'the dose',
       what: `Doses came out unequal: ${byArm(
         arms.map(({ brews }) => `${roundToTenth(meanOf(brews.map(({ doseG }) => doseG)))} g`),
       )}.`,
@@ -156,6 +161,7 @@ function ageFault(arms: readonly ComparedArm[]): DesignFault[] {
     {
       kind: 'roast-age',
       isConfounding: true,
+      instead: 'the age of the roast',
       what: `The roasts were of other ages: ${byArm(ages.map((age) => `${Math.round(age)} days`))}.`,
       todo: 'Brew all arms from roasts of the same week.',
     },
@@ -172,7 +178,11 @@ function dayFault(arms: readonly ComparedArm[]): DesignFault[] {
     {
       kind: 'other-day',
       isConfounding: true,
-      what: `${lonely.join(' and ')} was brewed on a day when another arm was not.`,
+      instead: 'the day',
+      what:
+        lonely.length === arms.length
+          ? 'The arms were not brewed on one day.'
+          : `${lonely.join(' and ')} ${lonely.length === 1 ? 'was' : 'were'} brewed on a day when another arm was not.`,
       todo: 'Brew every arm again on each day that anything is compared.',
     },
   ];
@@ -191,6 +201,7 @@ function orderFault(arms: readonly ComparedArm[]): DesignFault[] {
     {
       kind: 'order-alike',
       isConfounding: true,
+      instead: 'the order',
       what: `${armLetter(firsts[0] ?? 0)} was always brewed first.`,
       todo: 'Turn the order from round to round.',
     },
@@ -213,6 +224,7 @@ function matchFaults(arms: readonly ComparedArm[], matchedBy: Exclude<GrindMatch
       {
         kind: 'not-matched',
         isConfounding: true,
+        instead: 'the grind',
         what: `Not matched by ${matchedBy}: ${armLetter(index + 1)} came ${size} ${apart.difference > 0 ? way[0] : way[1]} than A.`,
         todo: `Grind ${armLetter(index + 1)} ${apart.difference > 0 ? 'coarser' : 'finer'} and brew it again.`,
       },

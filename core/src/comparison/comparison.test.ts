@@ -84,6 +84,15 @@ describe('what differs between arms', () => {
     );
   });
 
+  it('does not name what a bench does not tell apart', () => {
+    const near: BrewPlan = {
+      ...PLAN,
+      doseG: PLAN.doseG * 1.02,
+      pours: PLAN.pours.map((pour, index) => ({ ...pour, startS: pour.startS + (index > 0 ? 2 : 0) })),
+    };
+    expect(armDifferences([arm(), arm({ plan: near })])).toEqual([]);
+  });
+
   it('holds a third arm against the first', () => {
     const [only] = armDifferences([arm(), arm(), arm({ plan: { ...PLAN, kettleC: 96 } })]);
     expect(only).toEqual({ axis: 'temperature', values: ['93 °C', '93 °C', '96 °C'] });

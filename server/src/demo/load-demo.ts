@@ -50,6 +50,7 @@ import { inventCups } from './invent-cups.js';
 import { inventRecord } from './invent-record.js';
 import { inventSheets } from './invent-sheets.js';
 import { loadCards } from './load-cards.js';
+import { loadComparisons } from './load-comparisons.js';
 import { loadExpectations } from './load-expectations.js';
 import { loadHomeResults } from './load-home-results.js';
 import { loadKit, type DemoKit } from './load-kit.js';
@@ -94,6 +95,7 @@ export async function loadDemo(sequelize: Sequelize): Promise<boolean> {
       random: seededRandom(SEED),
     };
     for (const lot of [...DEMO_LOTS, ...WATCHED_LOTS, ...YEAR_LOTS]) await loadLot(sequelize, lot, ground);
+    await loadComparisons(people);
     await refreshLotProgress(sequelize);
   });
   await keepEvidenceOfFinished(sequelize);
@@ -204,7 +206,8 @@ async function loadRecipe(
     later.findLast((each) => each.roastedOn <= dateDaysAgo(daysAgo)) ?? batch;
   for (const [index, brew] of lot.brews.entries()) {
     version = await versionFor(brew, version, ground);
-    await loadBrew({ ...common, brew, index: firstIndex + index, version, batch: batchOf(brew) });
+    const brewed = await brewedVersion(brew, version);
+    await loadBrew({ ...common, brew, index: firstIndex + index, version: brewed, batch: batchOf(brew) });
     if (lot.supersedes?.afterBrew === index) {
       const { daysAgo } = lot.supersedes;
       const before = { ...lot, reached: 'published' as const, publishedDaysAgo: daysAgo };
@@ -233,6 +236,16 @@ async function versionFor(
     createdBy: at(ground.people, brew.by).id,
     createdAt: momentDaysAgo(brew.daysAgo, 8),
   });
+}
+
+/** An earlier version may be brewed again beside the newest. */
+async function brewedVersion(
+  { ofVersion }: DemoBrew,
+  newest: RecipeVersionModel,
+): Promise<RecipeVersionModel> {
+  if (ofVersion === undefined) return newest;
+  const { recipeId } = newest;
+  return RecipeVersionModel.findOne({ where: { recipeId, number: ofVersion }, rejectOnEmpty: true });
 }
 
 async function loadBrew({
@@ -280,7 +293,7 @@ async function loadBrew({
     recipeVersionId: version.id,
     roastBatchId: batch.id,
     brewedBy: personId,
-    startedAt: momentDaysAgo(brew.daysAgo, 9),
+    startedAt: momentDaysAgo(brew.daysAgo, brew.hour ?? 9),
     plan,
     steps: invented.steps,
     fromCard: brew.fromCard ?? false,

@@ -28,6 +28,10 @@ export interface DemoBrew {
   by: number;
   /** The change that made the version brewed; `null` to brew the newest one again. */
   change: DemoChange | null;
+  /** The number of an earlier version, brewed again to compare; else the newest. */
+  ofVersion?: number;
+  /** Hour of the day, UTC; nine where left out. */
+  hour?: number;
   /** The beverage was not weighed, as happens. */
   unweighed?: boolean;
   skippedAgitation?: boolean;

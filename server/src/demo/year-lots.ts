@@ -232,6 +232,14 @@ export const YEAR_LOTS: DemoLot[] = [
         tastings: tasted('fig, malt', { acidity: 4, sweetness: 6, body: 5, clarity: 5 }),
         verdict: { verdict: 'close', reason: 'There it comes.' },
       },
+      // The three of them beside each other: for the comparison.
+      ...[1, 2, 3].map((ofVersion, turn) => ({
+        daysAgo: 1,
+        hour: 13 + turn,
+        by: 1,
+        change: null,
+        ofVersion,
+      })),
     ],
   },
   {
@@ -280,6 +288,14 @@ export const YEAR_LOTS: DemoLot[] = [
         tastings: tasted('hazelnut, raisin', { sweetness: 7, body: 6, bitterness: 3 }),
         verdict: ON_AIM,
       },
+      // Against each other on one day, in turned order: for the comparison.
+      ...[2, 1, 1, 2].map((ofVersion, turn) => ({
+        daysAgo: 3,
+        hour: 9 + turn,
+        by: 2,
+        change: null,
+        ofVersion,
+      })),
     ],
   },
   {

@@ -1,4 +1,4 @@
-import { answerWords, armLetter, figureApart, type DesignFault } from '@vendu/core';
+import { armLetter, type DesignFault } from '@vendu/core';
 import type { BlindTestView, ComparisonView } from '@vendu/contract';
 import { useEndBlindMutation, useLookAtBlindMutation, useOpenBlindMutation } from '../api/comparisonsApi';
 import { troubleOf } from '../api/problem';
@@ -7,6 +7,7 @@ import { dayAndTimeOf } from '../ui/dates';
 import { Fold } from '../ui/Fold';
 import { listed } from '../ui/listed';
 import { TroubleNotice } from '../ui/Notice';
+import { saidOf } from './answer';
 import { OpenedCups } from './OpenedCups';
 import { Places } from './Places';
 import { Pouring } from './Pouring';
@@ -41,26 +42,12 @@ export function BlindTest({ comparison, test, faults, isLead }: Props) {
 }
 
 function Answer({ comparison, test, faults }: Omit<Props, 'isLead'>) {
-  const arms = test.arms.flatMap((place) => comparison.arms[place] ?? []);
-  const names = test.arms.map((place) => `${armLetter(place)} (${comparison.arms[place]?.brewerName ?? ''})`);
-  const [first, second, third] = arms;
-  const isPair = first !== undefined && second !== undefined && third === undefined;
-  const { answers, mayNotSay } = answerWords({
-    results: test.results ?? [],
-    names,
-    faults,
-    meter: isPair
-      ? {
-          strength: figureApart(first, second, 'tdsPercent'),
-          yieldPoints: figureApart(first, second, 'yieldPercent'),
-        }
-      : null,
-  });
+  const { answers, mayNotSay } = saidOf(comparison, test, faults);
   return (
     <>
       {answers.length === 0 && <p>Opened before anybody had answered.</p>}
       {answers.map((answer) => (
-        <p key={answer} className="mb-1 max-w-3xl">
+        <p key={answer} className="mb-1 max-w-3xl text-large leading-snug">
           {answer}
         </p>
       ))}

@@ -1,3 +1,4 @@
+import { Check } from 'lucide-react';
 import { armLetter, brewingOrder } from '@vendu/core';
 import type { ComparisonArmView, ComparisonView } from '@vendu/contract';
 import { ButtonLink } from '../ui/Button';
@@ -36,11 +37,7 @@ export function BrewingOrder({ comparison }: { comparison: ComparisonView }) {
             >
               {letter}
               <span className="sr-only">{isDone ? ', brewed' : isNext ? ', next' : ''}</span>
-              {isDone && (
-                <span aria-hidden className="text-tiny leading-none font-normal">
-                  brewed
-                </span>
-              )}
+              {isDone && <Check aria-hidden size={14} />}
             </li>
           );
         })}

@@ -27,6 +27,9 @@ function Comparison({ comparison }: { comparison: ComparisonView }) {
   const isLead = useSessionQuery().data?.person?.role === 'lead';
   const { question, asks, made, arms } = comparison;
   const faults = checkDesign(comparison);
+  const tasted = <BlindTests comparison={comparison} faults={faults} isLead={isLead} />;
+  // The answer is what the question was asked for.
+  const isAnswered = comparison.tests.some(({ results }) => results !== null);
   return (
     <>
       <header className="mb-5 border-b border-ink pb-4">
@@ -35,11 +38,12 @@ function Comparison({ comparison }: { comparison: ComparisonView }) {
           About {axesWords(asks)}; asked by {made.by}, {dayOf(made.at)}
         </p>
       </header>
-      <ArmsTable comparison={comparison} differences={armDifferences(arms)} />
-      <div className="mt-8 grid grid-cols-1 gap-x-10 gap-y-8 lg:grid-cols-[minmax(0,1fr)_22rem]">
+      <div className="grid grid-cols-1 gap-x-10 gap-y-8 lg:grid-cols-[minmax(0,1fr)_20rem]">
         <div className="flex min-w-0 flex-col gap-8">
+          {isAnswered && tasted}
+          <ArmsTable comparison={comparison} differences={armDifferences(arms)} />
           <BrewingOrder comparison={comparison} />
-          <BlindTests comparison={comparison} faults={faults} isLead={isLead} />
+          {!isAnswered && tasted}
         </div>
         <div className="flex flex-col gap-8">
           <section>

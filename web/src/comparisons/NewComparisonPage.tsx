@@ -1,20 +1,19 @@
 import { useState } from 'react';
-import { skipToken } from '@reduxjs/toolkit/query';
 import { useNavigate, useSearchParams } from 'react-router';
-import { armDifferences, ARMS, type ComparedArm } from '@vendu/core';
+import { armDifferences, ARMS } from '@vendu/core';
 import { NewComparisonDto } from '@vendu/contract';
 import { useMakeComparisonMutation } from '../api/comparisonsApi';
 import { useLotsQuery } from '../api/lotsApi';
-import { useRecipeQuery } from '../api/recipesApi';
 import { troubleOf } from '../api/problem';
 import { Button, ButtonLink } from '../ui/Button';
 import { Loading } from '../ui/Loading';
 import { TroubleNotice } from '../ui/Notice';
 import { Unavailable } from '../ui/Unavailable';
 import { useChecked } from '../ui/useChecked';
-import { ArmPicker, armOf, type ChosenArm } from './ArmPicker';
+import { ArmPicker } from './ArmPicker';
 import { usualQuestion } from './comparisonWords';
 import { QuestionForm, type Question } from './QuestionForm';
+import { useChosenArms, type ChosenArm } from './useChosenArms';
 
 /** Asks a question of some versions: what is compared first, then what it is about. */
 export function NewComparisonPage() {
@@ -60,7 +59,8 @@ function NewComparison({
     if (data) void navigate(`/compare/${data.id}`);
     return data !== undefined;
   });
-  const whole = useChosen(arms).filter((arm) => arm !== null);
+  const shown = useChosenArms(arms);
+  const whole = shown.flatMap(({ compared }) => compared ?? []);
   const isWhole = whole.length === arms.length;
   const asks =
     typed.asks ??
@@ -86,7 +86,7 @@ function NewComparison({
           {
             ...question,
             asks: [...question.asks],
-            versionIds: arms.map(({ versionId }) => versionId ?? 0),
+            versionIds: shown.map(({ versionId }) => versionId ?? 0),
           },
           () => undefined,
         )
@@ -97,11 +97,11 @@ function NewComparison({
         Two to four versions, in brewers and of lots as the question wants it.
       </p>
       <ul className="mb-3 border-t border-ink">
-        {arms.map((arm, place) => (
+        {shown.map((each, place) => (
           <ArmPicker
             // By place: a version may be chosen twice before it is chosen rightly.
             key={place}
-            arm={arm}
+            shown={each}
             place={place}
             lots={lots}
             onChange={(changes) => change(place, changes)}
@@ -117,7 +117,7 @@ function NewComparison({
         <Button
           className="mb-6"
           onClick={() =>
-            setArms((now) => [...now, { lotId, recipeId: now.at(-1)?.recipeId ?? null, versionId: null }])
+            setArms((now) => [...now, { lotId: now.at(-1)?.lotId ?? lotId, recipeId: null, versionId: null }])
           }
         >
           Add an arm
@@ -148,20 +148,4 @@ function NewComparison({
       )}
     </form>
   );
-}
-
-/** What stands behind each choice; `null` until it is whole and there. As many are asked for as there may be arms. */
-function useChosen(arms: readonly ChosenArm[]): (ComparedArm | null)[] {
-  const idOf = (place: number) => arms[place]?.recipeId ?? skipToken;
-  const [a, b, c, d] = [
-    useRecipeQuery(idOf(0)),
-    useRecipeQuery(idOf(1)),
-    useRecipeQuery(idOf(2)),
-    useRecipeQuery(idOf(3)),
-  ];
-  const recipes = [a, b, c, d].map(({ currentData }) => currentData);
-  return arms.map(({ versionId }, place) => {
-    const recipe = recipes[place];
-    return recipe && versionId !== null ? armOf(recipe, versionId) : null;
-  });
 }

@@ -131,9 +131,8 @@ function Cost({ arms, rounds }: { arms: readonly ComparedArm[]; rounds: number }
       <span className="reading">{brews}</span> brews, <span className="reading">{coffeeG} g</span>,{' '}
       <span className="reading text-time">{aloneMin} min</span> one after the other or{' '}
       <span className="reading text-time">{twoAtOnceMin} min</span> two at once. Of ten such comparisons eight
-      find <span className="reading text-strength">{strength.toFixed(2)} %</span> of strength and{' '}
-      <span className="reading text-time">{Math.round(drain)} s</span> of drain time; tasters find what they
-      find.
+      tell apart by the meter <span className="reading text-strength">{strength.toFixed(2)} %</span> of
+      strength and <span className="reading text-time">{Math.round(drain)} s</span> of drain time.
     </p>
   );
 }

@@ -45,6 +45,9 @@ export function StageForm({ place, stage, secret, device }: Props) {
       }}
     >
       <h1 className="text-title leading-tight font-bold">{askedOf(place.method, place.asksFor)}</h1>
+      {place.answered.length > 0 && (
+        <p className="text-large">Wait until the cups are {stage}, then taste them again.</p>
+      )}
       {place.method === 'duo-trio' && <p>The cup without a number, on the left, is the known one.</p>}
       {place.method === 'ranking' ? (
         <CupRanks codes={codes} ranked={answer.ranked ?? []} onChange={(ranked) => setAnswer({ ranked })} />
