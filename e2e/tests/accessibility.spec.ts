@@ -69,6 +69,9 @@ for (const [name, path, landmark] of [
 for (const [name, path, landmark] of [
   ['today', '/today', /^Today/],
   ['lots', '/lots', /^Lots/],
+  ['compare', '/compare', /^Compare/],
+  ['new comparison', '/compare/new?lot=2', 'New comparison'],
+  ['comparison', '/compare/1', 'Cone or flat bottom for the card?'],
   ['watch', '/watch', /^Watch/],
   ['watched recipe', '/recipes/6/watch', /went off$/],
   ['report', '/reports/dial-in', 'To a recipe'],

@@ -10,6 +10,7 @@ import type {
 } from '@vendu/contract';
 import type { TastingStage } from '@vendu/core';
 import { api } from './api';
+import { lotTags } from './tags';
 import { showing } from './showing';
 
 const comparisonQueries = api.injectEndpoints({
@@ -20,7 +21,11 @@ const comparisonQueries = api.injectEndpoints({
     }),
     comparison: build.query<ComparisonView, number>({
       query: (id) => `comparisons/${id}`,
-      providesTags: (_, __, id) => [{ type: 'Comparison', id }, 'Brew'],
+      // Whatever is brewed, read or tasted of its lots.
+      providesTags: (comparison, _, id) => [
+        { type: 'Comparison', id },
+        ...(comparison?.arms ?? []).flatMap(({ lotId }) => lotTags(lotId)),
+      ],
     }),
   }),
 });

@@ -97,12 +97,18 @@ function ArmHead({ arm, place, hasLots }: { arm: ComparisonArmView; place: numbe
   return (
     <span className="flex flex-col gap-1">
       <span className="text-[2rem] leading-none font-bold">{letter}</span>
-      <Link to={`/recipes/${arm.recipeId}`} className="font-semibold underline-offset-3 hover:underline">
+      <Link
+        to={`/recipes/${arm.recipeId}`}
+        className="flex min-h-6 items-center font-semibold underline-offset-3 hover:underline"
+      >
         {arm.brewerName}, version {arm.versionNumber}
       </Link>
       <Link
         to={`/lots/${arm.lotId}`}
-        className={classes('caption underline-offset-3 hover:underline', hasLots && 'font-semibold')}
+        className={classes(
+          'caption flex min-h-6 items-center underline-offset-3 hover:underline',
+          hasLots && 'font-semibold',
+        )}
       >
         {arm.lotName}
       </Link>
@@ -114,7 +120,11 @@ function ArmHead({ arm, place, hasLots }: { arm: ComparisonArmView; place: numbe
             ? '1 brew'
             : `${arm.brews.length} brews`}
         {arm.brews.map(({ id, number }) => (
-          <Link key={id} to={`/brews/${id}`} className="ml-2 underline underline-offset-3">
+          <Link
+            key={id}
+            to={`/brews/${id}`}
+            className="ml-2 inline-flex min-h-6 min-w-6 items-center justify-center underline underline-offset-3"
+          >
             {number}
           </Link>
         ))}

@@ -1,0 +1,225 @@
+import { expect, test, type Page } from '@playwright/test';
+import type { ComparisonView, RecipeView } from '@vendu/contract';
+import { expectClean } from '../support/axe';
+import { signIn } from '../support/people';
+import { chooseKit, startRecipe } from '../support/work';
+
+/** A second version of a recipe, changed in one or more things. */
+async function newVersion(page: Page, recipe: RecipeView, changes: object): Promise<RecipeView> {
+  const data = {
+    basedOn: recipe.versions[0]?.number,
+    plan: { ...recipe.versions[0]?.plan, ...changes },
+    note: '',
+  };
+  const answer = await page.request.post(`/api/recipes/${recipe.id}/versions`, { data });
+  return (await answer.json()) as RecipeView;
+}
+
+const lotName = (words: string) => `${words} ${crypto.randomUUID().slice(0, 8)}`;
+
+/** Marks every step of what lies on the bench and saves it. */
+async function brewThrough(page: Page): Promise<void> {
+  await expect(page.getByText('Before the clock')).toBeVisible();
+  for (;;) {
+    await page.keyboard.press('Space');
+    const save = page.getByRole('button', { name: 'Save the brew and weigh it' });
+    await expect(save.or(page.getByRole('button', { name: / now/ })).first()).toBeVisible();
+    if (await save.isVisible()) return save.press('Enter');
+  }
+}
+
+test('a wrong design is caught before anything is brewed, and its arms are brewed in turned order', async ({
+  page,
+}) => {
+  await signIn(page, 'barista');
+  const name = lotName('Compared');
+  const first = await startRecipe(page, name);
+  const plan = first.versions[0]!.plan;
+  await newVersion(page, first, { grindUm: plan.grindUm - 80, kettleC: plan.kettleC + 3 });
+
+  await page.goto(`/lots/${first.lot.id}`);
+  await page.getByRole('link', { name: 'Compare versions' }).click();
+  const about = page.getByRole('group', { name: 'It is about' });
+  await expect(about.getByRole('button', { pressed: true })).toHaveCount(1);
+  // Whichever of the two it is about, the other one confounds it.
+  if ((await about.getByRole('button', { pressed: true }).textContent()) !== 'Grind') {
+    await about.getByRole('button', { name: 'Kettle' }).click();
+    await about.getByRole('button', { name: 'Grind' }).click();
+  }
+  await expect(page.getByText(/^Not alike in the kettle either: A/)).toBeVisible();
+  await expect(page.getByText('Give all arms the same kettle, or ask about it too.')).toBeVisible();
+  await expectClean(page);
+  await page.getByLabel('Question').fill('');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText('Question is required.')).toBeVisible();
+
+  // The version with the kettle left alone answers it.
+  const recipe = (await (await page.request.get(`/api/recipes/${first.id}`)).json()) as RecipeView;
+  await newVersion(page, recipe, { grindUm: plan.grindUm - 80, kettleC: plan.kettleC });
+  await page.reload();
+  await chooseKit(page, 'Version of A', 'Version 1');
+  await chooseKit(page, 'Version of B', 'Version 3');
+  await expect(page.getByText('Sound: nothing differs but what is asked about.')).toBeVisible();
+  await page.getByLabel('Question').fill('Finer or not?');
+  await page.getByRole('radio', { name: '1', exact: true }).click();
+  await expect(page.getByText(/^One brew of each arm/)).toBeVisible();
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByRole('heading', { name: 'Finer or not?' })).toBeVisible();
+  const address = page.url();
+
+  const order = page.getByRole('list', { name: 'Brewing order' });
+  for (const letter of ['A', 'B']) {
+    await expect(order.locator('[aria-current=step]')).toContainText(letter);
+    await page.getByRole('link', { name: `Brew ${letter}`, exact: true }).click();
+    await expect(page.getByText(`Arm ${letter} of a comparison`)).toBeVisible();
+    await brewThrough(page);
+    await expect(page.getByRole('heading', { name: /^Brew \d/ })).toBeVisible();
+    await page.getByRole('link', { name: 'Finer or not?' }).click();
+  }
+  await expect(page).toHaveURL(address);
+  await expect(page.getByText('All brewed.')).toBeVisible();
+  await expectClean(page);
+  // What was asked once may be asked better.
+  await page.getByText('Change the question').click();
+  await page.getByLabel('Question').fill('Sweeter finer?');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByRole('heading', { name: 'Sweeter finer?' })).toBeVisible();
+});
+
+test('a blind triangle at six phones: two load again, one leaves, and nobody sees before it is opened', async ({
+  page,
+  browser,
+}) => {
+  await signIn(page, 'lead');
+  const first = await startRecipe(page, lotName('Tasted blind'));
+  const recipe = await newVersion(page, first, { grindUm: first.versions[0]!.plan.grindUm - 80 });
+  const data = {
+    question: 'Finer or not?',
+    asks: ['grind'],
+    versionIds: recipe.versions.map(({ id }) => id).reverse(),
+    matchedBy: 'dial',
+    rounds: 2,
+  };
+  const { id } = (await (await page.request.post('/api/comparisons', { data })).json()) as ComparisonView;
+  await page.goto(`/compare/${id}`);
+  const stages = page.getByRole('group', { name: 'Tasted' });
+  await stages.getByRole('button', { name: 'Cool' }).click();
+  await page.getByLabel('Tasters').fill('6');
+  await page.getByLabel('Tasters').press('Tab');
+  await expect(page.getByText(/is found by 6 tasters/)).toBeVisible();
+  await page.getByRole('button', { name: 'Lay out coded cups' }).click();
+  await expect(page.getByText(/^Sealed: nobody sees/)).toBeVisible();
+  await expect(page.getByRole('img', { name: 'Page of taster 6' })).toBeVisible();
+  await page.getByText('Pouring sheet, for whoever does not taste').click();
+  await page.getByRole('button', { name: 'I pour: show it' }).click();
+  await expect(page.getByText(/Ilse Varnholt poured and cannot taste/)).toBeVisible();
+  await expectClean(page);
+
+  const shown = (await (await page.request.get(`/api/comparisons/${id}`)).json()) as ComparisonView;
+  const { places } = shown.tests[0]!;
+  const rows = page.getByRole('row');
+  for (const [index, { path, codes }] of places.entries()) {
+    // Whoever poured knows which is odd: the taster of this test does too, and tells it each time but once.
+    const letters = (
+      await rows
+        .filter({ hasText: `Taster ${index + 1} ` })
+        .last()
+        .getByRole('cell')
+        .allTextContents()
+    ).map((cell) => cell.slice(-1));
+    const odd = letters.findIndex((letter) => letters.filter((each) => each === letter).length === 1);
+    const context = await browser.newContext({ viewport: { width: 390, height: 780 } });
+    const phone = await context.newPage();
+    await phone.goto(path);
+    await expect(
+      phone.getByRole('heading', { name: 'Two are alike. Which one is different?' }),
+    ).toBeVisible();
+    if (index === 0) await expectClean(phone);
+    if (index === 5) {
+      await context.close();
+      continue;
+    }
+    await phone.getByText(codes[index === 4 ? (odd + 1) % 3 : odd]!, { exact: true }).click();
+    if (index < 2) {
+      await phone.getByLabel('What you taste, if you like').fill('sharper');
+      await phone.reload();
+      await expect(phone.getByLabel('What you taste, if you like')).toHaveValue('sharper');
+    }
+    await phone.getByRole('button', { name: 'Send' }).click();
+    await expect(phone.getByRole('heading', { name: `Thank you, taster ${index + 1}` })).toBeVisible();
+    // Another phone finds the place taken.
+    if (index === 0) {
+      const other = await (await browser.newContext()).newPage();
+      await other.goto(path);
+      await expect(other.getByText(/taken by another phone/)).toBeVisible();
+    }
+    await context.close();
+  }
+  await page.reload();
+  await expect(page.getByText(/6 of 6 places taken; hot 5/)).toBeVisible();
+  await page.getByRole('button', { name: 'Is it enough yet?' }).click();
+  await expect(page.getByText(/^At 5 answers it was not enough/)).toBeVisible();
+  await page.getByRole('button', { name: 'Open' }).click();
+  await expect(page.getByText(/when hot: 4 of 5 were right/)).toBeVisible();
+  await expect(page.getByText(/^Only tasted hot/)).toBeVisible();
+  await page.getByText('Key and notes').click();
+  await expect(page.getByText('sharper').first()).toBeVisible();
+  await expectClean(page);
+});
+
+test('four arms of one lot meet by pairs, and stand in an order with what is not known of it', async ({
+  page,
+}) => {
+  await signIn(page, 'lead');
+  let recipe = await startRecipe(page, lotName('Tournament'));
+  const grindUm = recipe.versions[0]!.plan.grindUm;
+  for (const finerUm of [40, 80, 120])
+    recipe = await newVersion(page, recipe, { grindUm: grindUm - finerUm });
+  const data = {
+    question: 'How fine?',
+    asks: ['grind'],
+    versionIds: recipe.versions.map(({ id }) => id).reverse(),
+    matchedBy: 'dial',
+    rounds: 1,
+  };
+  const { id } = (await (await page.request.post('/api/comparisons', { data })).json()) as ComparisonView;
+  for (const arms of [
+    [0, 1],
+    [0, 2],
+    [0, 3],
+    [1, 2],
+    [1, 3],
+    [2, 3],
+  ]) {
+    const test = {
+      method: 'paired',
+      arms,
+      stages: ['cool'],
+      tasters: 4,
+      asksFor: '',
+      alphaPercent: 5,
+      hours: 1,
+    };
+    const served = (await (
+      await page.request.post(`/api/comparisons/${id}/blind-tests`, { data: test })
+    ).json()) as ComparisonView;
+    const { id: testId, places } = served.tests.at(-1)!;
+    const { sets } = (await (await page.request.post(`/api/blind-tests/${testId}/pouring`)).json()) as {
+      sets: { cups: { code: string; arm: number }[] }[];
+    };
+    for (const [index, { path }] of places.entries()) {
+      // The finer one of the two, but for one taster of four.
+      const finer = sets[index]!.cups.find(({ arm }) => arm === arms[index === 3 ? 0 : 1])!;
+      await page.request.put(`/api${path}/answers/cool`, {
+        data: { device: crypto.randomUUID().replaceAll('-', ''), chosen: finer.code, note: '' },
+      });
+    }
+    await page.request.put(`/api/blind-tests/${testId}/opened`);
+  }
+  await page.goto(`/compare/${id}`);
+  const standings = page.getByRole('table', { name: /^Cool: chance to be preferred/ });
+  await expect(standings.getByRole('row')).toHaveCount(4);
+  await expect(standings.getByRole('row').first()).toContainText('D');
+  await expect(standings.getByRole('row').last()).toContainText('A');
+  await expectClean(page);
+});
