@@ -508,3 +508,5 @@ export {
   type BlindCup,
   type BlindSet,
 } from './comparison/serveBlind.js';
+export { matchedGrind } from './comparison/matchedGrind.js';
+export { alignedPlan } from './comparison/alignedPlan.js';

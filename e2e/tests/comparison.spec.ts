@@ -2,7 +2,7 @@ import { expect, test, type Page } from '@playwright/test';
 import type { ComparisonView, RecipeView } from '@vendu/contract';
 import { expectClean } from '../support/axe';
 import { signIn } from '../support/people';
-import { chooseKit, startRecipe } from '../support/work';
+import { chooseKit, startRecipe, storeBrew } from '../support/work';
 
 /** A second version of a recipe, changed in one or more things. */
 async function newVersion(page: Page, recipe: RecipeView, changes: object): Promise<RecipeView> {
@@ -84,6 +84,40 @@ test('a wrong design is caught before anything is brewed, and its arms are brewe
   await page.getByLabel('Question').fill('Sweeter finer?');
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('heading', { name: 'Sweeter finer?' })).toBeVisible();
+});
+
+test('two brewers are given one plan and grinds that match, and a brew that is there can count', async ({
+  page,
+}) => {
+  await signIn(page, 'barista');
+  const cone = await startRecipe(page, lotName('Two brewers'));
+  const brew = await storeBrew(page, cone);
+  const flat = (await (
+    await page.request.post(`/api/lots/${cone.lot.id}/recipes`, { data: { brewerId: 2, grinderId: 1 } })
+  ).json()) as RecipeView;
+  const data = {
+    question: 'Which brewer?',
+    asks: ['brewer'],
+    versionIds: [cone.versions[0]?.id, flat.versions[0]?.id],
+    matchedBy: 'drain',
+    rounds: 1,
+  };
+  const { id } = (await (await page.request.post('/api/comparisons', { data })).json()) as ComparisonView;
+  await page.goto(`/compare/${id}`);
+  await expect(page.getByText(/^Not alike in/).first()).toBeVisible();
+  await page.getByRole('button', { name: 'Brew B by the plan of A' }).click();
+  await expect(page.getByText(/^Not alike in/)).toHaveCount(0);
+  await page.getByRole('button', { name: /^Compare B at \d+ µm$/ }).click();
+  await expect(page.getByText(/^By the model B drains like A, .* as it is ground/)).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Slipway flat, version 3' })).toBeVisible();
+
+  await page.getByRole('button', { name: `count brew ${brew.number} too` }).click();
+  await expect(page.getByRole('link', { name: `brew ${brew.number}`, exact: true })).toBeVisible();
+  await expect(
+    page.getByRole('list', { name: 'Brewing order' }).locator('[aria-current=step]'),
+  ).toContainText('B');
+  await page.getByRole('button', { name: `Brew ${brew.number} does not count for A` }).click();
+  await expect(page.getByRole('button', { name: `count brew ${brew.number} too` })).toBeVisible();
 });
 
 test('a blind triangle at six phones: two load again, one leaves, and nobody sees before it is opened', async ({

@@ -30,7 +30,7 @@ const MOST_OF_THE_TIME = 1.96;
  * How far one brew scatters about its recipe, read on one meter by one house: what a meter is off by moves all arms alike and
  * is left out.
  */
-export function brewScatter(figure: ComparedFigure, value: number): number {
+function brewScatter(figure: ComparedFigure, value: number): number {
   const strengthSd = Math.hypot(HAND.tds, REPEATABILITY_PERCENT, SAMPLE_PERCENT);
   switch (figure) {
     case 'tdsPercent':

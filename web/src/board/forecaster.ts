@@ -13,6 +13,7 @@ import {
   forgiveness,
   lotBrews,
   lotTaught,
+  matchedGrind,
   MOST_OF_OWN,
   planFaults,
   proposeChange,
@@ -100,6 +101,16 @@ interface Learned {
   roastAgeDays?: number;
 }
 
+/** By what one grind may be called the same as another. */
+export interface MatchedFigures {
+  /** s */
+  drain: number;
+  /** Percent of the dose. */
+  yield: number;
+}
+
+/** No plan is refused for a drain time that a grind would need more of. */
+const LONGEST_DRAIN_S = 3600;
 /** The course is drawn one point a second; the model steps finer. */
 const DRAWN_STEP_S = 1;
 /** Brews of a forgiveness run on the board: enough to rank the causes. */
@@ -238,6 +249,30 @@ export class Forecaster {
       .filter(({ brewIndex }) => brewIndex >= from)
       .map(({ brewIndex, output }) => ({ ownIndex: leftOut + brewIndex - from, output }));
     return { lot: lot.value, unlike };
+  }
+
+  /** @returns what a plan will drain in and give, as far as the lot is known; `null` where it cannot be brewed */
+  figures(plan: BrewPlan): MatchedFigures | null {
+    const expected = this.expected(plan);
+    return expected && { drain: expected.drawdownS.value, yield: expected.yieldPercent.value };
+  }
+
+  /**
+   * @param by - what is to be the same
+   * @param wanted - s or percent
+   * @returns the plan at the grind that gives it, its drain time with it; `null` where none does
+   */
+  matched(plan: BrewPlan, by: keyof MatchedFigures, wanted: number): BrewPlan | null {
+    const asLong = { ...plan, drawdownS: LONGEST_DRAIN_S };
+    const found = matchedGrind({
+      plan: plan.lifts ? plan : asLong,
+      wanted,
+      valueAt: (at) => this.figures(at)?.[by] ?? null,
+    });
+    const figures = found && this.figures(found);
+    if (!found || !figures) return null;
+    // A brewer that is lifted at a time of its own still is.
+    return { ...found, drawdownS: plan.lifts ? plan.drawdownS : Math.round(figures.drain) };
   }
 
   private expected(plan: BrewPlan): CalibratedForecast | null {

@@ -12,6 +12,7 @@ import type { ComparisonArmView, ComparisonView } from '@vendu/contract';
 import { StaircaseThumb } from '@vendu/card';
 import { classes } from '../ui/classes';
 import { WideTable } from '../ui/WideTable';
+import { ArmBrews } from './ArmBrews';
 import { axisLabel } from './comparisonWords';
 
 const FIGURES: Record<
@@ -40,7 +41,7 @@ const FIGURES: Record<
 
 /** The arms as columns: what differs in them, and what came of it. */
 export function ArmsTable({
-  comparison: { arms, asks },
+  comparison: { id, arms, asks },
   differences,
 }: {
   comparison: ComparisonView;
@@ -51,7 +52,7 @@ export function ArmsTable({
       <table className="w-full text-small">
         <caption className="sr-only">The arms side by side</caption>
         <thead>
-          <tr className="align-bottom">
+          <tr className="align-top">
             <td className="w-28" />
             {arms.map((arm, place) => (
               <th
@@ -59,7 +60,12 @@ export function ArmsTable({
                 scope="col"
                 className="min-w-44 border-l border-rule px-3 pb-2 text-left font-normal"
               >
-                <ArmHead arm={arm} place={place} hasLots={differences.some(({ axis }) => axis === 'lot')} />
+                <ArmHead
+                  id={id}
+                  arm={arm}
+                  place={place}
+                  hasLots={differences.some(({ axis }) => axis === 'lot')}
+                />
               </th>
             ))}
           </tr>
@@ -70,9 +76,9 @@ export function ArmsTable({
               <th scope="row" className="py-1.5 pr-3 text-left font-normal text-quiet">
                 {axisLabel(axis)}
               </th>
-              {arms.map(({ id }, place) => (
+              {arms.map((arm, place) => (
                 <td
-                  key={id}
+                  key={arm.id}
                   className={classes(
                     'border-l border-rule px-3 py-1.5',
                     asks.includes(axis) && 'font-semibold',
@@ -92,10 +98,21 @@ export function ArmsTable({
   );
 }
 
-function ArmHead({ arm, place, hasLots }: { arm: ComparisonArmView; place: number; hasLots: boolean }) {
+function ArmHead({
+  id,
+  arm,
+  place,
+  hasLots,
+}: {
+  /** Of the comparison. */
+  id: number;
+  arm: ComparisonArmView;
+  place: number;
+  hasLots: boolean;
+}) {
   const letter = armLetter(place);
   return (
-    <span className="flex flex-col gap-1">
+    <div className="flex flex-col gap-1">
       <span className="text-[2rem] leading-none font-bold">{letter}</span>
       <Link
         to={`/recipes/${arm.recipeId}`}
@@ -113,23 +130,8 @@ function ArmHead({ arm, place, hasLots }: { arm: ComparisonArmView; place: numbe
         {arm.lotName}
       </Link>
       <StaircaseThumb plan={arm.plan} width={160} height={44} />
-      <span className="caption">
-        {arm.brews.length === 0
-          ? 'not brewed'
-          : arm.brews.length === 1
-            ? '1 brew'
-            : `${arm.brews.length} brews`}
-        {arm.brews.map(({ id, number }) => (
-          <Link
-            key={id}
-            to={`/brews/${id}`}
-            className="ml-2 inline-flex min-h-6 min-w-6 items-center justify-center underline underline-offset-3"
-          >
-            {number}
-          </Link>
-        ))}
-      </span>
-    </span>
+      <ArmBrews id={id} arm={arm} place={place} />
+    </div>
   );
 }
 

@@ -8,11 +8,13 @@ import { dayOf } from '../ui/dates';
 import { Fold } from '../ui/Fold';
 import { Loading } from '../ui/Loading';
 import { Unavailable } from '../ui/Unavailable';
+import { AlignArms } from './AlignArms';
 import { ArmsTable } from './ArmsTable';
 import { BlindTests } from './BlindTests';
 import { BrewingOrder } from './BrewingOrder';
 import { ChangeQuestion } from './ChangeQuestion';
 import { DesignFaults } from './DesignFaults';
+import { MatchGrind } from './MatchGrind';
 
 /** One question, from its design to its answer. */
 export function ComparisonPage() {
@@ -49,6 +51,8 @@ function Comparison({ comparison }: { comparison: ComparisonView }) {
           <section>
             <h2 className="heading mb-2">Design</h2>
             <DesignFaults faults={faults} />
+            <AlignArms comparison={comparison} />
+            <MatchGrind comparison={comparison} />
           </section>
           <Fold summary="Change the question" isHeading>
             <ChangeQuestion key={comparison.revision} comparison={comparison} />
