@@ -104,7 +104,8 @@ export interface ComparisonListItem {
   asks: ComparedAxis[];
   made: Signature;
   lots: { id: number; name: string }[];
-  arms: string[];
+  /** Of each arm: what it is called, which version, and in what it was brewed. */
+  arms: { name: string; recipeVersionId: number; brewerId: number; paperId: number }[];
   brews: number;
   tests: {
     method: BlindMethod;

@@ -26,6 +26,9 @@ interface ArmRow {
   comparisonId: number;
   place: number;
   versionNumber: number;
+  recipeVersionId: number;
+  brewerId: number;
+  paperId: number;
   brewerName: string;
   lotId: number;
   lotName: string;
@@ -104,7 +107,12 @@ function listItem(row: Row, arms: readonly ArmRow[], tests: readonly BlindTestMo
     asks: parsedJson(row.asks),
     made: { by: row.by, at: row.at.toISOString() },
     lots: [...new Map(arms.map(({ lotId, lotName }) => [lotId, { id: lotId, name: lotName }])).values()],
-    arms: arms.map(({ brewerName, versionNumber }) => `${brewerName}, version ${versionNumber}`),
+    arms: arms.map(({ brewerName, versionNumber, recipeVersionId, brewerId, paperId }) => ({
+      name: `${brewerName}, version ${versionNumber}`,
+      recipeVersionId,
+      brewerId,
+      paperId,
+    })),
     brews: Number(row.brews),
     tests: tests.map((test) => ({
       method: test.method,
@@ -125,6 +133,7 @@ const LIST = `
 
 const LIST_ARMS = `
   SELECT arms.comparison_id AS comparisonId, arms.place, versions.number AS versionNumber,
+    versions.id AS recipeVersionId, recipes.brewer_id AS brewerId, recipes.paper_id AS paperId,
     brewers.name AS brewerName, lots.id AS lotId, lots.name AS lotName, lots.process
   FROM comparison_arms AS arms
   JOIN recipe_versions AS versions ON versions.id = arms.recipe_version_id

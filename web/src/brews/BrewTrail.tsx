@@ -7,6 +7,7 @@ import { dayOf } from '../ui/dates';
 import { VERDICT_WORDS } from '../ui/words';
 import { useChangesQuery } from '../api/changesApi';
 import { ChangeCame } from './ChangeCame';
+import { ToldBlind } from './ToldBlind';
 import { strengthWords, yieldWords } from './resultWords';
 import { WideTable } from '../ui/WideTable';
 
@@ -105,7 +106,13 @@ function gramsOf(rows: readonly { brew: BrewListItem }[]): number {
 }
 
 function Came({ came }: { came: Parameters<typeof ChangeCame>[0] | undefined }) {
-  return came ? <ChangeCame {...came} /> : null;
+  if (!came) return null;
+  return (
+    <>
+      <ChangeCame {...came} />
+      <ToldBlind recipeVersionId={came.change.recipeVersionId} />
+    </>
+  );
 }
 
 function Changes({

@@ -1,5 +1,4 @@
 import { Link } from 'react-router';
-import { positionWords } from '@vendu/core';
 import type { ComparisonListItem } from '@vendu/contract';
 import { useComparisonsQuery } from '../api/comparisonsApi';
 import { troubleOf } from '../api/problem';
@@ -7,6 +6,7 @@ import { ButtonLink } from '../ui/Button';
 import { dayOf } from '../ui/dates';
 import { listed } from '../ui/listed';
 import { Loading } from '../ui/Loading';
+import { Positions } from '../ui/Positions';
 import { Unavailable } from '../ui/Unavailable';
 import { METHOD_WORDS } from './comparisonWords';
 
@@ -47,13 +47,7 @@ export function ComparisonsPage() {
                 Nothing yet. It stands here once a blind test with a sound design is opened.
               </p>
             )}
-            <ul>
-              {positions.map((position) => (
-                <li key={position.comparisonIds.join()} className="border-b border-rule py-2">
-                  {positionWords(position)}
-                </li>
-              ))}
-            </ul>
+            <Positions positions={positions} />
           </section>
         )}
       </div>
@@ -75,7 +69,7 @@ function Row({
         <span className="min-w-0">
           <span className="block text-large leading-tight font-semibold">{question}</span>
           <span className="block text-small">{listed(lots.map(({ name }) => name))}</span>
-          <span className="caption block">{arms.join('; ')}</span>
+          <span className="caption block">{arms.map(({ name }) => name).join('; ')}</span>
         </span>
         <span className="text-small sm:text-right">
           <span className="block font-medium">{standing(tests, brews)}</span>

@@ -3,6 +3,7 @@ import { BrewerDto, type BrewerView, type KitView } from '@vendu/contract';
 import { CELSIUS, COUNT, GRAMS, MILLIMETRES } from '../ui/quantities';
 import { RIBS_WORDS, SHAPE_WORDS } from '../ui/words';
 import { BrewerDrawing } from './BrewerDrawing';
+import { ComparedIn } from './ComparedIn';
 import { EditButton } from './EditButton';
 import { FiguresForm, type FigureField } from './FiguresForm';
 import { Empty, Section } from './Section';
@@ -89,6 +90,7 @@ export function Brewers({ kit }: { kit: KitView }) {
                   {brewer.usualDoseG} g, {brewer.capacityG} g of water
                   <span className="block text-quiet">{brimfulG(brewer)} g brimful</span>
                 </p>
+                <ComparedIn axis="brewer" id={brewer.id} />
               </div>
               <div className="flex flex-col gap-1">
                 <BrewerForm kit={kit} brewer={brewer} />

@@ -9,6 +9,7 @@ import {
 } from '@vendu/core';
 import { GRAMS, MINUTES, RESISTANCE } from '../ui/quantities';
 import { SEATING_WORDS } from '../ui/words';
+import { ComparedIn } from './ComparedIn';
 import { DrainTest } from './DrainTest';
 import { EditButton } from './EditButton';
 import { FiguresForm } from './FiguresForm';
@@ -131,6 +132,7 @@ export function Papers({ kit }: { kit: KitView }) {
             <PaperDrain paper={paper} kit={kit} />, rinse{' '}
             <span className="reading text-water">{paper.rinseG} g</span>
             {paperWords(paper)}
+            <ComparedIn axis="paper" id={paper.id} />
           </Row>
         ))}
       </ul>

@@ -1,5 +1,6 @@
 import { Link } from 'react-router';
 import { useComparisonsQuery } from '../api/comparisonsApi';
+import { blindStanding } from '../ui/blindStanding';
 import { ButtonLink } from '../ui/Button';
 
 /** Questions that were asked of a lot's cups, and the way to another. */
@@ -16,13 +17,7 @@ export function LotComparisons({ lotId, hasRecipes }: { lotId: number; hasRecipe
             <Link to={`/compare/${id}`} className="underline-offset-3 hover:underline">
               {question}
             </Link>
-            <span className="caption block">
-              {tests.some(({ isFound }) => isFound)
-                ? 'a difference found'
-                : tests.some(({ isFound }) => isFound === false)
-                  ? 'no difference found'
-                  : 'not opened yet'}
-            </span>
+            <span className="caption block">{blindStanding(tests)}</span>
           </li>
         ))}
       </ul>

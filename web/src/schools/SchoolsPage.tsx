@@ -6,6 +6,7 @@ import { Loading } from '../ui/Loading';
 import { TroubleNotice } from '../ui/Notice';
 import { offerUndoOf } from '../ui/offerUndo';
 import { Unavailable } from '../ui/Unavailable';
+import { FoundBlind } from './FoundBlind';
 import { Scores } from './Scores';
 import { Tasters } from './Tasters';
 import { StandChoices } from './StandChoices';
@@ -38,6 +39,7 @@ export function SchoolsPage() {
           )
         }
       />
+      <FoundBlind />
       <Scores />
       <Tasters />
     </>
