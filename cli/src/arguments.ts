@@ -9,6 +9,8 @@ const MEASURES = [
   'accuracy',
   'facts',
   'tasks',
+  'days',
+  'blind',
   'warnings',
   'starts',
   'practice',
@@ -19,7 +21,7 @@ const MEASURES = [
 ] as const;
 export type Measure = (typeof MEASURES)[number];
 
-const TRUST_PARTS = ['doors', 'races', 'fuzz', 'feed', 'migrations', 'carry'] as const;
+const TRUST_PARTS = ['doors', 'races', 'fuzz', 'feed', 'migrations', 'carry', 'phones'] as const;
 export type TrustPart = (typeof TRUST_PARTS)[number];
 
 const MUTATED = [

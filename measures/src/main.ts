@@ -1,5 +1,6 @@
 import { cpus } from 'node:os';
 import { accuracy } from './accuracy.js';
+import { blindTests } from './blindTests.js';
 import { brewSpeed } from './brewSpeed.js';
 import { ablation, brewsToTarget } from './brewsToTarget/brewsToTarget.js';
 import { houseShare } from './brewsToTarget/houseShare.js';
@@ -22,6 +23,7 @@ const SECTIONS = {
   facts: () => practiceFacts(progress),
   tasks: heavyTasks,
   days,
+  blind: blindTests,
   warnings: () => liveWarnings(progress),
   starts: () => starts(progress),
   practice: startsAgainstPractice,

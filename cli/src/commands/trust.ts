@@ -17,12 +17,15 @@ import { grow } from '../trust/grow.js';
 import { enterLab, type Lab } from '../trust/lab.js';
 import { migrationKills } from '../trust/migrationKills.js';
 import { tryAsOtherUser } from '../trust/otherUser.js';
+import { phonesAnswer } from '../trust/phones.js';
 import { runRaces } from '../trust/races.js';
 
 const PAIRS = 100;
 const FUZZED = 8500;
 const FUZZ_SEED = 21;
 const STARTS_AT_ONCE = 10;
+const PHONES = 24;
+const TABLES = 5;
 const FLOOD = { listeners: 12, posts: 60 };
 
 interface Ground {
@@ -115,6 +118,17 @@ const PARTS: Record<TrustPart, (ground: Ground) => Promise<boolean>> = {
     );
     for (const said of report.stuck) console.log(said);
     return report.stuck.length + report.different + report.pairsBroken === 0;
+  },
+  phones: async ({ lab }) => {
+    const report = await step(`${PHONES} tasters’ phones at one table, ${TABLES} tables`, () =>
+      phonesAnswer(lab, PHONES, TABLES),
+    );
+    console.log(
+      `  ${report.requests} requests, 95 of 100 answered within ${report.p95Ms} ms, all within ${report.mostMs} ms; ` +
+        `${report.wrongPlaces} places without each answer once; ${report.faults.length} faults`,
+    );
+    for (const fault of report.faults.slice(0, 10)) console.log(`    ${fault}`);
+    return report.faults.length + report.wrongPlaces === 0 && report.p95Ms < 200;
   },
   carry: async ({ settings, paths, server, lab }) => {
     const file = join(paths.folder, 'carried.zip');

@@ -23,29 +23,52 @@ export function rankChance(ranks: readonly (readonly number[])[]): number | null
       Array.from({ length: samples }, () => 0),
     ),
   );
-  let sums = new Map<string, { at: readonly number[]; share: number }>();
-  sums.set('', { at: Array.from({ length: samples }, () => 0), share: 1 });
-  for (const row of rows) {
-    const orders = permutationsOf(row);
+  let reaching = 0;
+  for (const { spread, share } of spreadsOf(rows)) if (spread >= seen) reaching += share;
+  return Math.min(1, reaching);
+}
+
+/** How rank sums spread by chance, by what each assessor ranks alike: rankings without ties all have one answer. */
+function spreadsOf(rows: readonly (readonly number[])[]): readonly Spread[] {
+  const patterns = rows.map((row) => [...row].sort((a, b) => a - b));
+  const name = patterns
+    .map((pattern) => pattern.join())
+    .sort()
+    .join(' ');
+  const known = kept.get(name);
+  if (known) return known;
+  let sums = new Map([[0, { at: patterns[0]?.map(() => 0) ?? [], share: 1 }]]);
+  for (const pattern of patterns) {
+    const orders = ordersOf(pattern);
     const next: typeof sums = new Map();
     for (const { at, share } of sums.values()) {
       for (const order of orders) {
         // Which sample has which sum does not matter to the spread, and all orders are equally likely: kept sorted.
         const to = added(at, order).sort((a, b) => a - b);
-        const key = to.join();
-        const known = next.get(key);
-        if (known) known.share += share / orders.length;
+        const key = to.reduce((total, sum) => total * MOST_SUM + sum, 0);
+        const before = next.get(key);
+        if (before) before.share += share / orders.length;
         else next.set(key, { at: to, share: share / orders.length });
       }
     }
     sums = next;
   }
-  const reaching = [...sums.values()].filter(({ at }) => spreadOf(at) >= seen);
-  return Math.min(
-    1,
-    reaching.reduce((total, { share }) => total + share, 0),
-  );
+  const spreads = [...sums.values()].map(({ at, share }) => ({ spread: spreadOf(at), share }));
+  if (kept.size >= MOST_KEPT) kept.clear();
+  kept.set(name, spreads);
+  return spreads;
 }
+
+interface Spread {
+  spread: number;
+  share: number;
+}
+
+// The same panel is looked at again and again: by its stages, and each time its page is drawn.
+const kept = new Map<string, readonly Spread[]>();
+const MOST_KEPT = 40;
+/** Above any sum of ranks in halves that is counted. */
+const MOST_SUM = 1024;
 
 const added = (sums: readonly number[], row: readonly number[]) =>
   sums.map((sum, sample) => sum + (row[sample] ?? 0));
@@ -53,9 +76,11 @@ const added = (sums: readonly number[], row: readonly number[]) =>
 /** Whole numbers: of one total, so that squares alone tell how far they spread. */
 const spreadOf = (sums: readonly number[]) => sums.reduce((total, sum) => total + sum ** 2, 0);
 
-function permutationsOf(row: readonly number[]): number[][] {
+/** All different orders of a row; what is ranked alike stands in for itself. */
+function ordersOf(row: readonly number[]): number[][] {
   if (row.length < 2) return [row.slice()];
-  return row.flatMap((first, index) =>
-    permutationsOf(row.filter((_, other) => other !== index)).map((rest) => [first, ...rest]),
-  );
+  return [...new Set(row)].flatMap((first) => {
+    const index = row.indexOf(first);
+    return ordersOf(row.filter((_, other) => other !== index)).map((rest) => [first, ...rest]);
+  });
 }
