@@ -29,6 +29,7 @@ export * from './handover/handover.js';
 export * from './calendar/calendar.js';
 export * from './reports/reports.js';
 export * from './people/people.js';
+export * from './tasters/referenceCups.js';
 export * from './tokens/tokens.js';
 export * from './imports/imports.js';
 export * from './webhooks/webhooks.js';

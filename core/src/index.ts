@@ -510,3 +510,11 @@ export {
 } from './comparison/serveBlind.js';
 export { matchedGrind } from './comparison/matchedGrind.js';
 export { alignedPlan } from './comparison/alignedPlan.js';
+export {
+  dilutionG,
+  REFERENCE_KINDS,
+  REFERENCE_STEPS,
+  referenceRecords,
+  type ReferenceKind,
+  type ReferenceRecord,
+} from './tasting/referenceCups.js';

@@ -40,6 +40,7 @@ import { FractionModel } from './brews/fraction.model.js';
 import { TraceModel } from './brews/trace.model.js';
 import { PracticeRunModel } from './practice/practice-run.model.js';
 import { RunningBrewModel } from './running-brews/running-brew.model.js';
+import { ReferenceTrialModel } from './tasters/reference-trial.model.js';
 import { RequestKeyModel } from './writing/request-key.model.js';
 import { ImportModel } from './lab-import/import.model.js';
 import { WebhookModel } from './webhooks/webhook.model.js';
@@ -86,6 +87,7 @@ export const MODELS: ModelCtor[] = [
   RunningBrewModel,
   BrewEntryModel,
   PracticeRunModel,
+  ReferenceTrialModel,
   PublicationModel,
   HomeResultModel,
   HandoverNoteModel,

@@ -31,6 +31,7 @@ export const LEFT_OUT = {
     webhooks: 'addresses that are told, with their secrets',
     webhook_deliveries: 'what they were told',
     invitations: 'ways in',
+    reference_trials: 'what each taster found in reference cups, which is his own',
     imports: 'files that were taken in here',
     import_rows: 'what came with them',
     traces: 'in traces.csv, a line for each reading of a scale',

@@ -138,6 +138,8 @@ export const SUMMARIES: Readonly<Record<string, string>> = {
   ChangesController_scores: 'Scores of rules, of the model and of people',
   TastersController_all: 'Habits of tasters',
   TastersController_words: 'Words of the house',
+  TastersController_referenceCups: 'One’s own record with reference cups',
+  TastersController_addReferenceCups: 'Add a set of reference cups to one’s own record',
   TastersController_caffeine: 'One’s caffeine of the last day',
   ReportsController_read: 'A report',
   ReportsController_table: 'A report as a table',

@@ -1,12 +1,22 @@
-import { Controller, Get } from '@nestjs/common';
-import type { CaffeineView, TasterView } from '@vendu/contract';
+import { Body, Controller, Get, Post } from '@nestjs/common';
+import {
+  ReferenceTrialDto,
+  type CaffeineView,
+  type ReferenceCupsView,
+  type TasterView,
+} from '@vendu/contract';
 import type { PersonModel } from '../people/person.model.js';
 import { SignedIn } from '../session/access.js';
+import { RequestKey, type RequestKeyOf } from '../writing/request-key.js';
+import { ReferenceCupsService } from './reference-cups.service.js';
 import { TastersService } from './tasters.service.js';
 
 @Controller('tasters')
 export class TastersController {
-  constructor(private readonly service: TastersService) {}
+  constructor(
+    private readonly service: TastersService,
+    private readonly references: ReferenceCupsService,
+  ) {}
 
   /** How everybody reads beside the others, over all cups that several tasted. */
   @Get()
@@ -18,6 +28,21 @@ export class TastersController {
   @Get('words')
   words(): Promise<string[]> {
     return this.service.words();
+  }
+
+  /** What whoever asks found in reference cups; nobody sees another's. */
+  @Get('me/reference-cups')
+  referenceCups(@SignedIn() person: PersonModel): Promise<ReferenceCupsView> {
+    return this.references.of(person);
+  }
+
+  @Post('me/reference-cups')
+  addReferenceCups(
+    @Body() trial: ReferenceTrialDto,
+    @SignedIn() person: PersonModel,
+    @RequestKey() request: RequestKeyOf | null,
+  ): Promise<ReferenceCupsView> {
+    return this.references.add(trial, person, request);
   }
 
   /** What whoever asks has had of caffeine by tasting. */

@@ -1,4 +1,5 @@
 import { useMemo, useState } from 'react';
+import { Link } from 'react-router';
 import {
   EXERCISES,
   EXERCISE_NAMES,
@@ -48,7 +49,11 @@ export function PracticePage() {
       <h1 className="mb-1 text-title font-bold">Practice</h1>
       <p className="mb-5 text-small text-quiet">
         No coffee and no water: hold Space to tilt the kettle, let go to stop; or press in the field and pull
-        down, further for a faster pour.
+        down, further for a faster pour. For the tongue there are{' '}
+        <Link to="/practice/cups" className="underline underline-offset-3">
+          reference cups
+        </Link>
+        .
       </p>
       <div role="group" aria-label="Exercise" className="mb-5 flex flex-wrap items-center gap-3">
         {EXERCISE_NAMES.map((each) => (

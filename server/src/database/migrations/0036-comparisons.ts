@@ -1,6 +1,6 @@
 import type { Migration } from './migration.js';
 
-/** Arms brewed to answer one question, and coded cups that are tasted without knowing. */
+/** Arms brewed to answer one question, and coded cups that are tasted without knowing; what each taster finds in reference cups. */
 export const comparisons: Migration = {
   name: '0036-comparisons',
   statements: [
@@ -71,6 +71,15 @@ export const comparisons: Migration = {
       created_at DATETIME(3) NOT NULL,
       UNIQUE KEY blind_answers_once (blind_place_id, stage),
       CONSTRAINT blind_answers_of FOREIGN KEY (blind_place_id) REFERENCES blind_places (id)
+    )`,
+    `CREATE TABLE reference_trials (
+      id INT AUTO_INCREMENT PRIMARY KEY,
+      person_id INT NOT NULL,
+      kind VARCHAR(10) NOT NULL,
+      difference_percent DECIMAL(4,2) NULL,
+      is_right BOOLEAN NOT NULL,
+      created_at DATETIME(3) NOT NULL,
+      CONSTRAINT reference_trials_of FOREIGN KEY (person_id) REFERENCES people (id)
     )`,
   ],
 };
