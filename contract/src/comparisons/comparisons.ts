@@ -107,6 +107,8 @@ export interface ComparisonListItem {
   /** Of each arm: what it is called, which version, and in what it was brewed. */
   arms: { name: string; recipeVersionId: number; brewerId: number; paperId: number }[];
   brews: number;
+  /** One of its versions was made of another: what was compared is a change. */
+  isOfChange: boolean;
   tests: {
     method: BlindMethod;
     state: 'out' | 'ended' | 'opened';

@@ -27,6 +27,8 @@ interface ArmRow {
   place: number;
   versionNumber: number;
   recipeVersionId: number;
+  recipeId: number;
+  basedOn: number | null;
   brewerId: number;
   paperId: number;
   brewerName: string;
@@ -114,6 +116,9 @@ function listItem(row: Row, arms: readonly ArmRow[], tests: readonly BlindTestMo
       paperId,
     })),
     brews: Number(row.brews),
+    isOfChange: arms.some((arm) =>
+      arms.some(({ recipeId, versionNumber }) => recipeId === arm.recipeId && versionNumber === arm.basedOn),
+    ),
     tests: tests.map((test) => ({
       method: test.method,
       state: test.openedAt !== null ? 'opened' : isOver(test) ? 'ended' : 'out',
@@ -133,7 +138,7 @@ const LIST = `
 
 const LIST_ARMS = `
   SELECT arms.comparison_id AS comparisonId, arms.place, versions.number AS versionNumber,
-    versions.id AS recipeVersionId, recipes.brewer_id AS brewerId, recipes.paper_id AS paperId,
+    versions.id AS recipeVersionId, versions.based_on AS basedOn, recipes.id AS recipeId, recipes.brewer_id AS brewerId, recipes.paper_id AS paperId,
     brewers.name AS brewerName, lots.id AS lotId, lots.name AS lotName, lots.process
   FROM comparison_arms AS arms
   JOIN recipe_versions AS versions ON versions.id = arms.recipe_version_id

@@ -2,12 +2,13 @@ import { Link } from 'react-router';
 import { useComparisonsQuery } from '../api/comparisonsApi';
 import { blindStanding } from '../ui/blindStanding';
 
-/** Whether tasters who did not know told a version from another one of its lot. */
+/** Whether tasters who did not know told a version from the one it was made of, or that from it. */
 export function ToldBlind({ recipeVersionId }: { recipeVersionId: number }) {
   const { data } = useComparisonsQuery();
   const opened =
     data?.comparisons.filter(
-      ({ arms, tests }) =>
+      ({ arms, tests, isOfChange }) =>
+        isOfChange &&
         arms.some((arm) => arm.recipeVersionId === recipeVersionId) &&
         tests.some(({ state }) => state === 'opened'),
     ) ?? [];

@@ -1,5 +1,6 @@
 import { ruleWeight, TASTE_RULES, type TrackRecord } from '@vendu/core';
 import { useScoresQuery } from '../api/changesApi';
+import { useComparisonsQuery } from '../api/comparisonsApi';
 import { FINDING_WORDS } from '../ui/findingWords';
 import { useScrollToHash } from '../ui/useScrollToHash';
 import { WideTable } from '../ui/WideTable';
@@ -10,10 +11,12 @@ const CELL = 'border-b border-rule py-1.5 pr-5 align-baseline';
 /** How often what was expected of a change came: of the model, of the rules, of whoever changed something. */
 export function Scores() {
   const { data: scores } = useScoresQuery();
+  const blind = useToldBlind();
   useScrollToHash(scores !== undefined);
   if (!scores) return null;
   const { model, rules, people } = scores;
-  const isNothing = model.came + model.missed === 0 && rules.length === 0 && people.length === 0;
+  const isNothing =
+    model.came + model.missed + blind.came + blind.missed === 0 && rules.length === 0 && people.length === 0;
   return (
     <section id="scores" className="mt-10 scroll-mt-4">
       <h2 className="heading mb-1">What came true here</h2>
@@ -41,6 +44,14 @@ export function Scores() {
                   what="figures inside their band"
                   record={model}
                   follows="nine of ten should be"
+                />
+              )}
+              {blind.came + blind.missed > 0 && (
+                <ScoreRow
+                  who="Tasters who did not know"
+                  what="changes told from what was before"
+                  record={blind}
+                  follows="not told is not the same"
                 />
               )}
               {rules.map((record) => (
@@ -71,6 +82,18 @@ export function Scores() {
       )}
     </section>
   );
+}
+
+/** How many changes were told from the version before when they were tasted blind. */
+function useToldBlind(): TrackRecord {
+  const { data } = useComparisonsQuery();
+  const opened =
+    data?.comparisons.flatMap(({ isOfChange, tests }) => {
+      const last = isOfChange ? tests.findLast(({ state }) => state === 'opened') : undefined;
+      return last ? [last.isFound] : [];
+    }) ?? [];
+  const came = opened.filter(Boolean).length;
+  return { came, missed: opened.length - came };
 }
 
 function ScoreRow({
