@@ -1,4 +1,5 @@
 import { readDraft, writeDraft } from '../device/draft';
+import { uuid } from '../device/uuid';
 
 /** A request that stores something new and that nobody has answered yet. */
 interface Unanswered {
@@ -27,7 +28,7 @@ export function requestKeyFor(url: string, body: unknown, nowMs = Date.now()): s
   const text = textOf(url, body);
   const before = unanswered.get(text);
   if (before && nowMs - before.sentMs < SAME_FOR_MS) return before.key;
-  const key = crypto.randomUUID();
+  const key = uuid();
   unanswered.set(text, { key, sentMs: nowMs });
   keep(nowMs);
   return key;

@@ -13,6 +13,7 @@ import { Bench } from './Bench';
 import { wasStarted, type BenchBrew } from './benchBrew';
 import { brewLaidOut, MOST_BREWS, selectBrews } from './benchSlice';
 import { groundOn } from './groundOn';
+import { uuid } from '../device/uuid';
 
 /** The bench with a version on it: the brew of it that is there already, or a new one beside what runs. */
 export function BenchPage() {
@@ -24,9 +25,7 @@ function BenchOf({ versionId }: { versionId: number }) {
   const brews = useAppSelector(selectBrews);
   // One that was laid out before and never started is laid out anew: the roast batch may be another by now.
   const [key] = useState(
-    () =>
-      brews.find((brew) => brew.recipeVersionId === versionId && wasStarted(brew))?.key ??
-      crypto.randomUUID(),
+    () => brews.find((brew) => brew.recipeVersionId === versionId && wasStarted(brew))?.key ?? uuid(),
   );
   const shown = brews.filter((brew) => wasStarted(brew) || brew.key === key);
   const isThere = shown.some(({ recipeVersionId }) => recipeVersionId === versionId);

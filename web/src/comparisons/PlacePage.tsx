@@ -4,6 +4,7 @@ import type { PlaceView } from '@vendu/contract';
 import { useTakePlaceQuery } from '../api/comparisonsApi';
 import { troubleOf, type Trouble } from '../api/problem';
 import { readDraft, writeDraft } from '../device/draft';
+import { uuid } from '../device/uuid';
 import { AdditionsNote } from '../ui/AdditionsNote';
 import { Loading } from '../ui/Loading';
 import { Mark } from '../ui/Mark';
@@ -96,13 +97,12 @@ function Place({ place, secret, device }: { place: PlaceView; secret: string; de
   );
 }
 
-/** What tells this phone from another; made once and kept. Pages without https have no UUIDs, but they have chance. */
+/** What tells this phone from another; made once and kept. */
 function phoneKey(secret: string): string {
   const name = `blind.${secret}.phone`;
   const kept = readDraft(name);
   if (typeof kept === 'string') return kept;
-  const bytes = crypto.getRandomValues(new Uint8Array(16));
-  const key = Array.from(bytes, (byte) => byte.toString(16).padStart(2, '0')).join('');
+  const key = uuid().replaceAll('-', '');
   writeDraft(name, key);
   return key;
 }

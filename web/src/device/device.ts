@@ -1,4 +1,5 @@
 import { readDraft, writeDraft } from './draft';
+import { uuid } from './uuid';
 
 const DRAFT = 'device';
 let made: string | null = null;
@@ -8,10 +9,10 @@ export function deviceId(): string {
   const kept = readDraft(DRAFT);
   if (typeof kept === 'string') return kept;
   // A browser that keeps nothing is another device at each visit.
-  made ??= crypto.randomUUID();
+  made ??= uuid();
   writeDraft(DRAFT, made);
   return made;
 }
 
 /** This page, until it is left: two pages of one device tell of a brew in series of their own, and overtake one another. */
-export const PAGE_ID: string = crypto.randomUUID();
+export const PAGE_ID: string = uuid();

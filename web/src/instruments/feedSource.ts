@@ -1,6 +1,7 @@
 import type { InstrumentReading } from '@vendu/core';
 import { readDraft, writeDraft } from '../device/draft';
 import type { InstrumentSource } from './sources';
+import { uuid } from '../device/uuid';
 
 /** Where instruments send their lines for one bench. Who knows it can send readings, so it is this device's secret. */
 export function feedAddress(name: string): string {
@@ -15,7 +16,7 @@ function secretOf(name: string): string {
   const draft = `feed.${name}`;
   const kept = readDraft(draft) ?? made.get(name);
   if (typeof kept === 'string') return kept;
-  const secret = crypto.randomUUID();
+  const secret = uuid();
   // A browser that keeps nothing has it as long as the page.
   made.set(name, secret);
   writeDraft(draft, secret);

@@ -24,6 +24,7 @@ import { practiceBrewer } from './practiceBrewer';
 import { usePracticeQuery, usePutPracticeMutation } from './practiceApi';
 import { usePouring } from './usePouring';
 import { usePracticeKit } from './usePracticeKit';
+import { uuid } from '../device/uuid';
 
 const WORDS: Record<ExerciseName, { name: string; asked: string }> = {
   'hold-flow': { name: 'Hold the flow', asked: 'Pour 100 g in ten seconds, evenly.' },
@@ -116,7 +117,7 @@ function Exercise({
     brewer: () => practiceBrewer(plan, kit),
     onOver(trace: Trace) {
       void put({
-        key: crypto.randomUUID(),
+        key: uuid(),
         run: {
           exercise: name,
           plan: { ...plan, pours: plan.pours.map((pour) => ({ ...pour })) },
