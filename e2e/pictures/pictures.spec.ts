@@ -1,5 +1,6 @@
 import { join } from 'node:path';
 import { test, type Page } from '@playwright/test';
+import type { ComparisonView } from '@vendu/contract';
 import { signIn } from '../support/people';
 
 // Refreshes docs/screenshots from a freshly loaded demo: `./vendu demo --reset`, then `npm run pictures`.
@@ -35,7 +36,7 @@ test('the lab’s own pages', async ({ page }) => {
     ['schools', '/schools'],
     ['lot', '/lots/2'],
     ['brew', '/brews/3#measure'],
-    ['brew-record', '/brews/3#record'],
+    ['comparison', '/compare/1'],
     ['proof', '/recipes/4/proof/9'],
   ] as const) {
     await page.goto(path);
@@ -109,10 +110,24 @@ test('the bench, on a clock moved by hand', async ({ page }) => {
   await page.keyboard.press('d');
   await page.clock.runFor(8_000);
   await shoot(page, 'bench-dark');
-  await page.keyboard.press('d');
-  await page.goto('/bench/7?recipe=3');
-  await page.getByRole('timer').nth(1).waitFor();
-  await page.keyboard.press('Space');
-  await page.clock.runFor(3_000);
-  await shoot(page, 'bench-two');
+});
+
+test('coded cups on a taster’s phone', async ({ page }) => {
+  await signIn(page, 'lead');
+  const data = {
+    method: 'triangle',
+    arms: [0, 1],
+    stages: ['hot', 'cool'],
+    tasters: 6,
+    asksFor: '',
+    alphaPercent: 5,
+    hours: 3,
+  };
+  const served = await page.request.post('/api/comparisons/2/blind-tests', { data });
+  const { tests } = (await served.json()) as ComparisonView;
+  const { path, codes } = tests.at(-1)!.places[0]!;
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto(path);
+  await page.getByText(codes[1]!, { exact: true }).click();
+  await shoot(page, 'coded-cups-phone');
 });
