@@ -499,7 +499,7 @@ export {
   type StageResult,
 } from './comparison/blindResult.js';
 export { brewingOrder, comparisonCost, ROUNDS, type BrewingTurn } from './comparison/brewingOrder.js';
-export { checkDesign, type DesignFault } from './comparison/checkDesign.js';
+export { checkDesign, type ComparisonDesign, type DesignFault } from './comparison/checkDesign.js';
 export { housePositions, positionWords, type HousePosition } from './comparison/housePositions.js';
 export {
   BLIND_ARMS,

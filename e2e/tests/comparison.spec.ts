@@ -191,7 +191,9 @@ test('a blind triangle at six phones: two load again, one leaves, and nobody see
     }
     await context.close();
   }
-  await page.reload();
+  await page.goto('/today');
+  await expect(page.getByRole('listitem').filter({ hasText: 'at the table' }).first()).toBeVisible();
+  await page.goto(`/compare/${id}`);
   await expect(page.getByText(/6 of 6 places taken; hot 5/)).toBeVisible();
   await page.getByRole('button', { name: 'Is it enough yet?' }).click();
   await expect(page.getByText(/^At 5 answers it was not enough/)).toBeVisible();
@@ -203,18 +205,21 @@ test('a blind triangle at six phones: two load again, one leaves, and nobody see
   await expectClean(page);
 });
 
-test('four arms of one lot meet by pairs, and stand in an order with what is not known of it', async ({
+test('four brewers of one lot meet by pairs, and stand in an order with what is not known of it', async ({
   page,
 }) => {
   await signIn(page, 'lead');
-  let recipe = await startRecipe(page, lotName('Tournament'));
-  const grindUm = recipe.versions[0]!.plan.grindUm;
-  for (const finerUm of [40, 80, 120])
-    recipe = await newVersion(page, recipe, { grindUm: grindUm - finerUm });
+  const first = await startRecipe(page, lotName('Tournament'));
+  const recipes = [first];
+  for (const brewerId of [2, 3, 4]) {
+    const start = { data: { brewerId, grinderId: 1 } };
+    const answer = await page.request.post(`/api/lots/${first.lot.id}/recipes`, start);
+    recipes.push((await answer.json()) as RecipeView);
+  }
   const data = {
-    question: 'How fine?',
-    asks: ['grind'],
-    versionIds: recipe.versions.map(({ id }) => id).reverse(),
+    question: 'Which brewer?',
+    asks: ['brewer'],
+    versionIds: recipes.map(({ versions }) => versions[0]?.id),
     matchedBy: 'dial',
     rounds: 1,
   };
@@ -244,10 +249,10 @@ test('four arms of one lot meet by pairs, and stand in an order with what is not
       sets: { cups: { code: string; arm: number }[] }[];
     };
     for (const [index, { path }] of places.entries()) {
-      // The finer one of the two, but for one taster of four.
-      const finer = sets[index]!.cups.find(({ arm }) => arm === arms[index === 3 ? 0 : 1])!;
+      // The later one of the two, but for one taster of four.
+      const liked = sets[index]!.cups.find(({ arm }) => arm === arms[index === 3 ? 0 : 1])!;
       await page.request.put(`/api${path}/answers/cool`, {
-        data: { device: crypto.randomUUID().replaceAll('-', ''), chosen: finer.code, note: '' },
+        data: { device: crypto.randomUUID().replaceAll('-', ''), chosen: liked.code, note: '' },
       });
     }
     await page.request.put(`/api/blind-tests/${testId}/opened`);
@@ -255,7 +260,7 @@ test('four arms of one lot meet by pairs, and stand in an order with what is not
   await page.goto(`/compare/${id}`);
   const standings = page.getByRole('table', { name: /^Cool: chance to be preferred/ });
   await expect(standings.getByRole('row')).toHaveCount(4);
-  await expect(standings.getByRole('row').first()).toContainText('D');
-  await expect(standings.getByRole('row').last()).toContainText('A');
+  await expect(standings.getByRole('row').first()).toContainText('D Slipway flat, open bottom');
+  await expect(standings.getByRole('row').last()).toContainText('A Kittiwake cone');
   await expectClean(page);
 });

@@ -1,10 +1,16 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type TestAgent from 'supertest/lib/agent.js';
-import { BLIND_METHODS, checkDesign, type BlindCup, type ComparedAxis } from '@vendu/core';
+import {
+  BLIND_METHODS,
+  checkDesign,
+  type BlindCup,
+  type ComparedAxis,
+  type HousePosition,
+} from '@vendu/core';
 import type {
   BrewView,
-  ComparisonsView,
+  ComparisonListItem,
   ComparisonView,
   PlaceView,
   PouringView,
@@ -112,7 +118,7 @@ describe('a comparison', () => {
       [2, recipe.id],
     ]);
     expect(checkDesign(comparison)).toEqual([]);
-    const { comparisons } = (await app.lead.get('/api/comparisons').expect(200)).body as ComparisonsView;
+    const comparisons = (await app.lead.get('/api/comparisons').expect(200)).body as ComparisonListItem[];
     expect(comparisons[0]).toMatchObject({ id: comparison.id, brews: 0, tests: [] });
   });
 
@@ -357,7 +363,7 @@ describe('a blind test', () => {
 
   it('becomes the house’s position once it is opened, where its design was sound', async () => {
     const positionOf = async (asks: ComparedAxis) =>
-      ((await app.lead.get('/api/comparisons').expect(200)).body as ComparisonsView).positions.find(
+      ((await app.lead.get('/api/comparison-positions').expect(200)).body as HousePosition[]).find(
         (position) => position.asks.includes(asks),
       );
     const sound = await compare({ asks: ['grind'] }, { process: 'honey' });
@@ -368,7 +374,7 @@ describe('a blind test', () => {
       await app.lead.put(`/api/blind-tests/${test.id}/opened`).expect(200);
     }
     expect(
-      ((await app.lead.get('/api/comparisons').expect(200)).body as ComparisonsView).positions.find(
+      ((await app.lead.get('/api/comparison-positions').expect(200)).body as HousePosition[]).find(
         ({ process }) => process === 'honey lots',
       ),
     ).toMatchObject({ asks: ['grind'], tests: 1, found: 0, tasters: 6 });

@@ -9,7 +9,6 @@ import {
   type ComparedAxis,
   type ComparedBrew,
   type GrindMatch,
-  type HousePosition,
 } from '@vendu/core';
 import type { Signature } from '../recipes/recipes.js';
 import { NumberBetween, OneOf, TextUpTo } from '../validation/decorators.js';
@@ -115,9 +114,4 @@ export interface ComparisonListItem {
     isFound: boolean | null;
     tasters: number;
   }[];
-}
-
-export interface ComparisonsView {
-  comparisons: ComparisonListItem[];
-  positions: HousePosition[];
 }

@@ -39,6 +39,7 @@ export function answerWords({
     mayNotSay: [
       ...tooFewWords(results),
       ...notTheSameWords(results),
+      ...looksWords(results),
       ...turnWords(results),
       ...stagesWords(results),
       ...confoundedWords(faults),
@@ -50,7 +51,9 @@ export function answerWords({
 
 function stageWords(result: StageResult, names: readonly string[]): string {
   const { figures, answers, isFound, stage } = result;
-  const chance = chanceWords(result.adjustedPValue);
+  const chance = result.isByLooks
+    ? 'no oftener than was allowed, over all looks'
+    : chanceWords(result.adjustedPValue);
   switch (figures.kind) {
     case 'told': {
       const { right, byGuessing, noticing } = figures;
@@ -124,6 +127,11 @@ function notTheSameWords(results: readonly StageResult[]): string[] {
       ? `${said}more tasters may find one.`
       : `${said}what half of people notice, so many tasters find ${hundred(power)} times in 100.`,
   ];
+}
+
+function looksWords(results: readonly StageResult[]): string[] {
+  const isHeldBack = results.some(({ isByLooks, isFound }) => isByLooks && !isFound);
+  return isHeldBack ? ['It was looked at early: for that it takes more right answers than it had.'] : [];
 }
 
 function turnWords(results: readonly StageResult[]): string[] {

@@ -144,7 +144,14 @@ describe('the answer of a test', () => {
     // Fewer than were planned, and stopped for it: what was not spent stays unspent.
     const short = { ...test, answers: [{ stage: 'hot' as const, opened: told(8, 4) }] };
     expect(blindResult(short)[0]?.isFound).toBe(true);
-    expect(blindResult({ ...short, looks: { planned: 24, looksAt: [12] } })[0]?.isFound).toBe(false);
+    const held = blindResult({ ...short, looks: { planned: 24, looksAt: [12] } });
+    expect(held[0]?.isFound).toBe(false);
+    expect(say(held).mayNotSay).toContain(
+      'It was looked at early: for that it takes more right answers than it had.',
+    );
+    expect(say(blindResult({ ...test, looks: { planned: 24, looksAt: [12] } })).answers[0]).toContain(
+      'guessing does that no oftener than was allowed, over all looks',
+    );
   });
 
   it('of a ranking names the pairs that differ', () => {

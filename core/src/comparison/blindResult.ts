@@ -62,6 +62,8 @@ export interface StageResult {
   /** The same, raised for the number of stages that were asked about (Holm). */
   adjustedPValue: number;
   isFound: boolean;
+  /** It was looked at early, and is held to what was left to spend: its chance alone says too much. */
+  isByLooks: boolean;
   /** Chance that so many tasters find what half of people notice; `null` of rankings and points. */
   powerAtHalf: number | null;
   figures: BlindFigures;
@@ -111,7 +113,12 @@ export function blindResult({
   return stages.map((result, index) => {
     const adjustedPValue = adjusted[index] ?? 1;
     const early = looks && foundByLooks(method, alpha, given[index]?.opened ?? [], looks);
-    return { ...result, adjustedPValue, isFound: early ?? adjustedPValue <= alpha };
+    return {
+      ...result,
+      adjustedPValue,
+      isFound: early ?? adjustedPValue <= alpha,
+      isByLooks: early !== null,
+    };
   });
 }
 

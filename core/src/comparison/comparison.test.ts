@@ -241,7 +241,7 @@ describe('coded cups', () => {
 });
 
 it('a house knows what it tested, and counts nothing that was confounded', () => {
-  const tested = { comparisonId: 1, asks: ['bloom' as const], process: 'naturals', lots: 1, tasters: 8 };
+  const tested = { comparisonId: 1, asks: ['bloom' as const], process: 'naturals', tasters: 8 };
   const [position, ...others] = housePositions([
     { ...tested, isFound: false, isConfounded: false },
     { ...tested, comparisonId: 2, tasters: 16, isFound: false, isConfounded: false },

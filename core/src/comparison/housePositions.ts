@@ -8,7 +8,6 @@ export interface TestedQuestion {
   asks: readonly ComparedAxis[];
   /** As the trade says it: `naturals`; of several processes in one comparison, empty. */
   process: string;
-  lots: number;
   tasters: number;
   isFound: boolean;
   isConfounded: boolean;

@@ -32,6 +32,9 @@ export class BlindTestModel extends Model<
   @Column(DataType.DATE) declare endedAt: CreationOptional<Date | null>;
   @Column(DataType.DATE) declare openedAt: CreationOptional<Date | null>;
   @Column(DataType.INTEGER) declare openedBy: CreationOptional<number | null>;
+  /** Once it is open: whether a difference was found, and how many had answered. What was said never changes. */
+  @Column(DataType.BOOLEAN) declare isFound: CreationOptional<boolean | null>;
+  @Column(DataType.INTEGER) declare tasterCount: CreationOptional<number | null>;
   @Column(DataType.JSON) declare pouredBy: string[];
   @Column(DataType.JSON) declare looks: LookTaken[];
   declare createdAt: CreationOptional<Date>;

@@ -12,7 +12,7 @@ import { Writing } from '../writing/writing.js';
 import { BlindAnswerModel } from './blind-answer.model.js';
 import { BlindPlaceModel, pathOfPlace } from './blind-place.model.js';
 import { BlindTestModel, isOver } from './blind-test.model.js';
-import { openedAt } from './blind-views.js';
+import { openedAt, shortResult } from './blind-views.js';
 import { ComparisonArmModel } from './comparison-arm.model.js';
 import { held } from './comparisons.service.js';
 
@@ -108,10 +108,7 @@ export class BlindTestsService {
         );
       }
       if (isOver(test)) throw new ProblemError('conflict', 'This test has ended; open it.');
-      const places = await BlindPlaceModel.findAll({
-        where: { blindTestId: id },
-        include: [BlindAnswerModel],
-      });
+      const places = await placesOf(id);
       const opened = openedAt(Object.assign(test, { places }), stage);
       const looksAt = test.looks.map(({ answers }) => answers);
       if (opened.length === 0 || looksAt.includes(opened.length)) {
@@ -138,7 +135,13 @@ export class BlindTestsService {
     return this.inTurn(id, async (test) => {
       if (test.openedAt === null) {
         const now = new Date();
-        await test.update({ openedAt: now, openedBy: person.id, endedAt: test.endedAt ?? now });
+        const places = await placesOf(id);
+        await test.update({
+          openedAt: now,
+          openedBy: person.id,
+          endedAt: test.endedAt ?? now,
+          ...shortResult(Object.assign(test, { places })),
+        });
       }
       return test.comparisonId;
     });
@@ -152,3 +155,6 @@ export class BlindTestsService {
     });
   }
 }
+
+const placesOf = (blindTestId: number) =>
+  BlindPlaceModel.findAll({ where: { blindTestId }, include: [BlindAnswerModel] });

@@ -55,6 +55,14 @@ export function resultsOf(row: BlindTestModel): StageResult[] {
   });
 }
 
+/** What lists say of an opened test. Needs `places` with their `answers` loaded. */
+export function shortResult(row: BlindTestModel): { isFound: boolean; tasterCount: number } {
+  return {
+    isFound: resultsOf(row).some(({ isFound }) => isFound),
+    tasterCount: row.places.filter(({ answers }) => answers.length > 0).length,
+  };
+}
+
 /** What was said at a stage, read by the key, in the order in which it came. */
 export function openedAt({ method, places }: BlindTestModel, stage: string): OpenedAnswer[] {
   return places

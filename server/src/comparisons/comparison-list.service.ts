@@ -1,16 +1,20 @@
 import { Injectable } from '@nestjs/common';
 import { QueryTypes } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
-import { checkDesign, housePositions, PROCESS_WORDS, type ComparedAxis, type Process } from '@vendu/core';
-import type { ComparisonListItem, ComparisonsView } from '@vendu/contract';
+import {
+  checkDesign,
+  housePositions,
+  PROCESS_WORDS,
+  type BlindMethod,
+  type ComparedAxis,
+  type HousePosition,
+  type Process,
+} from '@vendu/core';
+import type { ComparisonListItem } from '@vendu/contract';
 import { parsedJson } from '../database/raw-row.js';
-import { BlindAnswerModel } from './blind-answer.model.js';
-import { BlindPlaceModel } from './blind-place.model.js';
-import { BlindTestModel, isOver } from './blind-test.model.js';
-import { resultsOf } from './blind-views.js';
 import { ComparisonReader } from './comparison-reader.js';
 
-/** The newest; older ones are found from their lots. */
+/** The newest; older ones are found from their brews. */
 const MOST_COMPARISONS = 200;
 
 interface Row {
@@ -24,7 +28,6 @@ interface Row {
 
 interface ArmRow {
   comparisonId: number;
-  place: number;
   versionNumber: number;
   recipeVersionId: number;
   recipeId: number;
@@ -37,6 +40,15 @@ interface ArmRow {
   process: Process;
 }
 
+interface TestRow {
+  comparisonId: number;
+  method: BlindMethod;
+  isOpened: 0 | 1;
+  isOver: 0 | 1;
+  isFound: 0 | 1 | null;
+  tasters: number | null;
+}
+
 /** All comparisons in short, and what the house found out by them. */
 @Injectable()
 export class ComparisonListService {
@@ -45,64 +57,53 @@ export class ComparisonListService {
     private readonly reader: ComparisonReader,
   ) {}
 
-  async list(): Promise<ComparisonsView> {
-    const [rows, arms, tests] = await Promise.all([
-      this.sequelize.query<Row>(LIST, { type: QueryTypes.SELECT }),
-      this.sequelize.query<ArmRow>(LIST_ARMS, { type: QueryTypes.SELECT }),
-      BlindTestModel.findAll({
-        include: [{ model: BlindPlaceModel, separate: true, include: [BlindAnswerModel] }],
-        order: ['id'],
-      }),
-    ]);
-    const comparisons = rows.map((row) =>
-      listItem(
-        row,
-        arms.filter(({ comparisonId }) => comparisonId === row.id),
-        tests.filter(({ comparisonId }) => comparisonId === row.id),
-      ),
-    );
-    return { comparisons, positions: await this.positions(comparisons, arms, tests) };
+  async list(): Promise<ComparisonListItem[]> {
+    const { rows, arms, tests } = await this.rows();
+    return rows.map((row) => {
+      const own = <T extends { comparisonId: number }>(of: readonly T[]) =>
+        of.filter(({ comparisonId }) => comparisonId === row.id);
+      return listItem(row, own(arms), own(tests));
+    });
   }
 
-  private async positions(
-    comparisons: readonly ComparisonListItem[],
-    arms: readonly ArmRow[],
-    tests: readonly BlindTestModel[],
-  ) {
-    const opened = comparisons.filter(({ tests: own }) => own.some(({ state }) => state === 'opened'));
-    const confounded = new Map<number, boolean>();
-    for (const { id } of opened) {
-      const faults = checkDesign(await this.reader.read(id));
-      confounded.set(
-        id,
-        faults.some(({ isConfounding }) => isConfounding),
-      );
-    }
+  /** What blind tests with a sound design say, by question and process. */
+  async positions(): Promise<HousePosition[]> {
+    const { rows, arms, tests } = await this.rows();
+    const opened = tests.filter(({ isOpened }) => isOpened);
+    const designs = await this.reader.designs([...new Set(opened.map(({ comparisonId }) => comparisonId))]);
     return housePositions(
-      opened.flatMap(({ id, asks, lots }) => {
-        const processes = [
-          ...new Set(arms.filter(({ comparisonId }) => comparisonId === id).map(({ process }) => process)),
+      opened.flatMap(({ comparisonId, isFound, tasters }) => {
+        const row = rows.find(({ id }) => id === comparisonId);
+        const design = designs.get(comparisonId);
+        if (!row || !design) return [];
+        const own = arms.filter((arm) => arm.comparisonId === comparisonId);
+        const [process, ...others] = new Set(own.map((arm) => arm.process));
+        return [
+          {
+            comparisonId,
+            asks: parsedJson(row.asks),
+            process: process && others.length === 0 ? `${PROCESS_WORDS[process].toLowerCase()} lots` : '',
+            tasters: tasters ?? 0,
+            isFound: isFound === 1,
+            isConfounded: checkDesign(design).some(({ isConfounding }) => isConfounding),
+          },
         ];
-        const [process] = processes;
-        return tests
-          .filter((test) => test.comparisonId === id && test.openedAt !== null)
-          .map((test) => ({
-            comparisonId: id,
-            asks,
-            process: processes.length === 1 && process ? `${PROCESS_WORDS[process].toLowerCase()} lots` : '',
-            lots: lots.length,
-            tasters: tastersOf(test),
-            isFound: resultsOf(test).some(({ isFound }) => isFound),
-            isConfounded: confounded.get(id) ?? true,
-          }));
       }),
     );
+  }
+
+  private async rows() {
+    const type = QueryTypes.SELECT as const;
+    const [rows, arms, tests] = await Promise.all([
+      this.sequelize.query<Row>(LIST, { type }),
+      this.sequelize.query<ArmRow>(LIST_ARMS, { type }),
+      this.sequelize.query<TestRow>(LIST_TESTS, { type, replacements: { now: new Date() } }),
+    ]);
+    return { rows, arms, tests };
   }
 }
 
-const tastersOf = ({ places }: BlindTestModel) => places.filter(({ answers }) => answers.length > 0).length;
-
-function listItem(row: Row, arms: readonly ArmRow[], tests: readonly BlindTestModel[]): ComparisonListItem {
+function listItem(row: Row, arms: readonly ArmRow[], tests: readonly TestRow[]): ComparisonListItem {
   return {
     id: row.id,
     question: row.question,
@@ -119,11 +120,11 @@ function listItem(row: Row, arms: readonly ArmRow[], tests: readonly BlindTestMo
     isOfChange: arms.some((arm) =>
       arms.some(({ recipeId, versionNumber }) => recipeId === arm.recipeId && versionNumber === arm.basedOn),
     ),
-    tests: tests.map((test) => ({
-      method: test.method,
-      state: test.openedAt !== null ? 'opened' : isOver(test) ? 'ended' : 'out',
-      isFound: test.openedAt === null ? null : resultsOf(test).some(({ isFound }) => isFound),
-      tasters: tastersOf(test),
+    tests: tests.map(({ method, isOpened, isOver, isFound, tasters }) => ({
+      method,
+      state: isOpened ? 'opened' : isOver ? 'ended' : 'out',
+      isFound: isOpened ? isFound === 1 : null,
+      tasters: tasters ?? 0,
     })),
   };
 }
@@ -137,11 +138,17 @@ const LIST = `
   ORDER BY comparisons.id DESC LIMIT ${MOST_COMPARISONS}`;
 
 const LIST_ARMS = `
-  SELECT arms.comparison_id AS comparisonId, arms.place, versions.number AS versionNumber,
-    versions.id AS recipeVersionId, versions.based_on AS basedOn, recipes.id AS recipeId, recipes.brewer_id AS brewerId, recipes.paper_id AS paperId,
+  SELECT arms.comparison_id AS comparisonId, versions.number AS versionNumber,
+    versions.id AS recipeVersionId, versions.based_on AS basedOn, recipes.id AS recipeId,
+    recipes.brewer_id AS brewerId, recipes.paper_id AS paperId,
     brewers.name AS brewerName, lots.id AS lotId, lots.name AS lotName, lots.process
   FROM comparison_arms AS arms
   JOIN recipe_versions AS versions ON versions.id = arms.recipe_version_id
   JOIN recipes ON recipes.id = versions.recipe_id
   JOIN lots ON lots.id = recipes.lot_id JOIN brewers ON brewers.id = recipes.brewer_id
   ORDER BY arms.comparison_id, arms.place`;
+
+const LIST_TESTS = `
+  SELECT comparison_id AS comparisonId, method, opened_at IS NOT NULL AS isOpened,
+    ended_at IS NOT NULL OR ends_at <= :now AS isOver, is_found AS isFound, taster_count AS tasters
+  FROM blind_tests ORDER BY id`;

@@ -1,5 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import { markedDrainS } from '@vendu/core';
+import { markedDrainS, type ComparisonDesign } from '@vendu/core';
 import type { ArmBrewView, BrewListItem, ComparisonArmView, ComparisonView } from '@vendu/contract';
 import { BrewReader } from '../brews/brew-reader.js';
 import { BrewerModel } from '../kit/brewer.model.js';
@@ -64,44 +64,67 @@ export class ComparisonReader {
       matchedBy: row.matchedBy,
       rounds: row.rounds,
       made: { by: row.maker.name, at: row.createdAt.toISOString() },
-      arms: await this.armsOf(row),
+      arms: (await this.armsOf([row])).get(id) ?? [],
       tests: tests.map(blindTestView),
     };
   }
 
-  private async armsOf({ arms }: ComparisonModel): Promise<ComparisonArmView[]> {
+  /** The questions of some comparisons with their arms as they were brewed. */
+  async designs(ids: readonly number[]): Promise<Map<number, ComparisonDesign>> {
+    const rows = await ComparisonModel.findAll({ where: { id: [...ids] }, include: PARTS });
+    const arms = await this.armsOf(rows);
+    return new Map(
+      rows.map(({ id, asks, matchedBy, rounds }) => [
+        id,
+        { asks, matchedBy, rounds, arms: arms.get(id) ?? [] },
+      ]),
+    );
+  }
+
+  private async armsOf(comparisons: readonly ComparisonModel[]): Promise<Map<number, ComparisonArmView[]>> {
     const recipes = await RecipeModel.findAll({
-      where: { id: arms.map(({ version }) => version.recipeId) },
+      where: { id: comparisons.flatMap(({ arms }) => arms.map(({ version }) => version.recipeId)) },
       include: [LotModel, BrewerModel, PaperModel, WaterModel, GrinderModel],
     });
     const recipeOf = new Map(recipes.map((recipe) => [recipe.id, recipe]));
     const trails = await this.trail.ofLots([...new Set(recipes.map(({ lotId }) => lotId))]);
     const brewed = new Map([...trails.values()].flat().map((brew) => [brew.id, brew]));
-    return arms.flatMap((arm) => {
-      const recipe = recipeOf.get(arm.version.recipeId);
-      if (!recipe) return [];
-      const brews = arm.brews
-        .map(({ brewId }) => brewed.get(brewId))
-        .filter((brew): brew is BrewListItem => brew !== undefined && !brew.isSetAside);
-      return [
-        {
-          id: arm.id,
-          lotId: recipe.lotId,
-          lotName: recipe.lot.name,
-          brewerName: recipe.brewer.name,
-          paperName: recipe.paper.name,
-          waterName: recipe.water?.name ?? '',
-          grinderName: recipe.grinder.name,
-          recipeId: recipe.id,
-          recipeVersionId: arm.recipeVersionId,
-          versionNumber: arm.version.number,
-          plan: arm.version.plan,
-          grinderSetting: settingFor(arm.version.plan, grinderView(recipe.grinder)).grinderSetting,
-          brews: brews.map(armBrew),
-        },
-      ];
-    });
+    return new Map(
+      comparisons.map(({ id, arms }) => [
+        id,
+        arms.flatMap((arm) => armView(arm, recipeOf.get(arm.version.recipeId), brewed)),
+      ]),
+    );
   }
+}
+
+function armView(
+  arm: ComparisonArmModel,
+  recipe: RecipeModel | undefined,
+  brewed: ReadonlyMap<number, BrewListItem>,
+): ComparisonArmView[] {
+  if (!recipe) return [];
+  const { version } = arm;
+  return [
+    {
+      id: arm.id,
+      lotId: recipe.lotId,
+      lotName: recipe.lot.name,
+      brewerName: recipe.brewer.name,
+      paperName: recipe.paper.name,
+      waterName: recipe.water?.name ?? '',
+      grinderName: recipe.grinder.name,
+      recipeId: recipe.id,
+      recipeVersionId: arm.recipeVersionId,
+      versionNumber: version.number,
+      plan: version.plan,
+      grinderSetting: settingFor(version.plan, grinderView(recipe.grinder)).grinderSetting,
+      brews: arm.brews
+        .map(({ brewId }) => brewed.get(brewId))
+        .filter((brew): brew is BrewListItem => brew !== undefined && !brew.isSetAside)
+        .map(armBrew),
+    },
+  ];
 }
 
 /** What a stand-in poured or read measures nothing. */

@@ -6,10 +6,11 @@ import {
   ChangeComparisonDto,
   NewBlindTestDto,
   NewComparisonDto,
-  type ComparisonsView,
+  type ComparisonListItem,
   type ComparisonView,
   type PouringView,
 } from '@vendu/contract';
+import type { HousePosition } from '@vendu/core';
 import type { PersonModel } from '../people/person.model.js';
 import { IdPipe } from '../problem/id.pipe.js';
 import { LeadOnly, SignedIn } from '../session/access.js';
@@ -29,8 +30,13 @@ export class ComparisonsController {
   ) {}
 
   @Get('comparisons')
-  all(): Promise<ComparisonsView> {
+  all(): Promise<ComparisonListItem[]> {
     return this.list.list();
+  }
+
+  @Get('comparison-positions')
+  positions(): Promise<HousePosition[]> {
+    return this.list.positions();
   }
 
   @Get('comparisons/:comparisonId')

@@ -11,6 +11,7 @@ import { BrewModel } from '../brews/brew.model.js';
 import { BlindAnswerModel } from '../comparisons/blind-answer.model.js';
 import { BlindPlaceModel } from '../comparisons/blind-place.model.js';
 import { BlindTestModel } from '../comparisons/blind-test.model.js';
+import { shortResult } from '../comparisons/blind-views.js';
 import { ComparisonArmModel } from '../comparisons/comparison-arm.model.js';
 import { ComparisonBrewModel } from '../comparisons/comparison-brew.model.js';
 import { ComparisonModel } from '../comparisons/comparison.model.js';
@@ -89,7 +90,6 @@ async function loadTest(
     endedAt: begun,
     pouredBy: [maker.name],
     looks: [],
-    ...(isOpened ? { openedAt: addHours(begun, 1), openedBy: lead.id } : {}),
   });
   for (const [index, cups] of serveBlind({ method, arms: arms.length, tasters, random }).entries()) {
     const place = await BlindPlaceModel.create({
@@ -108,6 +108,16 @@ async function loadTest(
       })),
     );
   }
+  if (!isOpened) return;
+  const places = await BlindPlaceModel.findAll({
+    where: { blindTestId: row.id },
+    include: [BlindAnswerModel],
+  });
+  await row.update({
+    openedAt: addHours(begun, 1),
+    openedBy: lead.id,
+    ...shortResult(Object.assign(row, { places })),
+  });
 }
 
 /** What one taster says; pure chance where nothing is noticed. */

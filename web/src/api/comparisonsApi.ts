@@ -1,23 +1,27 @@
 import type {
   BlindAnswerDto,
   ChangeComparisonDto,
-  ComparisonsView,
+  ComparisonListItem,
   ComparisonView,
   NewBlindTestDto,
   NewComparisonDto,
   PlaceView,
   PouringView,
 } from '@vendu/contract';
-import type { TastingStage } from '@vendu/core';
+import type { HousePosition, TastingStage } from '@vendu/core';
 import { api } from './api';
-import { lotTags } from './tags';
+import { LIST, lotTags } from './tags';
 import { showing } from './showing';
 
 const comparisonQueries = api.injectEndpoints({
   endpoints: (build) => ({
-    comparisons: build.query<ComparisonsView, void>({
+    comparisons: build.query<ComparisonListItem[], void>({
       query: () => 'comparisons',
       providesTags: ['Comparison'],
+    }),
+    positions: build.query<HousePosition[], void>({
+      query: () => 'comparison-positions',
+      providesTags: ['Comparison', { type: 'Lot', id: LIST }],
     }),
     comparison: build.query<ComparisonView, number>({
       query: (id) => `comparisons/${id}`,
@@ -120,6 +124,7 @@ const placesApi = comparisonsApi.injectEndpoints({
 
 export const {
   useComparisonsQuery,
+  usePositionsQuery,
   useComparisonQuery,
   useMakeComparisonMutation,
   useChangeComparisonMutation,

@@ -6,7 +6,7 @@ import { blindStanding } from '../ui/blindStanding';
 export function ToldBlind({ recipeVersionId }: { recipeVersionId: number }) {
   const { data } = useComparisonsQuery();
   const opened =
-    data?.comparisons.filter(
+    data?.filter(
       ({ arms, tests, isOfChange }) =>
         isOfChange &&
         arms.some((arm) => arm.recipeVersionId === recipeVersionId) &&

@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
 import type { ComparisonListItem } from '@vendu/contract';
-import { useComparisonsQuery } from '../api/comparisonsApi';
+import { useComparisonsQuery, usePositionsQuery } from '../api/comparisonsApi';
 import { troubleOf } from '../api/problem';
 import { ButtonLink } from '../ui/Button';
 import { dayOf } from '../ui/dates';
@@ -12,10 +12,10 @@ import { METHOD_WORDS } from './comparisonWords';
 
 /** Questions that were asked of the cup, and what the house knows by them. */
 export function ComparisonsPage() {
-  const { data, error, isLoading, refetch } = useComparisonsQuery();
+  const { data: comparisons, error, isLoading, refetch } = useComparisonsQuery();
+  const { data: positions } = usePositionsQuery();
   if (isLoading) return <Loading />;
-  if (!data) return <Unavailable trouble={troubleOf(error)} onRetry={() => void refetch()} />;
-  const { comparisons, positions } = data;
+  if (!comparisons) return <Unavailable trouble={troubleOf(error)} onRetry={() => void refetch()} />;
   return (
     <>
       <header className="mb-6 flex flex-wrap items-center gap-x-6 gap-y-3">
@@ -42,12 +42,12 @@ export function ComparisonsPage() {
         {comparisons.length > 0 && (
           <section>
             <h2 className="heading mb-2">What this house found out</h2>
-            {positions.length === 0 && (
+            {positions?.length === 0 && (
               <p className="text-small text-quiet">
                 Nothing yet. It stands here once a blind test with a sound design is opened.
               </p>
             )}
-            <Positions positions={positions} />
+            {positions && <Positions positions={positions} />}
           </section>
         )}
       </div>

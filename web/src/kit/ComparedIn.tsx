@@ -6,7 +6,7 @@ import { blindStanding } from '../ui/blindStanding';
 export function ComparedIn({ axis, id }: { axis: 'brewer' | 'paper'; id: number }) {
   const { data } = useComparisonsQuery();
   const asked =
-    data?.comparisons.filter(
+    data?.filter(
       ({ asks, arms }) =>
         asks.includes(axis) &&
         arms.some(({ brewerId, paperId }) => (axis === 'brewer' ? brewerId : paperId) === id),

@@ -6,7 +6,7 @@ import { ButtonLink } from '../ui/Button';
 /** Questions that were asked of a lot's cups, and the way to another. */
 export function LotComparisons({ lotId, hasRecipes }: { lotId: number; hasRecipes: boolean }) {
   const { data } = useComparisonsQuery();
-  const own = data?.comparisons.filter(({ lots }) => lots.some(({ id }) => id === lotId)) ?? [];
+  const own = data?.filter(({ lots }) => lots.some(({ id }) => id === lotId)) ?? [];
   if (own.length === 0 && !hasRecipes) return null;
   return (
     <section>

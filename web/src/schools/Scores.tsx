@@ -88,7 +88,7 @@ export function Scores() {
 function useToldBlind(): TrackRecord {
   const { data } = useComparisonsQuery();
   const opened =
-    data?.comparisons.flatMap(({ isOfChange, tests }) => {
+    data?.flatMap(({ isOfChange, tests }) => {
       const last = isOfChange ? tests.findLast(({ state }) => state === 'opened') : undefined;
       return last ? [last.isFound] : [];
     }) ?? [];

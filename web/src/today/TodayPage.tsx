@@ -12,6 +12,7 @@ import { useShortcut } from '../ui/useShortcut';
 import { BrewList } from './BrewList';
 import { CalendarAddress } from './CalendarAddress';
 import { clockOf, dayInputOf, NOTHING_CHOSEN, type TodayChoice } from './dayOfToday';
+import { CodedCups } from './CodedCups';
 import { Handover } from './Handover';
 import { Missed } from './Missed';
 import { PlanChart } from './PlanChart';
@@ -126,6 +127,7 @@ function Today({ today }: { today: TodayView }) {
             onChange={(out) => (out.length === 0 && choice === NOTHING_CHOSEN ? forget() : change({ out }))}
           />
           <Presses today={today} />
+          <CodedCups />
           <CalendarAddress />
         </div>
       </div>

@@ -45,6 +45,8 @@ export const comparisons: Migration = {
       ended_at DATETIME(3) NULL,
       opened_at DATETIME(3) NULL,
       opened_by INT NULL,
+      is_found BOOLEAN NULL,
+      taster_count INT NULL,
       poured_by JSON NOT NULL,
       looks JSON NOT NULL,
       created_at DATETIME(3) NOT NULL,

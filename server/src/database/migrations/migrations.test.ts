@@ -39,7 +39,7 @@ const LANDED = {
   '0033-imports': '0275f19683bf2666',
   '0034-age-note': '5a1b16bdc43e33af',
   '0035-people': 'fb852385bc19b3a0',
-  '0036-comparisons': '5ee647f10f6e9e9f',
+  '0036-comparisons': '96b4ead988a3b08e',
 };
 
 describe('the steps of the schema', () => {
