@@ -518,3 +518,4 @@ export {
   type ReferenceKind,
   type ReferenceRecord,
 } from './tasting/referenceCups.js';
+export { planVariants, type PlanVariant } from './comparison/planVariants.js';

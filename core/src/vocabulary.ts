@@ -107,6 +107,7 @@ export const COMPARED_AXES = [
   'brewer',
   'paper',
   'water',
+  'kettle',
   'grinder',
   'grind',
   'temperature',

@@ -43,11 +43,11 @@ test('a wrong design is caught before anything is brewed, and its arms are brewe
   await expect(about.getByRole('button', { pressed: true })).toHaveCount(1);
   // Whichever of the two it is about, the other one confounds it.
   if ((await about.getByRole('button', { pressed: true }).textContent()) !== 'Grind') {
-    await about.getByRole('button', { name: 'Kettle' }).click();
+    await about.getByRole('button', { name: 'Temperature' }).click();
     await about.getByRole('button', { name: 'Grind' }).click();
   }
-  await expect(page.getByText(/^Not alike in the kettle either: A/)).toBeVisible();
-  await expect(page.getByText('Give all arms the same kettle, or ask about it too.')).toBeVisible();
+  await expect(page.getByText(/^Not alike in the temperature either: A/)).toBeVisible();
+  await expect(page.getByText('Give all arms the same temperature, or ask about it too.')).toBeVisible();
   await expectClean(page);
   await page.getByLabel('Question').fill('');
   await page.getByRole('button', { name: 'Save' }).click();

@@ -7,6 +7,7 @@ const LEAVE_POURS: readonly ComparedAxis[] = [
   'brewer',
   'paper',
   'water',
+  'kettle',
   'grinder',
   'grind',
   'temperature',

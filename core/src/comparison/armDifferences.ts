@@ -45,6 +45,7 @@ export function armDifferences(arms: readonly ComparedArm[]): ArmDifference[] {
     { axis: 'brewer', values: arms.map(({ brewerName }) => brewerName) },
     { axis: 'paper', values: arms.map(({ paperName }) => paperName) },
     { axis: 'water', values: arms.map(({ waterName }) => (waterName === '' ? 'not said' : waterName)) },
+    { axis: 'kettle', values: arms.map(({ kettleName }) => (kettleName === '' ? 'not said' : kettleName)) },
     { axis: 'grinder', values: arms.map(({ grinderName }) => grinderName) },
     { axis: 'end', values: plans.map(endWords) },
   ];

@@ -22,6 +22,8 @@ export interface ComparedArm {
   paperName: string;
   /** Empty where nobody said. */
   waterName: string;
+  /** Empty where nobody said. */
+  kettleName: string;
   grinderName: string;
   plan: BrewPlan;
   brews: readonly ComparedBrew[];

@@ -200,11 +200,11 @@ describe('the answer of a test', () => {
     const fault = { kind: 'differs-besides' as const, isConfounding: true, what: '', todo: '' };
     const faults = [
       { ...fault, instead: 'the dose' },
-      { ...fault, instead: 'the kettle' },
+      { ...fault, instead: 'the temperature' },
       { ...fault, instead: 'the dose' },
     ];
     const { mayNotSay } = answerWords({ results, names: NAMES, faults, meter: null });
-    expect(mayNotSay).toContain('It may be about the dose or the kettle instead: see the design.');
+    expect(mayNotSay).toContain('It may be about the dose or the temperature instead: see the design.');
   });
 
   it('says what the meter has to say to it', () => {

@@ -31,6 +31,7 @@ function arm(over: Partial<ComparedArm> = {}): ComparedArm {
     brewerName: 'Tarn cone',
     paperName: 'Fine',
     waterName: 'Tap',
+    kettleName: 'Gooseneck',
     grinderName: 'House',
     plan: PLAN,
     brews: [],
@@ -108,6 +109,11 @@ describe('the design', () => {
     ['asks about what is alike', { asks: ['temperature', 'grind'] }, ['asked-is-alike']],
     ['moves the dose too', { arms: [arm(), arm({ plan: { ...twice, grindUm: 620 } })] }, ['differs-besides']],
     ['brews each once', { rounds: 1 }, ['one-brew-each']],
+    [
+      'pours with another kettle',
+      { arms: [arm(), arm({ plan: finer, kettleName: 'Second' })] },
+      ['differs-besides'],
+    ],
     [
       'gives two brewers one grind',
       { asks: ['brewer'], arms: [arm(), arm({ brewerName: 'Fen flat' })] },

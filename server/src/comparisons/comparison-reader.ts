@@ -5,6 +5,7 @@ import { BrewReader } from '../brews/brew-reader.js';
 import { BrewerModel } from '../kit/brewer.model.js';
 import { GrinderModel } from '../kit/grinder.model.js';
 import { grinderView } from '../kit/kit-views.js';
+import { KettleModel } from '../kit/kettle.model.js';
 import { PaperModel } from '../kit/paper.model.js';
 import { WaterModel } from '../kit/water.model.js';
 import { LotModel } from '../lots/lot.model.js';
@@ -84,7 +85,7 @@ export class ComparisonReader {
   private async armsOf(comparisons: readonly ComparisonModel[]): Promise<Map<number, ComparisonArmView[]>> {
     const recipes = await RecipeModel.findAll({
       where: { id: comparisons.flatMap(({ arms }) => arms.map(({ version }) => version.recipeId)) },
-      include: [LotModel, BrewerModel, PaperModel, WaterModel, GrinderModel],
+      include: [LotModel, BrewerModel, PaperModel, WaterModel, KettleModel, GrinderModel],
     });
     const recipeOf = new Map(recipes.map((recipe) => [recipe.id, recipe]));
     const trails = await this.trail.ofLots([...new Set(recipes.map(({ lotId }) => lotId))]);
@@ -113,6 +114,7 @@ function armView(
       brewerName: recipe.brewer.name,
       paperName: recipe.paper.name,
       waterName: recipe.water?.name ?? '',
+      kettleName: recipe.kettle?.name ?? '',
       grinderName: recipe.grinder.name,
       recipeId: recipe.id,
       recipeVersionId: arm.recipeVersionId,

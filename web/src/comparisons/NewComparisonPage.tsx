@@ -13,6 +13,7 @@ import { useChecked } from '../ui/useChecked';
 import { ArmPicker } from './ArmPicker';
 import { usualQuestion } from './comparisonWords';
 import { QuestionForm, type Question } from './QuestionForm';
+import { Variants } from './Variants';
 import { useChosenArms, type ChosenArm } from './useChosenArms';
 
 /** Asks a question of some versions: what is compared first, then what it is about. */
@@ -113,6 +114,18 @@ function NewComparison({
           />
         ))}
       </ul>
+      {shown[0]?.recipe && shown[0].versionId !== null && (
+        <Variants
+          recipe={shown[0].recipe}
+          versionId={shown[0].versionId}
+          place={arms.length - 1}
+          onMade={(made) => {
+            // A stays what it is, whatever is the newest version now.
+            change(0, { recipeId: made.recipeId, versionId: shown[0]?.versionId ?? null });
+            change(arms.length - 1, { lotId: shown[0]?.lotId ?? lotId, ...made });
+          }}
+        />
+      )}
       {arms.length < ARMS.most && (
         <Button
           className="mb-6"

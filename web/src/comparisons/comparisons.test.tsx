@@ -19,6 +19,7 @@ function arm(place: number, over: Partial<ComparisonArmView> = {}): ComparisonAr
     brewerName: ['Tarn cone', 'Fen flat', 'Rill carafe'][place] ?? '',
     paperName: 'Fine',
     waterName: 'Tap',
+    kettleName: 'Gooseneck',
     grinderName: 'House',
     recipeId: 5,
     recipeVersionId: 40 + place,

@@ -77,6 +77,7 @@ function armOf(recipe: RecipeView, versionId: number): ComparedArm | null {
     brewerName,
     paperName,
     waterName: recipe.waterName ?? '',
+    kettleName: recipe.kettleName ?? '',
     grinderName,
     plan: version.plan,
     brews: [],
