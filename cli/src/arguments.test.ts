@@ -4,24 +4,31 @@ import { readCommand } from './arguments.js';
 describe('the command line', () => {
   it('reads commands with their defaults', () => {
     expect(readCommand([])).toEqual({ name: 'help' });
-    expect(readCommand(['demo'])).toEqual({ name: 'demo', port: 4600, reset: false });
+    expect(readCommand(['demo'])).toEqual({
+      name: 'demo',
+      port: 4600,
+      reset: false,
+      opensToPhones: false,
+    });
     expect(readCommand(['demo', '--port', '4711', '--reset'])).toEqual({
       name: 'demo',
       port: 4711,
       reset: true,
+      opensToPhones: false,
     });
+    expect(readCommand(['serve', '--phones'])).toEqual({ name: 'serve', port: 4600, opensToPhones: true });
     expect(readCommand(['test'])).toMatchObject({ suites: ['checks', 'unit', 'integration', 'e2e'] });
     expect(readCommand(['test', 'unit'])).toMatchObject({ suites: ['unit'] });
     expect(readCommand(['bench'])).toMatchObject({
       measures: [
-        ...['speed', 'accuracy', 'facts', 'tasks', 'warnings', 'starts', 'practice', 'second', 'brews'],
-        ...['ablation', 'house'],
+        ...['speed', 'accuracy', 'facts', 'tasks', 'days', 'blind', 'warnings', 'starts', 'practice'],
+        ...['second', 'brews', 'ablation', 'house'],
       ],
     });
     expect(readCommand(['kill'])).toEqual({ name: 'kill', kills: 50 });
     expect(readCommand(['kill', '--kills', '3'])).toEqual({ name: 'kill', kills: 3 });
     expect(readCommand(['trust'])).toMatchObject({
-      parts: ['doors', 'races', 'fuzz', 'feed', 'migrations', 'carry'],
+      parts: ['doors', 'races', 'fuzz', 'feed', 'migrations', 'carry', 'phones'],
     });
     expect(readCommand(['trust', 'races'])).toEqual({ name: 'trust', parts: ['races'] });
     expect(readCommand(['bench', 'second'])).toMatchObject({ measures: ['second'] });

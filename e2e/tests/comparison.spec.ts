@@ -86,6 +86,28 @@ test('a wrong design is caught before anything is brewed, and its arms are brewe
   await expect(page.getByRole('heading', { name: 'Sweeter finer?' })).toBeVisible();
 });
 
+test('a question that no version asks yet is made from A by a button', async ({ page }) => {
+  await signIn(page, 'barista');
+  const recipe = await startRecipe(page, lotName('Bloom or none'));
+  await page.goto(`/compare/new?lot=${recipe.lot.id}`);
+  await expect(page.getByText('Choose a version for each arm', { exact: false })).toBeVisible();
+  await page
+    .getByRole('group', { name: 'B as A, but' })
+    .getByRole('button', { name: 'without bloom' })
+    .click();
+  await expect(page.getByLabel('Version of A')).toContainText('Version 1');
+  await expect(page.getByLabel('Version of B')).toContainText('Version 2');
+  const about = page.getByRole('group', { name: 'It is about' });
+  // Bloom, pours and what was done to the bloom: all of it is the question.
+  for (const axis of ['Agitation', 'Bloom', 'Pours']) {
+    const toggle = about.getByRole('button', { name: axis });
+    if ((await toggle.getAttribute('aria-pressed')) === 'false') await toggle.click();
+  }
+  await expect(page.getByText('Sound: nothing differs but what is asked about.')).toBeVisible();
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByRole('link', { name: 'Brew A', exact: true })).toBeVisible();
+});
+
 test('two brewers are given one plan and grinds that match, and a brew that is there can count', async ({
   page,
 }) => {

@@ -1,13 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type TestAgent from 'supertest/lib/agent.js';
-import {
-  BLIND_METHODS,
-  checkDesign,
-  type BlindCup,
-  type ComparedAxis,
-  type HousePosition,
-} from '@vendu/core';
+import { BLIND_METHODS, checkDesign, type BlindCup, type HousePosition } from '@vendu/core';
 import type {
   BrewView,
   ComparisonListItem,
@@ -362,10 +356,6 @@ describe('a blind test', () => {
   });
 
   it('becomes the house’s position once it is opened, where its design was sound', async () => {
-    const positionOf = async (asks: ComparedAxis) =>
-      ((await app.lead.get('/api/comparison-positions').expect(200)).body as HousePosition[]).find(
-        (position) => position.asks.includes(asks),
-      );
     const sound = await compare({ asks: ['grind'] }, { process: 'honey' });
     const confounded = await compare({ asks: ['temperature'] }, { process: 'honey' });
     for (const { comparison } of [sound, confounded]) {
@@ -373,12 +363,10 @@ describe('a blind test', () => {
       for (const phone of phones) await say(phone, { chosen: wrongOf(phone.cups) }).expect(200);
       await app.lead.put(`/api/blind-tests/${test.id}/opened`).expect(200);
     }
-    expect(
-      ((await app.lead.get('/api/comparison-positions').expect(200)).body as HousePosition[]).find(
-        ({ process }) => process === 'honey lots',
-      ),
-    ).toMatchObject({ asks: ['grind'], tests: 1, found: 0, tasters: 6 });
-    expect(await positionOf('temperature')).toBeUndefined();
+    const positions = (await app.lead.get('/api/comparison-positions').expect(200)).body as HousePosition[];
+    expect(positions.filter(({ process }) => process === 'honey lots')).toEqual([
+      expect.objectContaining({ asks: ['grind'], tests: 1, found: 0, tasters: 6 }),
+    ]);
   });
 });
 

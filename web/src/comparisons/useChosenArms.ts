@@ -64,7 +64,8 @@ function usualVersion(
 ): number | null {
   if (!recipe) return null;
   const alike = recipeIds.flatMap((id, index) => (id === recipe.id ? [index] : []));
-  return recipe.versions[alike.length - 1 - alike.indexOf(place)]?.id ?? null;
+  const compared = Math.min(alike.length, recipe.versions.length);
+  return recipe.versions[compared - 1 - alike.indexOf(place)]?.id ?? null;
 }
 
 /** A version as an arm, before anything is brewed for it. */
