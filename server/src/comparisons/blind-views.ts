@@ -42,7 +42,7 @@ function openedPlace({ number, cups, answers }: BlindPlaceModel): OpenedPlaceVie
 }
 
 /** Needs `places` with their `answers` loaded. */
-export function resultsOf(row: BlindTestModel): StageResult[] {
+function resultsOf(row: BlindTestModel): StageResult[] {
   return blindResult({
     method: row.method,
     arms: row.arms.length,

@@ -95,7 +95,7 @@ describe('the order of brewing', () => {
   it('goes A, B, B, A, and offers the next with another beside it', () => {
     renderPart(<BrewingOrder comparison={comparison()} />);
     const turns = within(screen.getByRole('list', { name: 'Brewing order' })).getAllByRole('listitem');
-    expect(turns.map(({ textContent }) => textContent?.charAt(0))).toEqual(['A', 'B', 'B', 'A']);
+    expect(turns.map(({ textContent }) => textContent.charAt(0))).toEqual(['A', 'B', 'B', 'A']);
     expect(screen.getByRole('link', { name: 'Brew A' }).getAttribute('href')).toBe(
       '/bench/40?recipe=5&arm=20&comparison=7&letter=A',
     );
@@ -138,8 +138,8 @@ describe('a taster’s answer', () => {
   it('waits until a cup is chosen, and is sent whole', async () => {
     const sent = standInServer({ 'PUT blind/s1/answers/hot': { body: { ...place, answered: ['hot'] } } });
     renderPart(<StageForm place={place} stage="hot" secret="s1" device={device} />);
-    const send = screen.getByRole('button', { name: 'Send' });
-    expect((send as HTMLButtonElement).disabled).toBe(true);
+    const send = screen.getByRole<HTMLButtonElement>('button', { name: 'Send' });
+    expect(send.disabled).toBe(true);
     await userEvent.click(screen.getByRole('radio', { name: '283' }));
     await userEvent.type(screen.getByLabelText('What you taste, if you like'), 'sharper');
     await userEvent.click(send);
@@ -164,7 +164,7 @@ describe('a taster’s answer', () => {
     await userEvent.click(screen.getByRole('radio', { name: '417' }));
     await userEvent.click(screen.getByRole('button', { name: 'Send' }));
     expect(await screen.findByText(/came too late/)).toBeTruthy();
-    expect((screen.getByRole('radio', { name: '417' }) as HTMLInputElement).checked).toBe(true);
+    expect(screen.getByRole<HTMLInputElement>('radio', { name: '417' }).checked).toBe(true);
   });
 });
 
@@ -175,7 +175,7 @@ describe('arms that met by pairs', () => {
     const tests = [met([0, 1], [2, 6]), met([1, 2], [5, 3]), met([0, 2], [3, 5])];
     renderPart(<Tournament comparison={comparison({ arms, tests })} />);
     const rows = within(screen.getByRole('table', { name: /^Hot/ })).getAllByRole('row');
-    expect(rows.map(({ textContent }) => textContent?.charAt(0))).toEqual(['B', 'C', 'A']);
+    expect(rows.map(({ textContent }) => textContent.charAt(0))).toEqual(['B', 'C', 'A']);
   });
 
   it('need more pairs where one never lost', () => {
