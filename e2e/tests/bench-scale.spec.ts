@@ -320,6 +320,10 @@ test('two brews at once keep clocks of their own, and the keys go to the one cho
   await page.keyboard.press('Space');
   await expect(page.getByRole('region', { name: /Left hand/ })).toContainText('now: swirl');
   await expect(page.getByRole('region', { name: /Right hand/ })).toContainText('now: bloom');
+  // The other hand, whichever it is.
+  await page.keyboard.press('o');
+  await page.keyboard.press('Space');
+  await expect(page.getByRole('region', { name: /Right hand/ })).toContainText('now: swirl');
 });
 
 test('a split brew: cups called every fifteen seconds, changed by a key and written down after', async ({

@@ -81,7 +81,7 @@ function stageWords(result: StageResult, names: readonly string[]): string {
 function pointsWords(
   { stage, isFound, answers, adjustedPValue }: StageResult,
   names: readonly string[],
-  { kind, means, pairs }: Extract<StageResult['figures'], { kind: 'ranked' | 'scored' }>,
+  { kind, means, concordance, pairs }: Extract<StageResult['figures'], { kind: 'ranked' | 'scored' }>,
 ): string {
   const isRanked = kind === 'ranked';
   const order = means
@@ -90,9 +90,10 @@ function pointsWords(
     .map(({ value, name }) => `${name} ${value.toFixed(1)}`)
     .join('; ');
   const by = isRanked ? 'mean place' : 'mean points';
-  if (!isFound) return `No difference found when ${stage}: ${by} ${order}, by ${answers} tasters.`;
+  const agreed = `by ${answers} tasters who agree to ${concordance.toFixed(2)} of 1 (Kendall’s W)`;
+  if (!isFound) return `No difference found when ${stage}: ${by} ${order}, ${agreed}.`;
   const found = pairs.filter((pair) => pair.isFound).map((pair) => pairWords(pair, names));
-  return `A difference when ${stage}: ${by} ${order}, by ${answers} tasters; chance does that ${chanceWords(adjustedPValue)}. ${
+  return `A difference when ${stage}: ${by} ${order}, ${agreed}; chance does that ${chanceWords(adjustedPValue)}. ${
     found.length === 0 ? 'Which two differ is not certain.' : `${found.join('; ')}.`
   }`;
 }

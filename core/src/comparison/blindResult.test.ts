@@ -164,7 +164,7 @@ describe('the answer of a test', () => {
     });
     expect(results[0]?.figures).toMatchObject({ kind: 'ranked', means: [2, 3, 1], concordance: 1 });
     expect(say(results).answers).toEqual([
-      'A difference when hot: mean place C, Rill carafe 1.0; A, Tarn cone 2.0; B, Fen flat 3.0, by 9 tasters; chance does that less than once in 1,000 times. A, Tarn cone before B, Fen flat for 9 of 9; C, Rill carafe before A, Tarn cone for 9 of 9; C, Rill carafe before B, Fen flat for 9 of 9.',
+      'A difference when hot: mean place C, Rill carafe 1.0; A, Tarn cone 2.0; B, Fen flat 3.0, by 9 tasters who agree to 1.00 of 1 (Kendall’s W); chance does that less than once in 1,000 times. A, Tarn cone before B, Fen flat for 9 of 9; C, Rill carafe before A, Tarn cone for 9 of 9; C, Rill carafe before B, Fen flat for 9 of 9.',
     ]);
   });
 
