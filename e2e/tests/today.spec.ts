@@ -14,7 +14,10 @@ test('a day is planned, disturbed and replanned', async ({ page }) => {
   await page.goto('/sign-in');
   await page.getByRole('button', { name: /^Ilse Varnholt/ }).click();
   await expect(page.getByRole('heading', { name: /^Today/ })).toBeVisible();
-  await expect(page.getByText(/^\d+ brews, all tasted by \d\d:\d\d with 3 pairs of hands$/)).toBeVisible();
+  const told = page.getByText(/^\d+ brews, all tasted by \d\d:\d\d with \d pairs? of hands$/);
+  await expect(told).toBeVisible();
+  // Other tests of this lab may have invited somebody.
+  const hands = Number(/with (\d) pairs/.exec((await told.textContent()) ?? '')?.[1]);
   await expect(page.getByText(/^\d\d:\d\d .*: brew, Bomaku Natural$/)).toBeAttached();
   await expectClean(page);
   const planned = await order(page);
@@ -22,9 +25,9 @@ test('a day is planned, disturbed and replanned', async ({ page }) => {
 
   await test.step('one goes home: the plan takes longer', async () => {
     await page.getByLabel('Joss Pellwater').uncheck();
-    await expect(page.getByText(/with 2 pairs of hands$/)).toBeVisible();
+    await expect(told).toContainText(new RegExp(`with ${hands - 1} pairs of hands$`));
     await page.getByLabel('Tamsin Ekelund').uncheck();
-    await expect(page.getByText(/with 1 pair of hands$/)).toBeVisible();
+    await expect(told).toContainText(new RegExp(`with ${hands - 2} pairs? of hands$`));
   });
 
   await test.step('a brew is moved by keys, and the plan keeps to it', async () => {
