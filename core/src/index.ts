@@ -471,45 +471,6 @@ export { repeatingReport, type VersionProven } from './reports/repeating.js';
 export { grinderReport, type LastRecheck } from './reports/grinders.js';
 export { coffeeUsedReport, type LotUse } from './reports/coffeeUsed.js';
 
-export { answerWords, chanceWords, type BlindSaid } from './comparison/answerWords.js';
-export { armDifferences, type ArmDifference } from './comparison/armDifferences.js';
-export {
-  armFigure,
-  COMPARED_FIGURES,
-  figureApart,
-  smallestFound,
-  type ArmFigure,
-  type ComparedFigure,
-  type FigureApart,
-} from './comparison/armFigures.js';
-export { armLetter, ARMS, type ComparedArm, type ComparedBrew } from './comparison/arms.js';
-export { axesWords, AXIS_WORDS } from './comparison/axisWords.js';
-export {
-  BLIND_SCORES,
-  blindAnswerFault,
-  openAnswer,
-  type BlindAnswer,
-  type OpenedAnswer,
-} from './comparison/blindAnswer.js';
-export {
-  blindResult,
-  foundByLooks,
-  type ArmPair,
-  type BlindFigures,
-  type StageResult,
-} from './comparison/blindResult.js';
-export { brewingOrder, comparisonCost, ROUNDS, type BrewingTurn } from './comparison/brewingOrder.js';
-export { checkDesign, type ComparisonDesign, type DesignFault } from './comparison/checkDesign.js';
-export { housePositions, positionWords, type HousePosition } from './comparison/housePositions.js';
-export {
-  BLIND_ARMS,
-  BLIND_TASTERS,
-  serveBlind,
-  type BlindCup,
-  type BlindSet,
-} from './comparison/serveBlind.js';
-export { matchedGrind } from './comparison/matchedGrind.js';
-export { alignedPlan } from './comparison/alignedPlan.js';
 export {
   dilutionG,
   REFERENCE_KINDS,
@@ -518,4 +479,4 @@ export {
   type ReferenceKind,
   type ReferenceRecord,
 } from './tasting/referenceCups.js';
-export { planVariants, type PlanVariant } from './comparison/planVariants.js';
+export * from './comparison/index.js';

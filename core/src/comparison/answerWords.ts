@@ -105,13 +105,13 @@ function pairWords({ better, worse, agreeing, of, apart }: ArmPair, names: reado
     : `${said} for ${agreeing} of ${of}`;
 }
 
+const EITHER = new Intl.ListFormat('en-GB', { type: 'disjunction' });
+
 /** All of them in one sentence: what to do about each stands with the design. */
 function confoundedWords(faults: readonly DesignFault[]): string[] {
   const instead = [...new Set(faults.flatMap((fault) => fault.instead ?? []))];
   if (instead.length === 0) return [];
-  const last = instead.at(-1) ?? '';
-  const said = instead.length === 1 ? last : `${instead.slice(0, -1).join(', ')} or ${last}`;
-  return [`It may be about ${said} instead: see the design.`];
+  return [`It may be about ${EITHER.format(instead)} instead: see the design.`];
 }
 
 function tooFewWords(results: readonly StageResult[]): string[] {
@@ -160,17 +160,21 @@ function stagesWords(results: readonly StageResult[]): string[] {
 
 function meterWords(results: readonly StageResult[], meter: ComparedMeter | null): string[] {
   if (!meter?.strength) return [];
-  const { difference, reach, isApart } = meter.strength;
-  const size = `${Math.abs(difference).toFixed(2)} %`;
+  const { strength, yieldPoints } = meter;
+  const size = `${Math.abs(strength.difference).toFixed(2)} %`;
+  const apart = [
+    ...(strength.isApart ? [`strength by ${size}`] : []),
+    ...(yieldPoints?.isApart ? [`yield by ${Math.abs(yieldPoints.difference).toFixed(1)} points`] : []),
+  ].join(', ');
   const isFound = results.some((result) => result.isFound);
-  if (isApart) {
-    return isFound
-      ? [
-          `Strength differs by ${size} too: part of the taste may be strength. Bring both to one strength to know.`,
-        ]
-      : [`The meter tells them apart, by ${size} of strength, though tasters did not.`];
+  if (apart !== '') {
+    return [
+      isFound
+        ? `The meter tells them apart too, ${apart}: part of the taste may be that. Bring both to one strength to know.`
+        : `The meter tells them apart, ${apart}, though tasters did not.`,
+    ];
   }
-  const within = `${size} apart, known to ${reach.toFixed(2)} %`;
+  const within = `${size} apart, known to ${strength.reach.toFixed(2)} %`;
   return isFound
     ? [
         `The meter cannot tell them apart (strength ${within}): they differ in taste, not measurably in strength.`,

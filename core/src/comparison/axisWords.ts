@@ -21,9 +21,10 @@ export const AXIS_WORDS: Record<ComparedAxis, string> = {
   rest: 'what is done besides',
 };
 
+const ALL = new Intl.ListFormat('en-GB', { type: 'conjunction' });
+
 /** `the grind`, `the pours and the dose`. */
 export function axesWords(axes: readonly ComparedAxis[]): string {
   const said = axes.map((axis) => (axis === 'rest' ? AXIS_WORDS.rest : `the ${AXIS_WORDS[axis]}`));
-  if (said.length < 2) return said[0] ?? 'nothing';
-  return `${said.slice(0, -1).join(', ')} and ${said.at(-1) ?? ''}`;
+  return said.length === 0 ? 'nothing' : ALL.format(said);
 }

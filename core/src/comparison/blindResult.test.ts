@@ -197,7 +197,7 @@ describe('the answer of a test', () => {
       alpha: 0.05,
       answers: [{ stage: 'hot', opened: told(11, 1) }],
     });
-    const fault = { kind: 'differs-besides' as const, isConfounding: true, what: '', todo: '' };
+    const fault = { kind: 'differs-besides' as const, isConfounding: true, what: '', advice: '' };
     const faults = [
       { ...fault, instead: 'the dose' },
       { ...fault, instead: 'the temperature' },
@@ -214,16 +214,17 @@ describe('the answer of a test', () => {
       alpha: 0.05,
       answers: [{ stage: 'hot', opened: told(11, 1) }],
     });
-    const meter = (difference: number, isApart: boolean) => ({
+    const meter = (difference: number, isApart: boolean, yieldApart = false) => ({
       strength: { difference, reach: 0.05, isApart },
-      yieldPoints: null,
+      yieldPoints: { difference: 1.2, reach: 0.7, isApart: yieldApart },
     });
     const said = (of: ReturnType<typeof meter>) =>
       answerWords({ results, names: NAMES, faults: [], meter: of }).mayNotSay.at(-1);
     expect(said(meter(0.01, false))).toBe(
       'The meter cannot tell them apart (strength 0.01 % apart, known to 0.05 %): they differ in taste, not measurably in strength.',
     );
-    expect(said(meter(-0.12, true))).toContain('Strength differs by 0.12 % too');
+    expect(said(meter(-0.12, true))).toContain('tells them apart too, strength by 0.12 %: part');
+    expect(said(meter(0.01, false, true))).toContain('tells them apart too, yield by 1.2 points: part');
   });
 
   it.each<[BlindMethod, number]>([

@@ -1,3 +1,4 @@
+import { mean } from 'simple-statistics';
 import { formatDuration } from '../quantity/duration.js';
 import { roundToTenth } from '../plan/plan.js';
 import type { ComparedAxis, GrindMatch } from '../vocabulary.js';
@@ -27,7 +28,7 @@ export interface DesignFault {
   /** What the answer may be about instead of what was asked: `the dose`. */
   instead?: string;
   what: string;
-  todo: string;
+  advice: string;
 }
 
 export interface ComparisonDesign {
@@ -68,7 +69,7 @@ function planFaults({ asks, arms, matchedBy, rounds }: ComparisonDesign): Design
             kind: 'asked-is-alike' as const,
             isConfounding: true,
             what: `The arms are alike in ${axesWords(alike)}.`,
-            todo: `Choose versions that differ in ${axesWords(alike)}, or ask about what does differ.`,
+            advice: `Choose versions that differ in ${axesWords(alike)}, or ask about what does differ.`,
           },
         ]),
     ...besides.map(({ axis, values }) => ({
@@ -76,7 +77,7 @@ function planFaults({ asks, arms, matchedBy, rounds }: ComparisonDesign): Design
       isConfounding: true,
       instead: axesWords([axis]),
       what: `Not alike in ${axesWords([axis])} either: ${byArm(values)}.`,
-      todo: `Give all arms the same ${AXIS_WORDS[axis]}, or ask about it too.`,
+      advice: `Give all arms the same ${AXIS_WORDS[axis]}, or ask about it too.`,
     })),
     ...(asksKit && matchedBy === 'dial' && !asks.includes('grind')
       ? [
@@ -84,7 +85,7 @@ function planFaults({ asks, arms, matchedBy, rounds }: ComparisonDesign): Design
             kind: 'one-grind-for-all' as const,
             isConfounding: false,
             what: 'One grind suits one arm best; the answer holds for this grind alone.',
-            todo: 'Match the grind by drain time or by yield, or brew it at a second grind.',
+            advice: 'Match the grind by drain time or by yield, or brew it at a second grind.',
           },
         ]
       : []),
@@ -94,7 +95,7 @@ function planFaults({ asks, arms, matchedBy, rounds }: ComparisonDesign): Design
             kind: 'one-brew-each' as const,
             isConfounding: false,
             what: 'One brew of each arm: a pour that went wrong looks like the arm.',
-            todo: 'Brew each twice, in turned order.',
+            advice: 'Brew each twice, in turned order.',
           },
         ]
       : []),
@@ -133,13 +134,13 @@ function handsFault(arms: readonly ComparedArm[]): DesignFault[] {
       isConfounding: true,
       instead: 'the hands',
       what: `Other hands poured: ${byArm(hands)}.`,
-      todo: 'Have the same hands brew all arms, or each pair of hands brew every arm as often.',
+      advice: 'Have the same hands brew all arms, or each pair of hands brew every arm as often.',
     },
   ];
 }
 
 function doseFault(arms: readonly ComparedArm[]): DesignFault[] {
-  const doses = arms.map(({ brews, plan }) => meanOf(brews.map(({ doseG }) => doseG)) / plan.doseG);
+  const doses = arms.map(({ brews, plan }) => mean(brews.map(({ doseG }) => doseG)) / plan.doseG);
   if (Math.max(...doses) / Math.min(...doses) - 1 <= DOSE_APART) return [];
   return [
     {
@@ -147,15 +148,15 @@ function doseFault(arms: readonly ComparedArm[]): DesignFault[] {
       isConfounding: true,
       instead: 'the dose',
       what: `Doses came out unequal: ${byArm(
-        arms.map(({ brews }) => `${roundToTenth(meanOf(brews.map(({ doseG }) => doseG)))} g`),
+        arms.map(({ brews }) => `${roundToTenth(mean(brews.map(({ doseG }) => doseG)))} g`),
       )}.`,
-      todo: 'Weigh the dose after grinding, and brew that arm again.',
+      advice: 'Weigh the dose after grinding, and brew that arm again.',
     },
   ];
 }
 
 function ageFault(arms: readonly ComparedArm[]): DesignFault[] {
-  const ages = arms.map(({ brews }) => meanOf(brews.map(({ roastAgeDays }) => roastAgeDays)));
+  const ages = arms.map(({ brews }) => mean(brews.map(({ roastAgeDays }) => roastAgeDays)));
   if (Math.max(...ages) - Math.min(...ages) <= AGE_APART_DAYS) return [];
   return [
     {
@@ -163,7 +164,7 @@ function ageFault(arms: readonly ComparedArm[]): DesignFault[] {
       isConfounding: true,
       instead: 'the age of the roast',
       what: `The roasts were of other ages: ${byArm(ages.map((age) => `${Math.round(age)} days`))}.`,
-      todo: 'Brew all arms from roasts of the same week.',
+      advice: 'Brew all arms from roasts of the same week.',
     },
   ];
 }
@@ -183,7 +184,7 @@ function dayFault(arms: readonly ComparedArm[]): DesignFault[] {
         lonely.length === arms.length
           ? 'The arms were not brewed on one day.'
           : `${lonely.join(' and ')} ${lonely.length === 1 ? 'was' : 'were'} brewed on a day when another arm was not.`,
-      todo: 'Brew every arm again on each day that anything is compared.',
+      advice: 'Brew every arm again on each day that anything is compared.',
     },
   ];
 }
@@ -203,7 +204,7 @@ function orderFault(arms: readonly ComparedArm[]): DesignFault[] {
       isConfounding: true,
       instead: 'the order',
       what: `${armLetter(firsts[0] ?? 0)} was always brewed first.`,
-      todo: 'Turn the order from round to round.',
+      advice: 'Turn the order from round to round.',
     },
   ];
 }
@@ -226,7 +227,7 @@ function matchFaults(arms: readonly ComparedArm[], matchedBy: Exclude<GrindMatch
         isConfounding: true,
         instead: 'the grind',
         what: `Not matched by ${matchedBy}: ${armLetter(index + 1)} came ${size} ${apart.difference > 0 ? way[0] : way[1]} than A.`,
-        todo: `Grind ${armLetter(index + 1)} ${apart.difference > 0 ? 'coarser' : 'finer'} and brew it again.`,
+        advice: `Grind ${armLetter(index + 1)} ${apart.difference > 0 ? 'coarser' : 'finer'} and brew it again.`,
       },
     ];
   });
@@ -234,5 +235,3 @@ function matchFaults(arms: readonly ComparedArm[], matchedBy: Exclude<GrindMatch
 
 const byArm = (values: readonly string[]) =>
   values.map((value, arm) => `${armLetter(arm)} ${value}`).join('; ');
-
-const meanOf = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length;

@@ -172,7 +172,7 @@ describe('the design', () => {
     expect(fault).toMatchObject({
       kind: 'not-matched',
       what: 'Not matched by drain: B came 0:30 slower than A.',
-      todo: 'Grind B coarser and brew it again.',
+      advice: 'Grind B coarser and brew it again.',
     });
   });
 });

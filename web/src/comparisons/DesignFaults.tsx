@@ -8,13 +8,13 @@ export function DesignFaults({ faults }: { faults: readonly DesignFault[] }) {
   }
   return (
     <ul>
-      {faults.map(({ kind, what, todo, isConfounding }) => (
+      {faults.map(({ kind, what, advice, isConfounding }) => (
         <li
           key={`${kind} ${what}`}
           className={classes('mb-2 border-l-2 pl-3', isConfounding ? 'border-alarm' : 'border-edge')}
         >
           <p className={classes('text-small', isConfounding && 'font-medium text-alarm')}>{what}</p>
-          <p className="text-small">{todo}</p>
+          <p className="text-small">{advice}</p>
         </li>
       ))}
     </ul>

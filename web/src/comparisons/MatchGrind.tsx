@@ -99,7 +99,7 @@ function useFigureOf(arm: ComparisonArmView, by: Match): number | null {
       isGone = true;
     };
   }, [forecaster, plan, by]);
-  const measured = armFigure({ ...arm, brews: arm.brews }, by === 'drain' ? 'drainS' : 'yieldPercent');
+  const measured = armFigure(arm, by === 'drain' ? 'drainS' : 'yieldPercent');
   return measured?.mean ?? modelled;
 }
 

@@ -57,7 +57,7 @@ export function NewBlindTest({ comparison: { id, arms } }: { comparison: Compari
             stages: TASTING_STAGES.filter((stage) => stages.includes(stage)),
             tasters: tasters ?? 0,
             asksFor: asksWhich ? asksFor : '',
-            alphaPercent: 5,
+            alphaPercent: 100 * ALPHA,
             hours: 3,
           },
           () => undefined,
