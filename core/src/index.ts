@@ -327,7 +327,15 @@ export { formatSigned } from './quantity/signed.js';
 export { finesTaken, weighedFinesG, withFinesWeighed } from './bench/finesTaken.js';
 export { addedAgitation, kettleReadsC } from './bench/benchEvents.js';
 export { type AfterBrewClock, type AfterBrewTask } from './bench/afterBrew.js';
-export { isCupDue, type CupRule } from './bench/cupChanges.js';
+export { isCupDue, nextCupChange, type CupRule } from './bench/cupChanges.js';
+export {
+  cupMarks,
+  cupScheduleFault,
+  cupScheduleWords,
+  cupUnit,
+  parseCupSchedule,
+  type CupSchedule,
+} from './plan/cupSchedule.js';
 export { drainedS, firstDripS, outflowGps, outflowPoints, sinceStart } from './bench/outflow.js';
 export { drainToCome, type DrainBelief, type DrainToCome } from './bench/drainBelief.js';
 export { drainOutlook, stalledAfterS, type DrainOutlook } from './bench/drainWatch.js';

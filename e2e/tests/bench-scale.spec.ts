@@ -333,7 +333,7 @@ test('a split brew: cups called every fifteen seconds, changed by a key and writ
   await layOut(page, recipe, 'simulated scale, steady hand');
   await page.getByLabel('Fractions').selectOption({ label: 'a cup every 10 s' });
   // Any seconds will do.
-  await page.getByRole('textbox', { name: 'A cup every' }).fill('15');
+  await page.getByRole('textbox', { name: 'Cups changed' }).fill('every 15 s');
   await page.keyboard.press('Enter');
   await page.getByRole('heading', { name: 'Split' }).click();
   await page.keyboard.press('Space');

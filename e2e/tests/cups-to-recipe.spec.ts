@@ -1,6 +1,7 @@
 import { expect, test } from '@playwright/test';
 import { expectClean } from '../support/axe';
 import { signIn } from '../support/people';
+import { takeClockInHand } from '../support/standIns';
 import { startRecipe, storeBrew } from '../support/work';
 
 test('the cups of a split brew say where to cut, and the cut goes on the board with what it is to do', async ({
@@ -72,6 +73,41 @@ test('the cups of a split brew say where to cut, and the cut goes on the board w
   await expect(page.getByRole('group', { name: 'What it is to do' }).getByText('Strength')).toBeVisible();
   await page.getByRole('button', { name: 'Save as version 2' }).click();
   await expect(page.getByText(/^To do: strength \+0\.\d\d/)).toBeVisible();
+});
+
+test('a row of cups is planned with the recipe, uneven, and called at the bench', async ({ page }) => {
+  await signIn(page, 'barista');
+  const recipe = await startRecipe(page, 'Cups as planned');
+  await page.goto(`/recipes/${recipe.id}`);
+  const fractions = page.getByRole('textbox', { name: 'Fractions' });
+  await fractions.fill('40 41');
+  await fractions.press('Enter');
+  await expect(page.getByText('Change 2 of the cups is at 41 s; allowed: 43 to 3600 s.')).toBeVisible();
+  await fractions.fill('12, 59:00');
+  await fractions.press('Enter');
+  await expect(page.getByText(/^Every change of cups comes before the end: the brew ends at/)).toBeVisible();
+  await fractions.fill('12 30');
+  await fractions.press('Enter');
+  await expect(fractions).toHaveValue('at 0:12 and 0:30');
+  await page.getByRole('button', { name: 'Save as version 2' }).click();
+  await expect(page.getByText('one → at 0:12 and 0:30')).toBeVisible();
+
+  await page.getByRole('link', { name: 'Brew version 2' }).click();
+  await expect(page.getByRole('button', { name: '3 cups in a row, changed at 0:12 and 0:30' })).toBeVisible();
+  await takeClockInHand(page);
+  await page.keyboard.press('Space');
+  const call = page.getByRole('alert').filter({ hasText: 'Change the cup' });
+  await expect(page.getByText('next cup at 0:12')).toBeVisible();
+  await page.clock.runFor(10_500);
+  await expect(call).toBeVisible();
+  await page.keyboard.press('f');
+  await expect(page.getByText('next cup at 0:30')).toBeVisible();
+  await page.clock.runFor(18_000);
+  await expect(call).toBeVisible();
+  await page.keyboard.press('f');
+  await page.clock.runFor(20_000);
+  await expect(call).toBeHidden();
+  await expect(page.getByText('next cup at')).toBeHidden();
 });
 
 test('two series of cups are laid beside each other, by time or by mass', async ({ page }) => {

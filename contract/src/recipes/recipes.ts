@@ -24,6 +24,7 @@ import {
   type OfferId,
   type BrewPlan,
   type CalibratedForecast,
+  type CupSchedule,
   type LotPrior,
   type Pour,
   type PourPattern,
@@ -36,6 +37,7 @@ import type { BrewListItem } from '../brews/brews.js';
 import type { PublicationView } from '../publications/publications.js';
 import { AimDto, StandsDto } from '../kit/houseDtos.js';
 import { ExpectationDto } from '../changes/changes.js';
+import { Cups } from './cups.js';
 import { IsPlainObject, NumberBetween, OneOf, TextUpTo } from '../validation/decorators.js';
 
 const MOST_POURS = 12;
@@ -172,6 +174,10 @@ export class PlanDto implements BrewPlan {
   @ValidateIf(isGiven)
   @IsBoolean({ message: 'A cup for the tail must be yes or no.' })
   tailApart?: boolean;
+
+  @ValidateIf(isGiven)
+  @Cups()
+  cups?: CupSchedule;
 
   @ValidateIf(isGiven)
   @NumberBetween({ label: 'Bypass', unit: 'g', min: 1, max: 1000 })

@@ -1,5 +1,6 @@
 import { grindingOf } from '../plan/grinding.js';
-import { pourKettlesC, type BrewPlan } from '../plan/plan.js';
+import { cupMarks, cupUnit, type CupSchedule } from '../plan/cupSchedule.js';
+import { planWaterG, pourKettlesC, type BrewPlan } from '../plan/plan.js';
 import type { PaperFold, PaperSeating, WallMaterial } from '../vocabulary.js';
 
 export const PREPARATION_TASKS = [
@@ -16,6 +17,7 @@ export const PREPARATION_TASKS = [
   'chill-ball',
   'regulator',
   'shower-plate',
+  'cups',
   'water',
   'tare',
 ] as const;
@@ -24,7 +26,7 @@ export type PreparationTask = (typeof PREPARATION_TASKS)[number];
 /** One thing to have ready, with the figure it turns on. */
 export interface Preparation {
   task: PreparationTask;
-  /** In the unit of the task: min of soaking, g of rinse water, g to weigh, um of a grind or of a sieve's holes, C of kettle, g/s of a regulator; `null` where there is none. */
+  /** In the unit of the task: min of soaking, g of rinse water, g to weigh, um of a grind or of a sieve's holes, C of kettle, g/s of a regulator, how many cups; `null` where there is none. */
   figure: number | null;
 }
 
@@ -78,6 +80,12 @@ export function preparationOf({
     ...(plan.ballUntilS === undefined ? [] : [{ task: 'chill-ball', figure: null } as const]),
     ...(plan.regulatorGps === undefined ? [] : [{ task: 'regulator', figure: plan.regulatorGps } as const]),
     ...(plan.showerPlate ? [{ task: 'shower-plate', figure: null } as const] : []),
+    ...(plan.cups === undefined ? [] : [{ task: 'cups', figure: cupsNeeded(plan, plan.cups) } as const]),
     { task: 'tare', figure: null },
   ];
+}
+
+/** Those that the plan fills, of an even schedule too. */
+function cupsNeeded(plan: BrewPlan, cups: CupSchedule): number {
+  return cupMarks(cups, cupUnit(cups) === 's' ? plan.drawdownS : planWaterG(plan)).length + 1;
 }

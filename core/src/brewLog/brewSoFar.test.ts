@@ -43,7 +43,7 @@ describe('a brew by its log', () => {
       finesG: null,
       moved: [],
       answered: [],
-      cups: { kind: 'none' },
+      cups: null,
       note: '',
       isDripHeard: false,
       drainHeard: 'no',

@@ -27,7 +27,8 @@ export interface BrewSoFar {
   moved: { fromPour: number; byG: number }[];
   /** Misses that somebody has answered, by pour. */
   answered: number[];
-  cups: CupRule;
+  /** The row of cups as it was chosen at the bench; `null` where nobody chose, and it is the plan's. */
+  cups: CupRule | null;
   note: string;
   /** The scale under the server told the first drip; told once, it is not told again. */
   isDripHeard: boolean;
@@ -70,7 +71,7 @@ export function brewSoFar(log: BrewLog): BrewSoFar {
       .filter(({ byG }) => byG !== 0)
       .map(({ pourNumber, byG }) => ({ fromPour: pourNumber + 1, byG })),
     answered: answers.map(({ pourNumber }) => pourNumber),
-    cups: stands.findLast((each) => each.kind === 'cups-planned')?.rule ?? { kind: 'none' },
+    cups: stands.findLast((each) => each.kind === 'cups-planned')?.rule ?? null,
     note: stands.findLast((each) => each.kind === 'noted')?.text ?? '',
     isDripHeard: ordered.some(({ kind }) => kind === 'first-drip'),
     drainHeard: byOutflow.some((each) => !stoodNames.has(entryName(each)))

@@ -2,7 +2,8 @@ import { PREPARATION_TASKS } from '../bench/preparation.js';
 import { SERVING_TASKS } from '../bench/serving.js';
 import { RECORD } from '../bench/storableRecord.js';
 import { firstOutOfRange, notAllowed, outOfRange, type OutOfRange, type Range } from '../input/ranges.js';
-import { byKind, choice, fields, nullable, shapeFault, type Shape } from '../input/shape.js';
+import { CUP_SCHEDULE } from '../plan/cupSchedule.js';
+import { byKind, choice, fields, nullable, oneOf, shapeFault, type Shape } from '../input/shape.js';
 import { cutTo, wellFormed } from '../text/wellFormed.js';
 import type { EntryKind } from './brewEntry.js';
 
@@ -26,7 +27,7 @@ const SAYS = {
   'scale-lost': { scale: 'text' },
   'scale-back': { scale: 'text' },
   'cups-planned': {
-    rule: byKind({ none: {}, time: { everyS: 'number' }, mass: { everyG: 'number' } }),
+    rule: oneOf(CUP_SCHEDULE, byKind({ none: {} })),
   },
   noted: { text: 'text' },
   undone: { of: fields(ID) },

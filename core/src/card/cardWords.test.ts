@@ -1,6 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { pourEndS, pourKettlesC, type AgitationHow, type BrewPlan, type Pour } from '../plan/plan.js';
+import { parseCupSchedule } from '../plan/cupSchedule.js';
+import { valueOf } from '../result.js';
 import type { Agitation, AgitationCondition, PourPattern, PourTrigger } from '../vocabulary.js';
 import { anyPlan } from '../testing/anyPlan.js';
 import { PLAN } from '../testing/brews.js';
@@ -98,6 +100,7 @@ function brewedFrom({ before, steps, after }: CardWords): Omit<BrewPlan, 'grindU
   const mixed = /Grind ([\d.]+) g at (\d+) µm and ([\d.]+) g at (\d+) µm, and mix/.exec(all);
   const sieve = /over a sieve of (\d+) µm/.exec(all);
   const [, firstG = 0, , secondG = 0, secondUm = 0] = (mixed ?? []).map(Number);
+  const cups = /cups ready and change them ([^.]+)\./.exec(all)?.[1];
   const regulator = /lets ([\d.]+) g a second through/.exec(all);
   return {
     doseG: figure(all, /Put ([\d.]+) g/),
@@ -116,6 +119,7 @@ function brewedFrom({ before, steps, after }: CardWords): Omit<BrewPlan, 'grindU
     ...(bypass.includes('Add') ? { bypassG: figure(bypass, /Add ([\d.]+) g/) } : {}),
     ...(all.includes('needles through the dry bed') ? { needlesDry: true } : {}),
     ...(all.includes('shower plate') ? { showerPlate: true } : {}),
+    ...(cups ? { cups: valueOf(parseCupSchedule(cups)) } : {}),
     ...(bypass.includes('cup of its own') ? { tailApart: true } : {}),
     ...(bypass.includes('Stir the beverage') ? { beverageMixed: 'stir' as const } : {}),
     ...(bypass.includes('Swirl the beverage') ? { beverageMixed: 'swirl' as const } : {}),

@@ -1,5 +1,6 @@
 import { benchSteps, callsFor, type BenchStep } from '../bench/benchSteps.js';
 import { servingOf, type Serving } from '../bench/serving.js';
+import { cupScheduleWords } from '../plan/cupSchedule.js';
 import { grindingOf } from '../plan/grinding.js';
 import { pourKettlesC, type BrewPlan } from '../plan/plan.js';
 import { formatDuration } from '../quantity/duration.js';
@@ -49,6 +50,9 @@ export function cardWords(plan: BrewPlan): CardWords {
             `Put the flow regulator on the brewer: it lets ${regulatorGps} g a second through. All water goes into it.`,
           ]),
       ...(plan.showerPlate ? ['Lay the shower plate on the brewer and pour through it.'] : []),
+      ...(plan.cups === undefined
+        ? []
+        : [`Stand a row of cups ready and change them ${cupScheduleWords(plan.cups)}.`]),
       'Set the scale to zero.',
     ],
     steps: benchSteps(plan).map((step) => ({

@@ -30,6 +30,7 @@ const AXIS_OF: Record<PlanChange['figure'], ComparedAxis | null> = {
   'on-top': 'rest',
   'dry-bed': 'rest',
   tail: 'rest',
+  cups: 'rest',
   bypass: 'rest',
   serving: 'rest',
 };

@@ -3,6 +3,7 @@ import { conditionsOfPlan, type BrewKit, type LearnedFactors } from '../calibrat
 import { conditionsFault } from '../calibration/evidence.js';
 import { modelledBrew } from '../calibration/modelled.js';
 import { outOfRange, type OutOfRange } from '../input/ranges.js';
+import { scaledCups } from '../plan/cupSchedule.js';
 import { withGrind } from '../plan/grinding.js';
 import { pourEndS, roundToTenth, type BrewPlan } from '../plan/plan.js';
 import { planFaults } from '../plan/planFaults.js';
@@ -27,7 +28,7 @@ const HALVINGS = 12;
 const NOTHING_KNOWN: LearnedFactors = { solubility: 1, rate: 1, flow: 1, retained: 1, steepness: 1 };
 
 /**
- * The same recipe at another dose, or in another brewer: water, bloom and pours in proportion, the clock
+ * The same recipe at another dose, or in another brewer: all water and cups by mass in proportion, the clock
  * unchanged. A deeper bed drains slower and extracts more, so the grind is moved until the yield is the same
  * again, and the drain time follows from the model.
  *
@@ -91,6 +92,8 @@ function proportional(plan: BrewPlan, doseG: number): BrewPlan {
     ...plan,
     doseG,
     drawdownS: 3600,
+    ...(plan.bypassG === undefined ? {} : { bypassG: Math.round(plan.bypassG * by) }),
+    ...(plan.cups === undefined ? {} : { cups: scaledCups(plan.cups, by) }),
     pours: plan.pours.map((pour, index) => {
       const amountG = roundToTenth(Math.round(pour.amountG * by));
       const nextS = plan.pours[index + 1]?.startS ?? Infinity;

@@ -31,7 +31,9 @@ type RecutFailure =
  */
 export function recut({ plan, cut }: { plan: BrewPlan; cut: Recut }): Result<BrewPlan, never> | RecutFailure {
   const { liftAtS, lateWater, early, dropsBloom } = cut;
-  const bare = dropsBloom ? withoutBloom(plan) : success(plan);
+  // The next brew is to be whole: only so is the cut tasted.
+  const { cups: _, ...whole } = plan;
+  const bare = dropsBloom ? withoutBloom(whole) : success(whole);
   if (!bare.ok) return bare;
   const moved = early ? moveWater({ plan: bare.value, ...early }) : bare;
   if (!moved.ok) return moved;

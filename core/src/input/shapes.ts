@@ -2,6 +2,7 @@ import type { BenchEventKind } from '../bench/benchEvents.js';
 import { PREPARATION_TASKS } from '../bench/preparation.js';
 import { SERVING_TASKS } from '../bench/serving.js';
 import { SCHOOLS } from '../schools/schools.js';
+import { CUP_SCHEDULE } from '../plan/cupSchedule.js';
 import {
   AGITATION_CONDITIONS,
   AGITATIONS,
@@ -77,6 +78,7 @@ export const PLAN = fields({
   endWithinS: optional('number'),
   lifts: optional('yes or no'),
   tailApart: optional('yes or no'),
+  cups: optional(CUP_SCHEDULE),
   bypassG: optional('number'),
   beverageMixed: optional(choice(BEVERAGE_MIXINGS)),
   decants: optional('yes or no'),

@@ -5,6 +5,7 @@ import type {
   PourPattern,
   PourTrigger,
 } from '../vocabulary.js';
+import type { CupSchedule } from './cupSchedule.js';
 
 /** Count, force and condition of an agitation; what is left out is left to the hand. */
 export interface AgitationHow {
@@ -86,6 +87,8 @@ export interface BrewPlan {
   needlesDry?: boolean;
   /** What runs out after the brewer was lifted goes into a cup of its own. */
   tailApart?: boolean;
+  /** The brew runs into a row of cups, changed then; left out where it stays in one. */
+  cups?: CupSchedule;
   /** Water added to the finished beverage, g. */
   bypassG?: number;
   /** What is done to the finished beverage; left out where nothing is. */

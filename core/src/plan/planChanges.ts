@@ -1,6 +1,7 @@
 import { formatDuration } from '../quantity/duration.js';
 import { formatRatio } from '../quantity/ratio.js';
 import { agitationWords } from './agitating.js';
+import { cupScheduleWords } from './cupSchedule.js';
 import { endWords } from './endWords.js';
 import { grindWords } from './grinding.js';
 import { pouringWords, startWords } from './pouringWords.js';
@@ -25,6 +26,7 @@ export interface PlanChange {
     | 'on-top'
     | 'dry-bed'
     | 'tail'
+    | 'cups'
     | 'bypass'
     | 'serving';
   from: string;
@@ -72,6 +74,7 @@ const FIGURES: { figure: PlanChange['figure']; print: (plan: BrewPlan) => string
     print: ({ lidOpensS }) => (lidOpensS === undefined ? 'shut' : `opened at ${formatDuration(lidOpensS)}`),
   },
   { figure: 'tail', print: ({ tailApart }) => (tailApart ? 'in its own cup' : 'left out') },
+  { figure: 'cups', print: ({ cups }) => (cups ? cupScheduleWords(cups) : 'one') },
   { figure: 'bypass', print: ({ bypassG }) => (bypassG ? `${bypassG} g` : 'none') },
   { figure: 'serving', print: printServing },
 ];

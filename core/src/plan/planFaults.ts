@@ -1,4 +1,5 @@
 import { formatDuration } from '../quantity/duration.js';
+import { cupMark, cupMarks, cupScheduleFault, cupUnit } from './cupSchedule.js';
 import { grindingOf, LEAST_APART_UM, LEAST_LEFT_SHARE } from './grinding.js';
 import { planWaterG, pourEndS, type BrewPlan } from './plan.js';
 import { throughRegulator } from './regulator.js';
@@ -15,6 +16,8 @@ export type PlanFaultReason =
   | 'regulator-too-slow'
   | 'two-on-top'
   | 'no-tail'
+  | 'cups-not-followed'
+  | 'cup-after-the-end'
   | 'ball-after-the-end'
   | 'lid-cools-no-pour'
   | 'grinds-alike'
@@ -110,6 +113,7 @@ export function planFaults({ plan, boilingC }: { plan: BrewPlan; boilingC?: numb
       message: 'Only a brewer that is lifted off leaves a tail; lift it at the end, or drop the cup for it.',
     });
   }
+  faults.push(...cupFaults(plan));
   if (plan.ballUntilS !== undefined && plan.ballUntilS >= plan.drawdownS) {
     faults.push({
       reason: 'ball-after-the-end',
@@ -127,6 +131,26 @@ export function planFaults({ plan, boilingC }: { plan: BrewPlan; boilingC?: numb
   }
   faults.push(...grindingFaults(plan));
   return boilingC === undefined ? faults : [...faults, ...kettleFaults(plan, boilingC)];
+}
+
+function cupFaults(plan: BrewPlan): PlanFault[] {
+  if (plan.cups === undefined) return [];
+  const amiss = cupScheduleFault(plan.cups);
+  if (amiss) return [{ reason: 'cups-not-followed', field: 'cups', message: amiss.message }];
+  const isByTime = cupUnit(plan.cups) === 's';
+  const end = isByTime ? plan.drawdownS : planWaterG(plan);
+  const isEven = plan.cups.kind === 'time' || plan.cups.kind === 'mass';
+  const inside = cupMarks(plan.cups, end).length;
+  // An even schedule goes on for as long as the brew does.
+  if (inside > 0 && (isEven || cupMark(plan.cups, inside) === null)) return [];
+  const ends = isByTime ? `the brew ends at ${formatDuration(end)}` : `${end} g are poured in all`;
+  return [
+    {
+      reason: 'cup-after-the-end',
+      field: 'cups',
+      message: `Every change of cups comes before the end: ${ends}.`,
+    },
+  ];
 }
 
 function grindingFaults(plan: BrewPlan): PlanFault[] {

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import type { CupSchedule } from '../plan/cupSchedule.js';
 import { planFaults } from '../plan/planFaults.js';
 import type { BrewPlan, Pour } from '../plan/plan.js';
 import {
@@ -8,6 +9,19 @@ import {
   POUR_PATTERNS,
   POUR_TRIGGERS,
 } from '../vocabulary.js';
+
+const rising = (least: number, apart: number) =>
+  fc
+    .array(fc.integer({ min: apart, max: 60 }), { minLength: 1, maxLength: 6 })
+    .map((gaps) => gaps.map((_, index) => least + gaps.slice(1, index + 1).reduce((a, b) => a + b, 0)));
+
+/** A row of cups that a hand can follow. */
+export const anyCups: fc.Arbitrary<CupSchedule> = fc.oneof(
+  fc.record({ kind: fc.constant('time' as const), everyS: fc.integer({ min: 3, max: 600 }) }),
+  fc.record({ kind: fc.constant('mass' as const), everyG: fc.integer({ min: 5, max: 500 }) }),
+  fc.record({ kind: fc.constant('times' as const), atS: rising(10, 3) }),
+  fc.record({ kind: fc.constant('masses' as const), atG: rising(20, 5) }),
+);
 
 /** A plan that has no fault, with any of what a plan can ask for. */
 export const anyPlan = fc
@@ -51,6 +65,7 @@ export const anyPlan = fc
       { nil: undefined },
     ),
     sieveUm: fc.option(fc.integer({ min: 150, max: 400 }), { nil: undefined }),
+    cups: fc.option(anyCups, { nil: undefined }),
     switches: fc.record(
       {
         needlesDry: fc.constant(true),
@@ -64,7 +79,7 @@ export const anyPlan = fc
   })
   .map((drawn): BrewPlan => {
     const { doseG, kettleC, bloomG, mains, hasBloom, lifts } = drawn;
-    const { ballUntilS, bypassG, regulatorGps, secondGrind, sieveUm, endWithinS, lidOpensS, switches } =
+    const { ballUntilS, bypassG, regulatorGps, secondGrind, sieveUm, endWithinS, lidOpensS, cups, switches } =
       drawn;
     const bloom: Pour = { startS: 0, amountG: bloomG, flowGps: 6, agitation: 'swirl', isBloom: true };
     const pours = mains.map(
@@ -94,6 +109,7 @@ export const anyPlan = fc
       ...(regulatorGps === undefined ? {} : { regulatorGps }),
       ...(secondGrind === undefined ? {} : { secondGrind }),
       ...(sieveUm === undefined ? {} : { sieveUm }),
+      ...(cups === undefined ? {} : { cups }),
       ...switches,
     };
   })

@@ -2,7 +2,7 @@ import type { INestApplication } from '@nestjs/common';
 import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
 import { defaultMetadataStorage } from 'class-transformer/cjs/storage.js';
 import { validationMetadatasToSchemas } from 'class-validator-jsonschema';
-import { ENTRY_KINDS } from '@vendu/core';
+import { ENTRY_KINDS, type CupSchedule } from '@vendu/core';
 import {
   LABEL_NOTES,
   REQUEST_KEY_HEADER,
@@ -39,6 +39,14 @@ const CONVERTERS: ISchemaConverters = {
   },
   // What is in it is told by the class that is nested there.
   isPlainObject: {},
+  cups: () => ({
+    oneOf: [
+      cupsBy('time', 'everyS', { type: 'number' }),
+      cupsBy('mass', 'everyG', { type: 'number' }),
+      cupsBy('times', 'atS', { type: 'array', items: { type: 'number' } }),
+      cupsBy('masses', 'atG', { type: 'array', items: { type: 'number' } }),
+    ],
+  }),
   brewEntries: () => ({
     type: 'array',
     items: {
@@ -55,6 +63,14 @@ const CONVERTERS: ISchemaConverters = {
     },
   }),
 };
+
+function cupsBy<S>(kind: CupSchedule['kind'], field: string, marks: S) {
+  return {
+    type: 'object' as const,
+    required: ['kind', field],
+    properties: { kind: { type: 'string' as const, enum: [kind] }, [field]: marks },
+  };
+}
 
 function constraintOf(constraints: unknown): unknown {
   return (constraints as [unknown])[0];

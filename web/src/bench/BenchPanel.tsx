@@ -94,11 +94,17 @@ export function BenchPanel({ brew, isActive, isCompact, isMuted }: BenchPanelPro
           >
             {formatClock(moment.elapsedS)}
           </div>
-          {bench.isCupDue && (
+          {bench.isCupDue ? (
             // Beside the clock, where nothing has to move for it.
             <p role="alert" className="w-32 bg-alarm px-3 py-2 text-title leading-tight font-bold text-sheet">
               Change the cup (F)
             </p>
+          ) : (
+            bench.nextCup !== null && (
+              <p className="w-32 px-3 text-small">
+                next cup at <b className="reading block text-title">{bench.nextCup}</b>
+              </p>
+            )
           )}
           {isCompact && (
             <div className="w-full">

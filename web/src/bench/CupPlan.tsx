@@ -1,6 +1,6 @@
-import type { CupRule } from '@vendu/core';
+import { cupScheduleWords, type CupRule, type CupSchedule } from '@vendu/core';
 import { QuantityField } from '../ui/QuantityField';
-import { GRAMS, SECONDS, within } from '../ui/quantities';
+import { CUPS } from '../ui/quantities';
 import { BenchSelect } from './BenchSelect';
 
 const USUAL: readonly CupRule[] = [
@@ -11,52 +11,50 @@ const USUAL: readonly CupRule[] = [
 
 /** Into which cups the brew runs, in words. */
 export function cupWords(rule: CupRule): string {
-  switch (rule.kind) {
-    case 'none':
-      return 'none (F splits by hand)';
-    case 'time':
-      return `a cup every ${rule.everyS} s`;
-    case 'mass':
-      return `a cup every ${rule.everyG} g on the scale`;
-  }
+  if (rule.kind === 'none') return 'none (F splits by hand)';
+  return rule.kind === 'time' || rule.kind === 'mass'
+    ? `a cup ${cupScheduleWords(rule)}`
+    : cupScheduleWords(rule);
 }
 
-/** Into which cups the brew runs: the usual ones, or any seconds and any grams. */
-export function CupPlan({ rule, onChange }: { rule: CupRule; onChange: (rule: CupRule) => void }) {
-  const isUsual = USUAL.some((each) => cupWords(each) === cupWords(rule));
+/** Into which cups the brew runs: as planned, the usual ones, or any moments that are typed. */
+export function CupPlan({
+  rule,
+  planned,
+  onChange,
+}: {
+  rule: CupRule;
+  planned: CupSchedule | undefined;
+  onChange: (rule: CupRule) => void;
+}) {
   return (
-    <div className="flex items-end gap-2">
+    <div className="col-span-2 flex items-end gap-2">
       <div className="min-w-0 grow">
         <BenchSelect
           label="Fractions"
-          options={(isUsual ? USUAL : [...USUAL, rule]).map((choice) => ({
-            words: cupWords(choice),
-            choice,
-          }))}
+          options={choices([...USUAL, ...(planned ? [planned] : []), rule])}
           value={rule}
           onChange={onChange}
         />
       </div>
-      {rule.kind === 'time' && (
-        <QuantityField
-          className="w-24"
-          label="A cup every"
-          leavesOnEnter
-          quantity={within(SECONDS, { label: 'Time of a cup', min: 3, max: 600 })}
-          value={rule.everyS}
-          onCommit={(everyS) => onChange({ kind: 'time', everyS })}
-        />
-      )}
-      {rule.kind === 'mass' && (
-        <QuantityField
-          className="w-24"
-          label="A cup every"
-          leavesOnEnter
-          quantity={within(GRAMS, { label: 'Mass of a cup', min: 5, max: 500 })}
-          value={rule.everyG}
-          onCommit={(everyG) => onChange({ kind: 'mass', everyG })}
-        />
-      )}
+      <QuantityField
+        className="w-1/2"
+        label="Cups changed"
+        leavesOnEnter
+        quantity={CUPS}
+        value={rule.kind === 'none' ? null : rule}
+        onCommit={onChange}
+        onClear={() => onChange({ kind: 'none' })}
+        placeholder="0:40 1:15 2:00, or 90 150 g"
+      />
     </div>
   );
+}
+
+/** Each once. */
+function choices(rules: readonly CupRule[]): { words: string; choice: CupRule }[] {
+  return [...new Map(rules.map((choice) => [cupWords(choice), choice])).entries()].map(([words, choice]) => ({
+    words,
+    choice,
+  }));
 }

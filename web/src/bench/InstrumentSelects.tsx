@@ -6,7 +6,7 @@ import { SCALE_CHOICES } from '../instruments/scaleChoices';
 import { THERMOMETER_CHOICES } from '../instruments/thermometerChoices';
 import { BenchSelect } from './BenchSelect';
 import { CupPlan } from './CupPlan';
-import { soFar, type BenchBrew } from './benchBrew';
+import { cupsOf, type BenchBrew } from './benchBrew';
 import { outflowFeedAddress } from './benchScales';
 import { brewTold, outflowScaleChosen, scaleChosen, thermometerChosen } from './benchSlice';
 
@@ -35,7 +35,8 @@ export const InstrumentSelects = memo(function InstrumentSelects({ brew }: { bre
         onChange={(next) => dispatch(thermometerChosen({ key, thermometer: next }))}
       />
       <CupPlan
-        rule={soFar(brew).cups}
+        rule={cupsOf(brew)}
+        planned={brew.plan.cups}
         onChange={(rule) => dispatch(brewTold({ key, happened: { kind: 'cups-planned', rule } }))}
       />
       {(scale.kind === 'feed' || thermometer === 'feed') && (

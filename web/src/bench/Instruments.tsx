@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { OUTFLOW_CHOICES } from '../instruments/outflowChoices';
 import { SCALE_CHOICES } from '../instruments/scaleChoices';
 import { THERMOMETER_CHOICES } from '../instruments/thermometerChoices';
-import { soFar, type BenchBrew } from './benchBrew';
+import { cupsOf, type BenchBrew } from './benchBrew';
 import { cupWords } from './CupPlan';
 import { InstrumentSelects } from './InstrumentSelects';
 
@@ -16,7 +16,7 @@ export function Instruments({ brew, isStarted }: { brew: BenchBrew; isStarted: b
       <span>Scale: {wordsOf(SCALE_CHOICES, scale)};</span>
       {outflowScale !== 'none' && <span>server: {wordsOf(OUTFLOW_CHOICES, outflowScale)};</span>}
       <span>kettle: {wordsOf(THERMOMETER_CHOICES, thermometer)};</span>
-      <span>fractions: {cupWords(soFar(brew).cups)}</span>
+      <span>fractions: {cupWords(cupsOf(brew))}</span>
       <button
         type="button"
         onClick={() => setOpen(true)}

@@ -6,6 +6,7 @@ import {
   preparationOf,
   type Preparation as Task,
   type PreparationTask,
+  cupScheduleWords,
 } from '@vendu/core';
 import { useAppDispatch } from '../state/hooks';
 import { AdditionsNote } from '../ui/AdditionsNote';
@@ -212,6 +213,13 @@ function TaskWords({ task: { task, figure }, brew }: { task: Task; brew: BenchBr
       return (
         <>
           Flow regulator on top, <b className="reading">{figure} g/s</b>
+        </>
+      );
+    case 'cups':
+      return (
+        <>
+          <b className="reading">{figure}</b> cups in a row, changed{' '}
+          {brew.plan.cups && cupScheduleWords(brew.plan.cups)}
         </>
       );
     case 'tare':

@@ -6,6 +6,7 @@ import {
   type BrewSoFar,
   type PaperFold,
   type PaperSeating,
+  type CupRule,
   type WallMaterial,
 } from '@vendu/core';
 import type { BoardGround } from '../board/forecaster';
@@ -82,6 +83,11 @@ export function wasStarted(brew: BenchBrew): boolean {
 export function goingPlan(brew: Pick<BenchBrew, 'plan' | 'log'>): BrewPlan {
   const { moved } = soFar(brew);
   return moved.length === 0 ? brew.plan : planMoved(brew.plan, soFar(brew));
+}
+
+/** The row of cups as chosen at the bench, else as planned. */
+export function cupsOf(brew: Pick<BenchBrew, 'plan' | 'log'>): CupRule {
+  return soFar(brew).cups ?? brew.plan.cups ?? { kind: 'none' };
 }
 
 /** The note as it stands, or as it is being typed. */

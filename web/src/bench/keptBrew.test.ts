@@ -82,7 +82,7 @@ describe('a brew that was kept', () => {
     expect(soFar(readKeptBrew(asKept(earliest))!)).toMatchObject({
       leftOut: [],
       answered: [],
-      cups: { kind: 'none' },
+      cups: null,
       steps: [{ totalG: 42 }, {}],
     });
   });

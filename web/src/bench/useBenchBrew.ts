@@ -5,8 +5,10 @@ import {
   benchSteps,
   correctionAfter,
   flowAtGps,
+  formatDuration,
   isCupDue,
   leadOf,
+  nextCupChange,
   type BenchMoment,
   type BenchStep,
   type BrewPlan,
@@ -20,7 +22,7 @@ import { goOnFrom } from '../device/brewClock';
 import type { BenchScale } from './benchScale';
 import { useBenchScale, useScaleView } from './benchScales';
 import type { ScaleView } from './benchScale';
-import { goingPlan, soFar, type BenchBrew } from './benchBrew';
+import { cupsOf, goingPlan, soFar, type BenchBrew } from './benchBrew';
 import { traceLine } from './traceLine';
 import { useNow } from '../device/useNow';
 
@@ -41,6 +43,8 @@ export interface BenchState {
   correction: Correction | null;
   /** The cup of a split brew is to be changed now. */
   isCupDue: boolean;
+  /** When it is changed next, in words; `null` where it is not. */
+  nextCup: string | null;
   /** What was really poured: off the scale where there is one, else from the marks. */
   actual: StaircasePoint[] | undefined;
 }
@@ -50,7 +54,7 @@ const NO_TRACE: Trace = { atMs: [], massG: [] };
 /** Follows one brew: its clock, its scale, and what both say against the plan. */
 export function useBenchBrew(brew: BenchBrew): BenchState {
   const { log, plan: written } = brew;
-  const { run, steps: done, events, cups } = soFar(brew);
+  const { run, steps: done, events } = soFar(brew);
   const plan = useMemo(() => goingPlan({ plan: written, log }), [written, log]);
   const steps = useMemo(() => benchSteps(plan), [plan]);
   const isStarted = run.marks.length > 0;
@@ -66,6 +70,11 @@ export function useBenchBrew(brew: BenchBrew): BenchState {
   const startMs = run.marks[0]?.atMs;
   const trace = scale && startMs !== undefined ? scale.traceFrom(startMs) : NO_TRACE;
   const elapsedMs = moment.elapsedS * 1000;
+  const cupsSoFar = {
+    rule: cupsOf(brew),
+    changes: events.filter(({ kind }) => kind === 'cup-changed').length,
+  };
+  const nextCup = isRunning ? nextCupChange(cupsSoFar) : null;
 
   const massG = scaleView?.status === 'reading' ? scaleView.massG : null;
   return {
@@ -79,14 +88,8 @@ export function useBenchBrew(brew: BenchBrew): BenchState {
     flowGps: isRunning ? flowAtGps(trace, elapsedMs) : null,
     lead: isRunning && massG !== null ? leadOf({ plan, atS: moment.elapsedS, totalG: massG }) : null,
     correction: isRunning ? openMiss(brew, plan, steps) : null,
-    isCupDue:
-      isRunning &&
-      isCupDue({
-        rule: cups,
-        changes: events.filter(({ kind }) => kind === 'cup-changed').length,
-        elapsedS: moment.elapsedS,
-        massG,
-      }),
+    isCupDue: isRunning && isCupDue({ ...cupsSoFar, elapsedS: moment.elapsedS, massG }),
+    nextCup: nextCup && (nextCup.unit === 's' ? formatDuration(nextCup.mark) : `${nextCup.mark} g`),
     actual: !isStarted
       ? undefined
       : trace.atMs.length > 0

@@ -18,7 +18,7 @@ import {
 import { BoardGrid } from './BoardGrid';
 import { BOARD_MARGIN, boardScales, type BoardScales } from './boardScales';
 import { Handle } from './Handle';
-import { BallMark, FedLine } from './PlanMarks';
+import { BallMark, CupMarks, FedLine } from './PlanMarks';
 
 interface DrawingBoardProps {
   plan: BrewPlan;
@@ -224,6 +224,7 @@ export function DrawingBoard(props: DrawingBoardProps) {
       {plan.regulatorGps !== undefined && (
         <FedLine plan={plan} regulatorGps={plan.regulatorGps} scales={scales} />
       )}
+      <CupMarks scales={scales} plan={plan} />
       {plan.ballUntilS !== undefined && <BallMark scales={scales} untilS={plan.ballUntilS} />}
       <line
         x1={x(plan.drawdownS)}

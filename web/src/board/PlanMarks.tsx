@@ -1,5 +1,7 @@
 import { line } from 'd3-shape';
 import {
+  cupMarks,
+  cupUnit,
   formatDuration,
   runningTotalsG,
   throughRegulator,
@@ -42,6 +44,27 @@ export function FedLine({
           through the regulator
         </text>
       )}
+    </g>
+  );
+}
+
+/** Where the cup of a split brew is changed by the clock; the scale has no place on this axis. */
+export function CupMarks({ scales: { x, y }, plan }: { scales: BoardScales; plan: BrewPlan }) {
+  const floor = y.range()[0] ?? 0;
+  if (plan.cups === undefined || cupUnit(plan.cups) !== 's') return null;
+  return (
+    <g aria-hidden>
+      {cupMarks(plan.cups, plan.drawdownS).map((atS) => (
+        <line
+          key={atS}
+          x1={x(atS)}
+          x2={x(atS)}
+          y1={floor - 12}
+          y2={floor}
+          className="stroke-strength"
+          strokeWidth={2}
+        />
+      ))}
     </g>
   );
 }

@@ -16,6 +16,7 @@ export const LEFT_OUT_WORDS: Record<PreparationTask, string> = {
   'shower-plate': 'no shower plate',
   'chill-ball': 'no chilled ball',
   regulator: 'no flow regulator',
+  cups: 'no row of cups',
   tare: 'scale not tared',
 };
 

@@ -2,7 +2,7 @@ import { BEVERAGE_MIXINGS, endWords, type BeverageMixing, type BrewPlan } from '
 import { Field, INPUT } from '../ui/Field';
 import type { FeederView } from '@vendu/contract';
 import { QuantityField } from '../ui/QuantityField';
-import { CLOCK, FLOW, GRAMS, SECONDS, whole, within } from '../ui/quantities';
+import { CLOCK, CUPS, FLOW, GRAMS, SECONDS, whole, within } from '../ui/quantities';
 import { Tick } from '../ui/Tick';
 import { FromKit } from './FromKit';
 import { without } from './without';
@@ -71,6 +71,17 @@ export function OtherSteps({ plan, onOffer, faults, feeders }: OtherStepsProps) 
         onClear={() => onOffer(without(plan, 'bypassG'))}
         placeholder="none"
         hint="water added to the finished beverage"
+      />
+      <QuantityField
+        className="col-span-full"
+        label="Fractions"
+        quantity={CUPS}
+        value={plan.cups ?? null}
+        onOffer={(cups) => onOffer({ ...plan, cups })}
+        onClear={() => onOffer(without(plan, 'cups'))}
+        error={faults['cups']}
+        placeholder="one cup"
+        hint="a row of cups: every 30 s, 0:40 1:15 2:00, or 90 150 g on the scale"
       />
       <Field label="Beverage" error={faults['beverageMixed']}>
         {(control) => (

@@ -4,14 +4,14 @@ import { Field } from './Field';
 import type { Quantity } from './quantities';
 import { useStillWhilePressed } from './useStillWhilePressed';
 
-interface QuantityFieldProps {
+interface QuantityFieldProps<V> {
   label: string;
-  quantity: Quantity;
-  value: number | null;
+  quantity: Quantity<V>;
+  value: V | null;
   /** Called with a figure that could be read. */
-  onCommit?: (value: number) => void;
+  onCommit?: (value: V) => void;
   /** The same where the figure may still be refused: the answer is shown as what is wrong with it. */
-  onOffer?: (value: number) => string | undefined;
+  onOffer?: (value: V) => string | undefined;
   /** Called when the field was emptied; without it an empty field is an error. */
   onClear?: () => void;
   error?: string | undefined;
@@ -28,7 +28,7 @@ interface QuantityFieldProps {
  * A figure typed the way it is spoken (`1:40`, `96c`, `205f`, `1:16`). Read on Enter or on leaving; what
  * cannot be read stays as typed, with the reason under it.
  */
-export function QuantityField({
+export function QuantityField<V = number>({
   label,
   quantity,
   value,
@@ -41,7 +41,7 @@ export function QuantityField({
   labelHidden,
   leavesOnEnter = false,
   className,
-}: QuantityFieldProps) {
+}: QuantityFieldProps<V>) {
   const shown = value === null ? '' : quantity.format(value);
   const [text, setText] = useState(shown);
   const [complaint, setComplaint] = useState<string>();

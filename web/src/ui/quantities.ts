@@ -1,7 +1,9 @@
 import {
   failure,
   formatDuration,
+  cupScheduleWords,
   formatRatio,
+  parseCupSchedule,
   parseDurationS,
   parseMassG,
   parseNumber,
@@ -9,16 +11,17 @@ import {
   parseTemperatureC,
   parseWithUnit,
   success,
+  type CupSchedule,
   type Result,
 } from '@vendu/core';
 
 /** How one quantity is written and read: its unit, its hue, the precision its instrument deserves. */
-export interface Quantity {
+export interface Quantity<V = number> {
   unit: string;
   /** Class of the text colour. */
   hue: string;
-  format: (value: number) => string;
-  parse: (text: string) => Result<number, string>;
+  format: (value: V) => string;
+  parse: (text: string) => Result<V, string>;
 }
 
 function plain(unit: string, hue: string, decimals: number): Quantity {
@@ -115,3 +118,11 @@ export function whole(quantity: Quantity): Quantity {
 export function parseOptionalMass(text: string): Result<number | null, string> {
   return text.trim() === '' ? success(null) : parseMassG(text);
 }
+
+/** Into which cups a brew runs: evenly, or at moments of one's own. */
+export const CUPS: Quantity<CupSchedule> = {
+  unit: '',
+  hue: 'text-time',
+  format: cupScheduleWords,
+  parse: parseCupSchedule,
+};
