@@ -17,6 +17,9 @@ export function cupWords(rule: CupRule): string {
     : cupScheduleWords(rule);
 }
 
+/** What typing one's own begins with. */
+const OWN: CupRule = { kind: 'times', atS: [30, 60] };
+
 /** Into which cups the brew runs: as planned, the usual ones, or any moments that are typed. */
 export function CupPlan({
   rule,
@@ -27,26 +30,26 @@ export function CupPlan({
   planned: CupSchedule | undefined;
   onChange: (rule: CupRule) => void;
 }) {
+  const isOwn = rule.kind === 'times' || rule.kind === 'masses';
+  const known = choices([...USUAL, ...(planned ? [planned] : []), rule]);
   return (
-    <div className="col-span-2 flex items-end gap-2">
-      <div className="min-w-0 grow">
-        <BenchSelect
-          label="Fractions"
-          options={choices([...USUAL, ...(planned ? [planned] : []), rule])}
-          value={rule}
-          onChange={onChange}
-        />
-      </div>
-      <QuantityField
-        className="w-1/2"
-        label="Cups changed"
-        leavesOnEnter
-        quantity={CUPS}
-        value={rule.kind === 'none' ? null : rule}
-        onCommit={onChange}
-        onClear={() => onChange({ kind: 'none' })}
-        placeholder="0:40 1:15 2:00, or 90 150 g"
+    <div className="flex flex-col gap-2">
+      <BenchSelect
+        label="Fractions"
+        options={isOwn ? known : [...known, { words: 'at moments of one’s own', choice: OWN }]}
+        value={rule}
+        onChange={onChange}
       />
+      {rule.kind !== 'none' && (
+        <QuantityField
+          label="Cups changed"
+          leavesOnEnter
+          quantity={CUPS}
+          value={rule}
+          onCommit={onChange}
+          onClear={() => onChange({ kind: 'none' })}
+        />
+      )}
     </div>
   );
 }

@@ -50,20 +50,25 @@ export function FedLine({
 
 /** Where the cup of a split brew is changed by the clock; the scale has no place on this axis. */
 export function CupMarks({ scales: { x, y }, plan }: { scales: BoardScales; plan: BrewPlan }) {
-  const floor = y.range()[0] ?? 0;
+  const [floor = 0, top = 0] = y.range();
   if (plan.cups === undefined || cupUnit(plan.cups) !== 's') return null;
   return (
     <g aria-hidden>
-      {cupMarks(plan.cups, plan.drawdownS).map((atS) => (
-        <line
-          key={atS}
-          x1={x(atS)}
-          x2={x(atS)}
-          y1={floor - 12}
-          y2={floor}
-          className="stroke-strength"
-          strokeWidth={2}
-        />
+      {cupMarks(plan.cups, plan.drawdownS).map((atS, index) => (
+        <g key={atS}>
+          <line
+            x1={x(atS)}
+            x2={x(atS)}
+            y1={top}
+            y2={floor}
+            className="stroke-strength"
+            strokeDasharray="1 4"
+            strokeWidth={1.5}
+          />
+          <text x={x(atS) + 4} y={top + 10} className="halo fill-strength text-[11px]">
+            {index === 0 ? 'cup 2' : index + 2}
+          </text>
+        </g>
       ))}
     </g>
   );

@@ -72,17 +72,6 @@ export function OtherSteps({ plan, onOffer, faults, feeders }: OtherStepsProps) 
         placeholder="none"
         hint="water added to the finished beverage"
       />
-      <QuantityField
-        className="col-span-full"
-        label="Fractions"
-        quantity={CUPS}
-        value={plan.cups ?? null}
-        onOffer={(cups) => onOffer({ ...plan, cups })}
-        onClear={() => onOffer(without(plan, 'cups'))}
-        error={faults['cups']}
-        placeholder="one cup"
-        hint="a row of cups: every 30 s, 0:40 1:15 2:00, or 90 150 g on the scale"
-      />
       <Field label="Beverage" error={faults['beverageMixed']}>
         {(control) => (
           <select
@@ -106,6 +95,17 @@ export function OtherSteps({ plan, onOffer, faults, feeders }: OtherStepsProps) 
           </select>
         )}
       </Field>
+      <QuantityField
+        className="col-span-full"
+        label="Fractions"
+        quantity={CUPS}
+        value={plan.cups ?? null}
+        onOffer={(cups) => onOffer({ ...plan, cups })}
+        onClear={() => onOffer(without(plan, 'cups'))}
+        error={faults['cups']}
+        placeholder="one cup"
+        hint="a row of cups: every 30 s, 0:40 1:15 2:00, or 90 150 g on the scale"
+      />
       <FromKit
         label="Regulators of the kit"
         things={regulators}
