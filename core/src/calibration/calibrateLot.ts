@@ -89,10 +89,12 @@ export function calibrateLot({
   const brews = brewed.map((each) => ({ ...each, brew: withMeasuredPaper(each.brew, papers) }));
   const believed = perFactor((_, at) => Math.exp(prior.lnMean[at] ?? 0));
   const observations = withKitSlopes(observationsOf(brews), brews, believed);
-  const lower = observations.length === 0 ? null : lowerTriangle(errorCovariance(observations, brews));
+  const errors =
+    observations.length === 0 ? null : new CholeskyDecomposition(errorCovariance(observations, brews));
+  const lower = errors?.lowerTriangularMatrix ?? null;
   const missesAt = missesOf(brews, observations);
   // Steps of one prior spread each, as if the factors had nothing to do with one another.
-  const spread = lowerTriangle(new Matrix(prior.lnCovariance));
+  const spread = new CholeskyDecomposition(new Matrix(prior.lnCovariance)).lowerTriangularMatrix;
   const factorsAt = (steps: readonly number[]) => {
     const moved = spread.mmul(Matrix.columnVector([...steps])).to1DArray();
     return perFactor((_, at) => Math.exp((prior.lnMean[at] ?? 0) + (moved[at] ?? 0)));
@@ -133,7 +135,7 @@ export function calibrateLot({
     spreadLeft,
     knowledge: knowledgeOf(observations, spreadLeft),
     disagreeing: disagreements({ misses, brews, prior, lnFactors }),
-    evidence: evidenceOf({ misses, brews, lnFactors, lnShift: prior.lnShift }),
+    evidence: evidenceOf({ misses, errors, lnFactors, lnShift: prior.lnShift }),
     prior,
     lnCovariance,
     papers,
@@ -151,23 +153,23 @@ function slopesOf(lower: Matrix, jacobian: Matrix, spread: Matrix): Matrix {
 /** What these brews say by themselves, for the prior of lots to come. */
 function evidenceOf({
   misses,
-  brews,
+  errors,
   lnFactors,
   lnShift,
 }: {
   misses: LotCalibration['misses'];
-  brews: readonly MeasuredBrew[];
+  errors: CholeskyDecomposition | null;
   lnFactors: readonly number[];
   lnShift: readonly number[];
 }): LotEvidence {
-  if (misses.length === 0) {
+  if (errors === null) {
     return {
       information: Matrix.zeros(FACTORS.length, FACTORS.length).to2DArray(),
       informationVector: FACTORS.map(() => 0),
     };
   }
   const slopes = new Matrix(misses.map(({ sensitivity }) => sensitivity));
-  const weighted = slopes.transpose().mmul(inverse(errorCovariance(misses, brews)));
+  const weighted = errors.solve(slopes).transpose();
   const information = weighted.mmul(slopes);
   const fromShift = lnFactors.map((ln, at) => ln - (lnShift[at] ?? 0));
   return {
@@ -202,10 +204,6 @@ function missesOf(
       return value - (brew.traceG[point] ?? 0);
     });
   };
-}
-
-function lowerTriangle(covariance: Matrix): Matrix {
-  return new CholeskyDecomposition(covariance).lowerTriangularMatrix;
 }
 
 /** Solves L x = values: errors that go together become errors that do not. */

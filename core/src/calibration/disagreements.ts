@@ -1,4 +1,5 @@
-import { inverse, Matrix } from 'ml-matrix';
+import { CholeskyDecomposition, Matrix } from 'ml-matrix';
+import { unitColumns } from './unitColumns.js';
 import { errorCovariance } from './errorCovariance.js';
 import type { MeasuredBrew, Observation } from './evidence.js';
 import type { LotPrior } from './priors.js';
@@ -35,18 +36,28 @@ export function disagreements({
 }): Disagreement[] {
   if (brews.length < FEWEST_BREWS) return [];
   const sensitivity = new Matrix(misses.map((each) => each.sensitivity));
-  const covariance = errorCovariance(misses, brews).add(
-    sensitivity.mmul(new Matrix(prior.lnCovariance)).mmul(sensitivity.transpose()),
+  const throughPrior = sensitivity.mmul(
+    new CholeskyDecomposition(new Matrix(prior.lnCovariance)).lowerTriangularMatrix,
   );
+  const covariance = errorCovariance(misses, brews).add(throughPrior.mmul(throughPrior.transpose()));
   const shift = lnFactors.map((ln, at) => ln - (prior.lnMean[at] ?? 0));
   // What each figure is more than the prior made it, by straight lines.
   const fromPrior = misses.map(({ miss, sensitivity: slopes }) =>
     slopes.reduce((sum, slope, at) => sum + slope * (shift[at] ?? 0), miss),
   );
-  const precision = inverse(covariance);
-  const pulled = precision.mmul(Matrix.columnVector(fromPrior));
-  return misses.flatMap(({ brewIndex, output }, row) => {
-    const deviations = pulled.get(row, 0) / Math.sqrt(precision.get(row, row));
-    return output === 'trace' || Math.abs(deviations) < DISAGREES ? [] : [{ brewIndex, output, deviations }];
+  const factored = new CholeskyDecomposition(covariance);
+  const pulled = factored.solve(Matrix.columnVector(fromPrior));
+  const figures = misses.flatMap(({ brewIndex, output }, row) =>
+    output === 'trace' ? [] : [{ brewIndex, output, row }],
+  );
+  const precision = factored.solve(
+    unitColumns(
+      misses.length,
+      figures.map(({ row }) => row),
+    ),
+  );
+  return figures.flatMap(({ brewIndex, output, row }, at) => {
+    const deviations = pulled.get(row, 0) / Math.sqrt(precision.get(row, at));
+    return Math.abs(deviations) < DISAGREES ? [] : [{ brewIndex, output, deviations }];
   });
 }

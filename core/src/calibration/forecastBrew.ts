@@ -1,4 +1,3 @@
-import { inverse, Matrix } from 'ml-matrix';
 import type { BrewInputFailure } from '../brewModel/checkBrew.js';
 import { success, type Result } from '../result.js';
 import { NINE_OF_TEN } from '../statistics/nineOfTen.js';
@@ -6,8 +5,8 @@ import type { LotCalibration } from './calibrateLot.js';
 import { FACTORS, type BrewConditions } from './conditions.js';
 import { withMeasuredPaper } from './drainTest.js';
 import { likenessTo, modelErrorOf, OUTPUTS, type Output } from './discrepancy.js';
-import { errorCovariance } from './errorCovariance.js';
 import { conditionsFault } from './evidence.js';
+import { neighboursOf } from './neighbours.js';
 import { forecastOfKit, hasOtherKit, sharedByKit } from './otherKit.js';
 import { modelledBrew, modelledOutput, remembering, steepnessSlope } from './modelled.js';
 import { perFactor } from './priors.js';
@@ -89,14 +88,10 @@ export function sensitivityOf({ factors, papers }: LotCalibration, asked: BrewCo
  * may be those of a brew near by, but for the steepness, whose whole effect is the distance.
  */
 export function forecasterOf(calibration: LotCalibration) {
-  const { brews, misses, lnCovariance, factors, papers } = calibration;
-  const precision = misses.length === 0 ? null : inverse(errorCovariance(misses, brews));
-  const pulls = precision
-    ? precision.mmul(Matrix.columnVector(misses.map(({ miss }) => miss))).to1DArray()
-    : [];
-
+  const { brews, lnCovariance, factors, papers } = calibration;
   const hasOthers = hasOtherKit(brews);
   const toBrews = likenessTo(brews.map(({ brew }) => brew));
+  const neighbours = neighboursOf(calibration);
 
   /** Of one output: what its neighbours' misses add, and the variance that remains. */
   function corrected(
@@ -106,30 +101,21 @@ export function forecasterOf(calibration: LotCalibration) {
     slopes: readonly number[],
   ) {
     const ownError = modelErrorOf(output, brew);
-    const sharedWith = brews.map(
-      (measured, index) => ownError * modelErrorOf(output, measured.brew) * (alike[index] ?? 0),
-    );
     const kit = forecastOfKit(output, slopes, hasOthers);
-    const shared = misses.map((each) => {
-      const ofModel = each.output === output ? (sharedWith[each.brewIndex] ?? 0) : 0;
-      return ofModel + (brews[each.brewIndex]?.otherKit === undefined ? sharedByKit(kit, each) : 0);
-    });
-    const weights = precision ? precision.mmul(Matrix.columnVector(shared)).to1DArray() : [];
-    const explained = shared.reduce((sum, each, row) => sum + each * (weights[row] ?? 0), 0);
-    // What the correction already follows the factors by is no longer uncertain through them.
-    const effective = FACTORS.map((_, at) =>
-      misses.reduce(
-        (slope, each, row) => slope - (weights[row] ?? 0) * (each.sensitivity[at] ?? 0),
-        slopes[at] ?? 0,
-      ),
+    const { pull, explained, followed } = neighbours(
+      output,
+      kit,
+      brews.map((measured, index) => ownError * modelErrorOf(output, measured.brew) * (alike[index] ?? 0)),
     );
+    // What the correction already follows the factors by is no longer uncertain through them.
+    const effective = FACTORS.map((_, at) => (slopes[at] ?? 0) - (followed[at] ?? 0));
     const throughFactors = effective.reduce(
       (total, a, row) =>
         total + effective.reduce((sum, b, column) => sum + a * b * (lnCovariance[row]?.[column] ?? 0), 0),
       0,
     );
     return {
-      correction: shared.reduce((sum, each, row) => sum + each * (pulls[row] ?? 0), 0),
+      correction: pull,
       sd: Math.sqrt(Math.max(0, throughFactors + ownError ** 2 + sharedByKit(kit, kit) - explained)),
     };
   }
@@ -166,7 +152,7 @@ export function forecasterOf(calibration: LotCalibration) {
         tdsYieldCorrelation: yieldSd > 0 ? fromTds / yieldSd : 1,
         drains: modelled.drained,
         overflows: modelled.overflows,
-        isRough: misses.length === 0,
+        isRough: calibration.misses.length === 0,
       };
     },
   };

@@ -1,3 +1,4 @@
+import { Matrix } from 'ml-matrix';
 import { modelledOutput, remembering } from './modelled.js';
 import { FACTORS, type LearnedFactors } from './conditions.js';
 import type { MeasuredBrew, Observation } from './evidence.js';
@@ -36,6 +37,26 @@ export function sharedByKit(a: OfKit, b: OfKit): number {
   if (a.kitSlope === undefined || b.kitSlope === undefined) return 0;
   const strength = a.output === 'tds' && b.output === 'tds' ? KIT_APART.tdsPercent ** 2 : 0;
   return a.kitSlope * b.kitSlope * KIT_APART.lnFlow ** 2 + strength;
+}
+
+/** Figures of the kit that is asked about, as two columns: how each follows the flow through it, and whether it is its strength. */
+export function kitParts(
+  figures: readonly (OfKit & { brewIndex: number })[],
+  brews: readonly MeasuredBrew[],
+): Matrix {
+  return new Matrix(
+    figures.map(({ output, kitSlope, brewIndex }) =>
+      kitSlope === undefined || brews[brewIndex]?.otherKit !== undefined
+        ? [0, 0]
+        : [kitSlope, output === 'tds' ? 1 : 0],
+    ),
+  );
+}
+
+/** So much of each of the {@link kitParts} a forecast shares: `sharedByKit` for all of them at once. */
+export function sharedByKitParts({ output, kitSlope }: OfKit): [number, number] {
+  if (kitSlope === undefined) return [0, 0];
+  return [kitSlope * KIT_APART.lnFlow ** 2, output === 'tds' ? KIT_APART.tdsPercent ** 2 : 0];
 }
 
 /** The same figures with how each follows the flow through its kit, where there is more than one. */
