@@ -13,6 +13,8 @@ export default defineConfig({
     { name: 'tests', testDir: 'tests' },
     // Not a proof but a camera: see pictures/pictures.spec.ts.
     { name: 'pictures', testDir: 'pictures' },
+    // A measure of many brews: see dialIn/dialIn.spec.ts.
+    { name: 'dial-in', testDir: 'dialIn', timeout: 0 },
   ],
   outputDir: '../test-results',
   workers: 1,

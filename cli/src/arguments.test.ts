@@ -22,13 +22,13 @@ describe('the command line', () => {
     expect(readCommand(['bench'])).toMatchObject({
       measures: [
         ...['speed', 'accuracy', 'facts', 'tasks', 'days', 'blind', 'warnings', 'starts', 'practice'],
-        ...['second', 'brews', 'ablation', 'house'],
+        ...['second', 'brews', 'split', 'ablation', 'house'],
       ],
     });
     expect(readCommand(['kill'])).toEqual({ name: 'kill', kills: 50 });
     expect(readCommand(['kill', '--kills', '3'])).toEqual({ name: 'kill', kills: 3 });
     expect(readCommand(['trust'])).toMatchObject({
-      parts: ['doors', 'races', 'fuzz', 'feed', 'migrations', 'carry', 'phones'],
+      parts: ['doors', 'races', 'fuzz', 'feed', 'migrations', 'carry', 'phones', 'dial-in'],
     });
     expect(readCommand(['trust', 'races'])).toEqual({ name: 'trust', parts: ['races'] });
     expect(readCommand(['bench', 'second'])).toMatchObject({ measures: ['second'] });

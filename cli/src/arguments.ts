@@ -16,12 +16,13 @@ const MEASURES = [
   'practice',
   'second',
   'brews',
+  'split',
   'ablation',
   'house',
 ] as const;
 export type Measure = (typeof MEASURES)[number];
 
-const TRUST_PARTS = ['doors', 'races', 'fuzz', 'feed', 'migrations', 'carry', 'phones'] as const;
+const TRUST_PARTS = ['doors', 'races', 'fuzz', 'feed', 'migrations', 'carry', 'phones', 'dial-in'] as const;
 export type TrustPart = (typeof TRUST_PARTS)[number];
 
 const MUTATED = [

@@ -28,6 +28,29 @@ async function brewThrough(page: Page): Promise<void> {
   }
 }
 
+test('a lot of many is found by a part of its name, by keys alone', async ({ page }) => {
+  await signIn(page, 'barista');
+  const [first, far] = [lotName('Compared here'), lotName('Far down the list')];
+  const here = await startRecipe(page, first);
+  await startRecipe(page, far);
+  await page.goto(`/compare/new?lot=${here.lot.id}`);
+  const other = page.getByRole('combobox', { name: 'Lot of B' });
+  await expect(other).toHaveValue(first);
+  await other.focus();
+  await page.keyboard.type('no such lot');
+  await expect(page.getByText('No lot fits.')).toBeVisible();
+  await other.fill(far.slice(4).toUpperCase());
+  await expect(page.getByRole('option', { name: far })).toBeVisible();
+  await expectClean(page);
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('Enter');
+  await expect(other).toHaveValue(far);
+  // What is typed and left is no choice.
+  await other.fill('something else');
+  await page.keyboard.press('Tab');
+  await expect(other).toHaveValue(far);
+});
+
 test('a wrong design is caught before anything is brewed, and its arms are brewed in turned order', async ({
   page,
 }) => {

@@ -17,5 +17,5 @@ test('pouring is practised with a key held, scored, and its progress kept', asyn
   }
   await expect(page.getByRole('row', { name: /Tamsin/ })).toHaveCount(2);
   await page.getByRole('button', { name: 'Follow a recipe' }).click();
-  await expect(page.getByLabel('Recipe to follow')).toBeVisible();
+  await expect(page.getByRole('combobox', { name: 'Lot to follow' })).toBeVisible();
 });

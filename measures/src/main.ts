@@ -2,7 +2,7 @@ import { cpus } from 'node:os';
 import { accuracy } from './accuracy.js';
 import { blindTests } from './blindTests.js';
 import { brewSpeed } from './brewSpeed.js';
-import { ablation, brewsToTarget } from './brewsToTarget/brewsToTarget.js';
+import { ablation, brewsToTarget, splitFirst } from './brewsToTarget/brewsToTarget.js';
 import { houseShare } from './brewsToTarget/houseShare.js';
 import { secondBrewer } from './brewsToTarget/secondBrewer.js';
 import { starts } from './brewsToTarget/starts.js';
@@ -28,6 +28,7 @@ const SECTIONS = {
   starts: () => starts(progress),
   practice: startsAgainstPractice,
   brews: () => brewsToTarget(progress),
+  split: () => splitFirst(progress),
   ablation: () => ablation(progress),
   house: houseShare,
   second: () => secondBrewer(progress),

@@ -1,13 +1,14 @@
 import { join } from 'node:path';
+import { execa } from 'execa';
 import getPort, { portNumbers } from 'get-port';
 import { prepareDatabase, startServer, type ApplicationSettings, type Server } from '../application.js';
 import type { TrustPart } from '../arguments.js';
 import { build } from '../build.js';
 import { atEnd } from '../cleanup.js';
 import { recreateSchema } from '../databaseAccounts.js';
-import { ensureDebianPackages, MARIADB } from '../debian.js';
+import { CHROMIUM, ensureDebianPackages, MARIADB } from '../debian.js';
 import { removeProfile, startDatabase } from '../mariadb.js';
-import { profilePaths, type ProfilePaths } from '../paths.js';
+import { profilePaths, ROOT, type ProfilePaths } from '../paths.js';
 import { step } from '../report.js';
 import { ensureSecrets } from '../secrets.js';
 import { bringIn, takeOut, type Carried } from '../trust/carry.js';
@@ -129,6 +130,19 @@ const PARTS: Record<TrustPart, (ground: Ground) => Promise<boolean>> = {
     );
     for (const fault of report.faults.slice(0, 10)) console.log(`    ${fault}`);
     return report.faults.length + report.wrongPlaces === 0 && report.p95Ms < 200;
+  },
+  'dial-in': async ({ lab }) => {
+    await ensureDebianPackages([CHROMIUM]);
+    const done = await step('lots dialled in by the pages, of two truths', () =>
+      execa('playwright', ['test', '--config', 'e2e/playwright.config.ts', '--project', 'dial-in'], {
+        cwd: ROOT,
+        preferLocal: true,
+        stdio: ['ignore', 'inherit', 'inherit'],
+        env: { VENDU_URL: lab.url },
+        reject: false,
+      }),
+    );
+    return !done.failed;
   },
   carry: async ({ settings, paths, server, lab }) => {
     const file = join(paths.folder, 'carried.zip');

@@ -14,14 +14,14 @@ export type CupSchedule =
 export type CupUnit = 's' | 'g';
 
 /** A hand needs so long, or so much water, between two changes; and no brew is longer or larger. */
-export const CUP_RANGES = {
+const CUP_RANGES = {
   everyS: { low: 3, high: 600, unit: 's' },
   everyG: { low: 5, high: 500, unit: 'g' },
   atS: { low: 3, high: 3600, unit: 's' },
   atG: { low: 5, high: 3000, unit: 'g' },
 } as const satisfies Record<string, Range>;
 /** A row of cups that fits on a bench. */
-export const MOST_CUP_CHANGES = 20;
+const MOST_CUP_CHANGES = 20;
 
 const KINDS: Readonly<Record<CupSchedule['kind'], Readonly<Record<string, Shape>>>> = {
   time: { everyS: 'number' },

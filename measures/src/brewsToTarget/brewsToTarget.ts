@@ -3,7 +3,9 @@ import { Piscina } from 'piscina';
 import { fixed, table } from '../report.js';
 import type { TruthName } from '../truths/truth.js';
 import { pairedPValue } from './paired.js';
+import { ABLATIONS } from './ablation.js';
 import { ALL_ARMS } from './arms.js';
+import { SPLIT_FIRST } from './splitFirst.js';
 import { ARMS, type Arm, type LotOutcome, type Miss } from './study.js';
 import { LOTS_A_LAB } from './task.js';
 import type { LabTask } from './worker.js';
@@ -49,12 +51,25 @@ export async function brewsToTarget(progress: (line: string) => void, labs = LAB
 /** The same page with one part of it taken away at a time. */
 export async function ablation(progress: (line: string) => void, labs = LABS / 3): Promise<string> {
   const [wholePage] = ALL_ARMS;
-  const arms = [...(wholePage ? [wholePage] : []), ...ALL_ARMS.slice(ARMS.length)];
+  const arms = [...(wholePage ? [wholePage] : []), ...ABLATIONS];
   const studied = await studyOf(arms, labs, progress);
   return [
     '## What each part of it is worth',
     '',
     `The lot page with one part taken away, on ${labs * LOTS_A_LAB} of the same lots; in brackets the chance that the difference is luck.`,
+    '',
+    ...studied.flatMap(({ title, made }) => [`### ${title}`, '', countTable(made), '']),
+  ].join('\n');
+}
+
+/** Whether it pays to split the first brew of a lot. */
+export async function splitFirst(progress: (line: string) => void, labs = LABS): Promise<string> {
+  const [wholePage] = ALL_ARMS;
+  const studied = await studyOf([...(wholePage ? [wholePage] : []), SPLIT_FIRST], labs, progress);
+  return [
+    '## A first brew in four cups',
+    '',
+    `The lot page on ${labs * LOTS_A_LAB} of the same lots, with the first brew whole (one cup, three readings), or in four cups of like mass, each weighed and read once: poured together in thought they are the cup, and their changes are a course of its mass. In brackets the chance that the difference is luck.`,
     '',
     ...studied.flatMap(({ title, made }) => [`### ${title}`, '', countTable(made), '']),
   ].join('\n');

@@ -8,10 +8,12 @@ import {
   type Aim,
   type CalibratedForecast,
   type FinishedLot,
+  type BrewPlan,
   type LotPrior,
   type EarlierLot,
+  type MeasuredBrew,
 } from '@vendu/core';
-import type { TruthName } from '../truths/truth.js';
+import type { SyntheticLot, TruthName } from '../truths/truth.js';
 import { brewByHand } from '../truths/hand.js';
 import { measuredOf } from './moves.js';
 import { fixedSteps, page, proportional, type History, type Strategy } from './strategies.js';
@@ -24,6 +26,10 @@ export interface Arm {
   strategy: Strategy;
   /** Whether what the lab's earlier lots taught is believed of the next, from its starting recipe on. */
   remembers?: boolean;
+  /** How the first brew of a lot is measured, where not as the others are. */
+  firstBrew?: (lot: SyntheticLot, plan: BrewPlan, random: () => number, seed: number) => MeasuredBrew;
+  /** No scale stands under the server after the first brew. */
+  tracesLater?: boolean;
 }
 
 export const ARMS: readonly Arm[] = [
@@ -64,7 +70,7 @@ export interface LotOutcome {
   misses: Miss[];
 }
 
-const MOST_BREWS = 5;
+export const MOST_BREWS = 5;
 
 /** One lab's lots in order, each dialled in by one arm. */
 export function labOutcomes(arm: Arm, truth: TruthName, labIndex: number, aim: Aim): LotOutcome[] {
@@ -75,7 +81,7 @@ export function labOutcomes(arm: Arm, truth: TruthName, labIndex: number, aim: A
     const earlier = arm.remembers ? earlierLots({ brewerShape }, finished) : [];
     const task = taskOf(truth, seed, aim, earlier);
     const prior = priorOf(task, earlier);
-    const { outcome, history } = dialIn(arm.strategy, task, prior);
+    const { outcome, history } = dialIn(arm, task, prior);
     if (arm.remembers) {
       // What was learned of this lot by itself, whatever was believed before.
       const { evidence } = valueOf(
@@ -97,13 +103,22 @@ function priorOf({ lot }: Task, earlier: readonly EarlierLot[]): LotPrior {
   });
 }
 
-function dialIn(strategy: Strategy, task: Task, prior: LotPrior): { outcome: LotOutcome; history: History } {
+function dialIn(
+  { strategy, firstBrew, tracesLater = true }: Arm,
+  task: Task,
+  prior: LotPrior,
+): { outcome: LotOutcome; history: History } {
   const random = handOf(task.seed);
   const history: History = { plans: [], measured: [], prior };
   const misses = [firstMiss(task, prior)];
   const brews: BrewMade[] = [];
   const brew = (plan: Task['start']) => {
-    const measured = brewByHand(task.lot, plan, random);
+    const isFirst = history.plans.length === 0;
+    const whole =
+      isFirst && firstBrew
+        ? firstBrew(task.lot, plan, random, task.seed)
+        : brewByHand(task.lot, plan, random);
+    const measured = isFirst || tracesLater ? whole : { ...whole, trace: [] };
     history.plans.push(plan);
     history.measured.push(measured);
     const cup = trueCup(task, plan);

@@ -9,7 +9,7 @@ import {
 import type { SyntheticLot, TrueBrew } from './truth.js';
 
 /** Instruments and a hand: a third worse than core believes of readings. TDS: what all of a sample share, and each one's own. */
-const NOISE = {
+export const NOISE = {
   grindShare: 0.02,
   kettleC: 1,
   doseG: 0.1,
@@ -51,21 +51,50 @@ export function pouredByHand(
   return { done, seen, real: lot.trueBrew(handled, slowed) };
 }
 
-/** One brew of a plan by a human hand, measured and weighed up as the page does. The scale tells what was poured when; nobody logs the rest. */
-export function brewByHand(lot: SyntheticLot, plan: BrewPlan, random: () => number): MeasuredBrew {
+/** One brew of a plan by a human hand, as instruments and eyes told of it. */
+export interface ByHand {
+  /** As it was poured. */
+  done: BrewPlan;
+  seen: BrewConditions;
+  /** What no instrument tells. */
+  real: TrueBrew;
+  drawdownS: number;
+  readingsPercent: number[];
+  beverageG: number;
+  trace: { atS: number; beverageG: number }[];
+}
+
+/** A brew by a hand, and all that is measured of it. */
+export function measuredByHand(lot: SyntheticLot, plan: BrewPlan, random: () => number): ByHand {
   const draw = (sd: number) => normalDraw(random, { mean: 0, sd });
-  const { seen, real } = pouredByHand(lot, plan, random);
+  const { done, seen, real } = pouredByHand(lot, plan, random);
   const sampled = real.tdsPercent + draw(NOISE.sampleTdsPercent);
-  const summary = summariseReadings(
-    Array.from({ length: NOISE.readings }, () => sampled + draw(NOISE.readingTdsPercent)),
+  const readingsPercent = Array.from(
+    { length: NOISE.readings },
+    () => sampled + draw(NOISE.readingTdsPercent),
   );
+  return {
+    done,
+    seen,
+    real,
+    readingsPercent,
+    drawdownS: real.drawdownS + draw(NOISE.drawdownS),
+    beverageG: real.beverageG + draw(NOISE.beverageG),
+    trace: real.trace.map(({ atS, beverageG }) => ({ atS, beverageG: beverageG + draw(NOISE.traceG) })),
+  };
+}
+
+/** The same, weighed up as the page does. The scale tells what was poured when; nobody logs the rest. */
+export function brewByHand(lot: SyntheticLot, plan: BrewPlan, random: () => number): MeasuredBrew {
+  const { seen, drawdownS, readingsPercent, beverageG, trace } = measuredByHand(lot, plan, random);
+  const summary = summariseReadings(readingsPercent);
   if (!summary) throw new Error('a brew without a reading');
   return {
     brew: seen,
-    drawdownS: real.drawdownS + draw(NOISE.drawdownS),
+    drawdownS,
     tdsPercent: summary.meanPercent,
-    beverageG: real.beverageG + draw(NOISE.beverageG),
+    beverageG,
     standard: { tdsPercent: summary.comparablePercent },
-    trace: real.trace.map(({ atS, beverageG }) => ({ atS, beverageG: beverageG + draw(NOISE.traceG) })),
+    trace,
   };
 }

@@ -1,5 +1,6 @@
 import { armLetter } from '@vendu/core';
 import { StaircaseThumb } from '@vendu/card';
+import { LotPick } from '../kit/LotPick';
 import { recipeNames } from '../lots/recipeNames';
 import { Button } from '../ui/Button';
 import { Pick } from '../ui/Pick';
@@ -7,20 +8,16 @@ import type { ChosenArm, ShownArm } from './useChosenArms';
 
 /** Chooses the version of an arm: of which lot, in which brewer. */
 export function ArmPicker({
-  shown: { lotId, lot, recipe, versionId, compared },
+  shown: { lot, recipe, versionId, compared },
   place,
-  lots,
   onChange,
   onRemove,
 }: {
   shown: ShownArm;
   place: number;
-  lots: readonly { id: number; name: string }[];
   onChange: (changes: Partial<ChosenArm>) => void;
   onRemove: (() => void) | null;
 }) {
-  // One that was gone to from its own page may be far down the list.
-  const known = lot && !lots.some(({ id }) => id === lot.id) ? [lot, ...lots] : lots;
   const recipes = lot?.recipes ?? [];
   const names = recipeNames(recipes);
   const letter = armLetter(place);
@@ -30,11 +27,10 @@ export function ArmPicker({
         {letter}
       </span>
       <div className="grid min-w-0 grid-cols-1 items-end gap-x-3 gap-y-2 sm:grid-cols-2 lg:grid-cols-[repeat(3,minmax(0,1fr))_9rem_5rem]">
-        <Pick
+        <LotPick
           label={`Lot of ${letter}`}
-          value={String(lotId)}
-          options={known.map(({ id, name }) => ({ value: String(id), name }))}
-          onChange={(id) => onChange({ lotId: Number(id), recipeId: null, versionId: null })}
+          chosen={lot}
+          onChange={({ id }) => onChange({ lotId: id, recipeId: null, versionId: null })}
         />
         {lot && recipes.length === 0 ? (
           <p className="text-small text-alarm sm:col-span-2">This lot has no recipe yet: choose another.</p>

@@ -23,8 +23,7 @@ export function NewComparisonPage() {
   const { data, error, isLoading, refetch } = useLotsQuery({});
   if (isLoading) return <Loading />;
   if (!data) return <Unavailable trouble={troubleOf(error)} onRetry={() => void refetch()} />;
-  const lots = data.lots;
-  const lotId = asked > 0 ? asked : lots[0]?.id;
+  const lotId = asked > 0 ? asked : data.lots[0]?.id;
   if (lotId === undefined) {
     return (
       <div className="max-w-xl">
@@ -36,18 +35,10 @@ export function NewComparisonPage() {
       </div>
     );
   }
-  return <NewComparison lots={lots} lotId={lotId} recipeId={Number(address.get('recipe')) || null} />;
+  return <NewComparison lotId={lotId} recipeId={Number(address.get('recipe')) || null} />;
 }
 
-function NewComparison({
-  lots,
-  lotId,
-  recipeId,
-}: {
-  lots: readonly { id: number; name: string }[];
-  lotId: number;
-  recipeId: number | null;
-}) {
+function NewComparison({ lotId, recipeId }: { lotId: number; recipeId: number | null }) {
   const [arms, setArms] = useState<readonly ChosenArm[]>([
     { lotId, recipeId, versionId: null },
     { lotId, recipeId, versionId: null },
@@ -104,7 +95,6 @@ function NewComparison({
             key={place}
             shown={each}
             place={place}
-            lots={lots}
             onChange={(changes) => change(place, changes)}
             onRemove={
               arms.length > ARMS.fewest

@@ -9,13 +9,14 @@ import {
   type ExerciseName,
   type Trace,
 } from '@vendu/core';
+import type { LotListItem } from '@vendu/contract';
 import { troubleOf } from '../api/problem';
 import { traceLine } from '../bench/traceLine';
 import { BrewerSection, brewerWords } from '../brewerSection/BrewerSection';
 import { useLotsQuery } from '../api/lotsApi';
 import { FittedStaircase } from '../ui/FittedStaircase';
 import { Button } from '../ui/Button';
-import { INPUT } from '../ui/Field';
+import { LotPick } from '../kit/LotPick';
 import { TroubleNotice } from '../ui/Notice';
 import { HoldToPour } from './HoldToPour';
 import { Progress } from './Progress';
@@ -39,11 +40,10 @@ const AFTER_S = 4;
 /** Pouring without coffee, against a simulated scale: scored on flow, timing, totals and steadiness. */
 export function PracticePage() {
   const [name, setName] = useState<ExerciseName>('hold-flow');
-  const [recipeId, setRecipeId] = useState<number | null>(null);
+  const [chosen, setChosen] = useState<LotListItem | null>(null);
   const { data: lots } = useLotsQuery({ search: '', sort: 'recent', direction: 'down', page: 1 });
-  const recipes =
-    lots?.lots.flatMap(({ name: lotName, recipe }) => (recipe ? [{ ...recipe, lotName }] : [])) ?? [];
-  const recipe = recipes.find(({ id }) => id === recipeId) ?? recipes[0];
+  const lot = chosen ?? lots?.lots.find((each) => each.recipe !== null);
+  const recipe = lot?.recipe;
   const plan = name === 'follow-recipe' ? recipe?.plan : EXERCISES[name];
   return (
     <>
@@ -68,18 +68,9 @@ export function PracticePage() {
           </Button>
         ))}
         {name === 'follow-recipe' && (
-          <select
-            aria-label="Recipe to follow"
-            className={`${INPUT} max-w-md`}
-            value={recipe?.id ?? ''}
-            onChange={({ target }) => setRecipeId(Number(target.value))}
-          >
-            {recipes.map(({ id, lotName, brewerName }) => (
-              <option key={id} value={id}>
-                {lotName}, {brewerName}
-              </option>
-            ))}
-          </select>
+          <div className="w-80">
+            <LotPick label="Lot to follow" chosen={lot} onChange={setChosen} />
+          </div>
         )}
         <span className="text-small">{WORDS[name].asked}</span>
       </div>
