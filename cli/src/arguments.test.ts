@@ -30,6 +30,18 @@ describe('the command line', () => {
     expect(readCommand(['trust'])).toMatchObject({
       parts: ['doors', 'races', 'fuzz', 'feed', 'migrations', 'carry', 'phones', 'dial-in'],
     });
+    expect(readCommand(['backup'])).toEqual({ name: 'backup', isDemo: false, folder: null, keep: 14 });
+    expect(readCommand(['backup', '--to', '/mnt/copies', '--keep', '3', '--demo'])).toEqual({
+      name: 'backup',
+      isDemo: true,
+      folder: '/mnt/copies',
+      keep: 3,
+    });
+    expect(readCommand(['restore', 'a.sql.gz'])).toEqual({
+      name: 'restore',
+      isDemo: false,
+      file: 'a.sql.gz',
+    });
     expect(readCommand(['trust', 'races'])).toEqual({ name: 'trust', parts: ['races'] });
     expect(readCommand(['bench', 'second'])).toMatchObject({ measures: ['second'] });
   });
@@ -43,6 +55,9 @@ describe('the command line', () => {
     [['test', 'speed'], 'no suite “speed”'],
     [['bench', 'unit'], 'no measure “unit”'],
     [['trust', 'luck'], 'no part “luck”'],
+    [['backup', '--keep', '0'], '1 to 1000'],
+    [['restore'], 'Name one file'],
+    [['restore', 'a', 'b'], 'Name one file'],
     [['mutate', 'web'], 'no folder “web”'],
   ])('refuses %j and says what there is', (words, message) => {
     expect(() => readCommand(words)).toThrow(message);

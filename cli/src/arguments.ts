@@ -48,11 +48,15 @@ export type Command =
   | { name: 'kill'; kills: number }
   | { name: 'trust'; parts: readonly TrustPart[] }
   | { name: 'mutate'; folders: readonly MutatedFolder[] }
+  | { name: 'backup'; isDemo: boolean; folder: string | null; keep: number }
+  | { name: 'restore'; isDemo: boolean; file: string }
   | { name: 'stop' }
   | { name: 'help' };
 
 const DEFAULT_PORT = 4600;
 const DEFAULT_KILLS = 50;
+/** Two weeks of one a night. */
+const DEFAULT_KEPT = 14;
 
 /** @throws Trouble on a command or an option that does not exist */
 export function readCommand(words: readonly string[]): Command {
@@ -89,7 +93,13 @@ export function readCommand(words: readonly string[]): Command {
     }
     case 'kill': {
       const { values } = parse(rest, { kills: { type: 'string' } });
-      return { name, kills: killsOf(values['kills']) };
+      const kills = wholeNumber(values['kills'], {
+        option: 'kills',
+        usual: DEFAULT_KILLS,
+        least: 1,
+        most: 1000,
+      });
+      return { name, kills };
     }
     case 'trust': {
       const { positionals } = parse(rest, {});
@@ -98,6 +108,27 @@ export function readCommand(words: readonly string[]): Command {
     case 'mutate': {
       const { positionals } = parse(rest, {});
       return { name, folders: oneOf(MUTATED, 'folder', positionals) };
+    }
+    case 'backup': {
+      const { values } = parse(rest, {
+        to: { type: 'string' },
+        keep: { type: 'string' },
+        demo: { type: 'boolean' },
+      });
+      const { to, keep, demo } = values;
+      return {
+        name,
+        isDemo: demo === true,
+        folder: typeof to === 'string' ? to : null,
+        keep: wholeNumber(keep, { option: 'keep', usual: DEFAULT_KEPT, least: 1, most: 1000 }),
+      };
+    }
+    case 'restore': {
+      const { values, positionals } = parse(rest, { demo: { type: 'boolean' } });
+      const [file, ...others] = positionals;
+      if (file === undefined || others.length > 0)
+        throw new Trouble('Name one file to restore, as ./vendu backup wrote it.');
+      return { name, isDemo: values['demo'] === true, file };
     }
     case 'stop':
       parse(rest, {});
@@ -122,21 +153,19 @@ function parse(args: string[], options: Record<string, { type: 'string' | 'boole
 }
 
 function portOf(text: string | boolean | undefined): number {
-  if (text === undefined) return DEFAULT_PORT;
-  const port = Number(text);
-  if (!Number.isInteger(port) || port < 1024 || port > 65_535) {
-    throw new Trouble(`--port must be a whole number from 1024 to 65535, not “${String(text)}”.`);
-  }
-  return port;
+  return wholeNumber(text, { option: 'port', usual: DEFAULT_PORT, least: 1024, most: 65_535 });
 }
 
-function killsOf(text: string | boolean | undefined): number {
-  if (text === undefined) return DEFAULT_KILLS;
-  const kills = Number(text);
-  if (!Number.isInteger(kills) || kills < 1 || kills > 1000) {
-    throw new Trouble(`--kills must be a whole number from 1 to 1000, not “${String(text)}”.`);
+function wholeNumber(
+  text: string | boolean | undefined,
+  { option, usual, least, most }: { option: string; usual: number; least: number; most: number },
+): number {
+  if (text === undefined) return usual;
+  const given = Number(text);
+  if (!Number.isInteger(given) || given < least || given > most) {
+    throw new Trouble(`--${option} must be a whole number from ${least} to ${most}, not “${String(text)}”.`);
   }
-  return kills;
+  return given;
 }
 
 /** The words asked for, all there are when none was. */

@@ -44,7 +44,7 @@ export async function ensureSchema(database: Database, name: string): Promise<vo
 
 /** Empties a schema, or makes it, and opens it to the application. */
 export async function recreateSchema(database: Database, name: string): Promise<void> {
-  await asRoot(database, (connection) => connection.query(`DROP DATABASE IF EXISTS \`${name}\``));
+  await dropSchema(database, name);
   await ensureSchema(database, name);
 }
 
@@ -58,13 +58,29 @@ async function open(connection: Connection, user: string, name: string): Promise
   await connection.query(`GRANT ALL ON \`${name.replaceAll('_', '\\_')}\`.* TO ?@localhost`, [user]);
 }
 
-async function asRoot(
+/** Takes a schema away, if it is there. */
+export async function dropSchema(database: Database, name: string): Promise<void> {
+  await asRoot(database, (connection) => connection.query(`DROP DATABASE IF EXISTS \`${name}\``));
+}
+
+/** Moves tables from one schema to another in one statement: all of them or none. */
+export async function moveTables(
+  database: Database,
+  tables: readonly string[],
+  { from, to }: { from: string; to: string },
+): Promise<void> {
+  if (tables.length === 0) return;
+  const moves = tables.map((table) => `\`${from}\`.\`${table}\` TO \`${to}\`.\`${table}\``);
+  await asRoot(database, (connection) => connection.query(`RENAME TABLE ${moves.join(', ')}`));
+}
+
+export async function asRoot<T>(
   { socket, rootPassword }: Database,
-  work: (connection: Connection) => Promise<unknown>,
-) {
+  work: (connection: Connection) => Promise<T>,
+): Promise<T> {
   const connection = await firstThatOpens(socket, [rootPassword]);
   try {
-    await work(connection);
+    return await work(connection);
   } finally {
     await connection.end();
   }

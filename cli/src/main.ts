@@ -1,5 +1,6 @@
 import { readCommand } from './arguments.js';
 import { cleanUp, cleanUpOnSignals } from './cleanup.js';
+import { backup, restore } from './commands/backup.js';
 import { bench } from './commands/bench.js';
 import { demo, serve } from './commands/serve.js';
 import { dev } from './commands/dev.js';
@@ -30,6 +31,10 @@ async function main(): Promise<void> {
       return trust(command);
     case 'mutate':
       return mutate(command);
+    case 'backup':
+      return backup(command);
+    case 'restore':
+      return restore(command);
     case 'stop':
       return stop();
     case 'help': {

@@ -57,6 +57,22 @@ export async function startDatabase(paths: ProfilePaths, secrets: Secrets): Prom
   };
 }
 
+/** The database of a lab that another process runs: it is not ours to end. */
+export function runningDatabase(
+  { socket }: ProfilePaths,
+  { databasePassword, databaseRootPassword }: Secrets,
+): Database {
+  const leave = () => Promise.resolve();
+  return {
+    socket,
+    user: USER,
+    password: databasePassword,
+    rootPassword: databaseRootPassword,
+    stop: leave,
+    kill: leave,
+  };
+}
+
 /** Takes what a profile has off the disk, its database too. */
 export function removeProfile({ folder, home }: ProfilePaths): void {
   for (const each of new Set([folder, home])) rmSync(each, { recursive: true, force: true });

@@ -8,15 +8,19 @@ export function help(): void {
                                       (--phones with either: tasters' phones in the same network get their pages)
   ./vendu test [suite ...]            prove it: checks, unit, integration, e2e (all when none is named)
   ./vendu bench [measure ...]         print the measures: speed, accuracy, facts, tasks, days, blind, warnings, starts, practice,
-                                      second, brews, ablation, house (warnings and brews take an hour each)
+                                      second, brews, split, ablation, house (warnings and brews take an hour each)
   ./vendu kill [--kills N]            kill server and database while a device brews (50 times), and count
                                       what was lost or doubled
   ./vendu trust [part ...]            attack a copy and count what gives way: doors, races, fuzz, feed,
-                                      migrations, carry, phones (all take about a quarter of an hour)
+                                      migrations, carry, phones, dial-in (all take about a quarter of an hour)
   ./vendu mutate [folder ...]         change core one thing at a time and list what no test notices: brewLog,
                                       changeLife, fractions, taught, bench, plan, extraction, change, startingRecipe,
                                       calibration (hours for all; only what changed is tried again)
   ./vendu dev [--port N]              the same application, following the sources
+  ./vendu backup [--to FOLDER] [--keep N] [--demo]
+                                      copy the lab's database while people work, prove the copy by loading it, keep the
+                                      newest 14
+  ./vendu restore FILE [--demo]       put a copy in its place; what is there now is copied first
   ./vendu stop                        end a demo or a lab that runs elsewhere
   ./vendu help                        this page`);
 }

@@ -134,13 +134,17 @@ const PARTS: Record<TrustPart, (ground: Ground) => Promise<boolean>> = {
   'dial-in': async ({ lab }) => {
     await ensureDebianPackages([CHROMIUM]);
     const done = await step('lots dialled in by the pages, of two truths', () =>
-      execa('playwright', ['test', '--config', 'e2e/playwright.config.ts', '--project', 'dial-in'], {
-        cwd: ROOT,
-        preferLocal: true,
-        stdio: ['ignore', 'inherit', 'inherit'],
-        env: { VENDU_URL: lab.url },
-        reject: false,
-      }),
+      execa(
+        'playwright',
+        ['test', '--config', 'e2e/playwright.config.ts', '--project', 'dial-in', '--reporter', 'list'],
+        {
+          cwd: ROOT,
+          preferLocal: true,
+          stdio: ['ignore', 'inherit', 'inherit'],
+          env: { VENDU_URL: lab.url },
+          reject: false,
+        },
+      ),
     );
     return !done.failed;
   },

@@ -19,24 +19,45 @@ export async function* tableRows(
   transaction: Transaction,
   { chunk = CHUNK, where = 'TRUE', lotId = 0 }: { chunk?: number; where?: string; lotId?: number } = {},
 ): AsyncGenerator<Cell[]> {
-  const [key, second] = primaryKey;
-  const cells = fields.map(asText).join(', ');
   // By the column and not by its text, which has the same name: as text 10 comes before 9, and the next part would begin past it.
   const inTable = (column: string) => `\`${name}\`.\`${column}\``;
-  const isByKey = key !== undefined && second === undefined && fields.some((field) => field.name === key);
-  let [last, offset] = ['0', 0];
+  const order = primaryKey.map(inTable).join(', ');
+  // The key for itself: a table may leave without it.
+  const keys = primaryKey.map((column, at) => `CAST(${inTable(column)} AS CHAR) AS key${at}`);
+  const cells = [...fields.map(asText), ...keys].join(', ');
+  let last: Cell[] | null = null;
   for (;;) {
-    const rows = await sequelize.query<Record<string, Cell>>(
-      isByKey
-        ? `SELECT ${cells} FROM \`${name}\` WHERE \`${key}\` > :last AND ${where} ORDER BY ${inTable(key)} LIMIT ${chunk}`
-        : `SELECT ${cells} FROM \`${name}\` WHERE ${where} ORDER BY ${primaryKey.map(inTable).join(', ')} LIMIT ${chunk} OFFSET ${offset}`,
-      { type: QueryTypes.SELECT, replacements: { last, lotId }, transaction },
+    const after = last ? beyond(primaryKey.map(inTable)) : 'TRUE';
+    const rows: Record<string, Cell>[] = await sequelize.query<Record<string, Cell>>(
+      `SELECT ${cells} FROM \`${name}\` WHERE (${after}) AND ${where} ORDER BY ${order} LIMIT ${chunk}`,
+      {
+        type: QueryTypes.SELECT,
+        replacements: { ...(last ? placed(last) : {}), lotId },
+        transaction,
+      },
     );
     for (const row of rows) yield fields.map((field) => row[field.name] ?? null);
-    if (rows.length < chunk) return;
-    last = rows.at(-1)?.[key ?? ''] ?? last;
-    offset += rows.length;
+    const end = rows.at(-1);
+    if (!end || rows.length < chunk) return;
+    last = primaryKey.map((_, at) => end[`key${at}`] ?? null);
   }
+}
+
+/**
+ * Rows beyond the last one read, in the order of a key of one column or more. Where the last one stood is asked of the
+ * key and not counted: counted, a table would be read from its beginning for each part of it.
+ */
+function beyond(columns: readonly string[]): string {
+  return columns
+    .map((column, at) => {
+      const alike = columns.slice(0, at).map((before, index) => `${before} = :last${index}`);
+      return `(${[...alike, `${column} > :last${at}`].join(' AND ')})`;
+    })
+    .join(' OR ');
+}
+
+function placed(last: readonly Cell[]): Record<string, Cell> {
+  return Object.fromEntries(last.map((cell, at) => [`last${at}`, cell]));
 }
 
 /** As the database writes it: no figure is read and printed anew. Moments are UTC. */

@@ -1,19 +1,12 @@
-import type { Readable } from 'node:stream';
 import Papa from 'papaparse';
-import { entryFault, type BrewEntry, type Trace } from '@vendu/core';
+import { entryFault, type BrewEntry } from '@vendu/core';
 import { asWritten } from '../files/csv.js';
 import { ProblemError } from '../problem/problem-error.js';
 import type { ExportedTable } from '../export/exported-tables.js';
+import { tracesIn, type TraceInFile } from './traces-in-file.js';
 import { broken, ZipEntries } from './zip-entries.js';
 
 export type Cells = Record<string, string | null>;
-
-/** What two scales read of one brew; its numbers are the file's. */
-export interface TraceInFile {
-  brewId: string;
-  samples: Trace;
-  outflow: Trace | null;
-}
 
 export interface EntryInFile {
   brewKey: string;
@@ -25,9 +18,6 @@ interface Description {
   created: string;
   resources: { path: string }[];
 }
-
-/** Ten a second for six hours: more readings than of any brew. */
-const MOST_READINGS = 216_000;
 
 /** An export of a lab, read as our own export writes it and checked as any input. */
 export class LabFile {
@@ -91,21 +81,7 @@ export class LabFile {
   /** Brew by brew, as the readings lie in the file. */
   async *traces(): AsyncGenerator<TraceInFile> {
     if (!this.zip.has('traces.csv')) return;
-    let now = null as TraceInFile | null;
-    for await (const [brewId, scale, at, mass] of cellsOf(await this.zip.stream('traces.csv'))) {
-      if (brewId === 'brew_id' || brewId === undefined) continue;
-      if (now?.brewId !== brewId) {
-        if (now) yield now;
-        now = { brewId, samples: { atMs: [], massG: [] }, outflow: null };
-      }
-      if (now.samples.atMs.length > MOST_READINGS) throw broken('traces.csv');
-      const trace = scale === 'all' ? now.samples : (now.outflow ??= { atMs: [], massG: [] });
-      const [atMs, massG] = [Number(at), Number(mass)];
-      if (!Number.isInteger(atMs) || !Number.isFinite(massG)) throw broken('traces.csv');
-      (trace.atMs as number[]).push(atMs);
-      (trace.massG as number[]).push(massG);
-    }
-    if (now) yield now;
+    yield* tracesIn(await this.zip.stream('traces.csv'));
   }
 
   /** The logs of brews, entry by entry. */
@@ -165,10 +141,3 @@ function jsonOf(text: string, name: string): object {
 /** A line of a table is counted as a spreadsheet counts it, its head first. */
 const notAsTold = (path: string, index: number, what: string) =>
   new ProblemError('not-readable', `${path}, line ${index + 2}: ${what}. Nothing was taken in.`);
-
-function cellsOf(stream: Readable): AsyncIterable<string[]> {
-  const lines = Papa.parse(Papa.NODE_STREAM_INPUT, { delimiter: ',' });
-  // What breaks off above must end what reads below, which waits for more otherwise.
-  stream.once('error', () => lines.destroy(broken('traces.csv')));
-  return stream.pipe(lines);
-}
