@@ -32,6 +32,23 @@ test('somebody is invited, comes in by himself, and is let go with a way back', 
   await theirs.goto(way);
   await expect(theirs.getByText(/This invitation was taken/)).toBeVisible();
 
+  // A tablet that was left behind is signed out from another device.
+  const tablet = await browser.newContext();
+  const left = await tablet.newPage();
+  await left.request.post('/api/session', { data: { email, password: 'long enough' } });
+  await left.goto('/lots');
+  await expect(left.getByRole('heading', { name: /^Lots/ })).toBeVisible();
+  await theirs.goto('/people');
+  const open = theirs.getByRole('region', { name: 'Where you are signed in' });
+  await expect(open.getByRole('listitem')).toHaveCount(2);
+  await expectClean(theirs);
+  await open.getByRole('button', { name: /^Sign out on / }).click();
+  await expect(open.getByRole('listitem')).toHaveCount(1);
+  await expect(open.getByText('this one')).toBeVisible();
+  await left.goto('/lots');
+  await expect(left.getByRole('heading', { name: 'Sign in' })).toBeVisible();
+  await tablet.close();
+
   await page.reload();
   await page.getByRole('button', { name: `Let ${name} go` }).click();
   await expect(page.getByText(`${name} is let in no more`)).toBeVisible();

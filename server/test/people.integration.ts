@@ -1,9 +1,17 @@
 import request from 'supertest';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import type { InvitationView, InvitedView, MemberView, NewTokenView, Problem } from '@vendu/contract';
+import type {
+  InvitationView,
+  InvitedView,
+  MemberView,
+  NewTokenView,
+  OpenSessionView,
+  Problem,
+} from '@vendu/contract';
 import { InvitationsService } from '../src/people/invitations.service.js';
 import { PeopleService } from '../src/people/people.service.js';
 import { PersonModel } from '../src/people/person.model.js';
+import { SessionModel } from '../src/session/session.model.js';
 import { connectTo } from './support/database.js';
 import { startTestApplication, type TestApplication } from './support/application.js';
 
@@ -23,6 +31,8 @@ const accept = (path: string, told: object, status: number) =>
     .put(`/api/invitations/${secretOf({ path })}`)
     .send(told)
     .expect(status);
+type Agent = ReturnType<typeof request.agent>;
+
 /** A browser of his own. */
 async function enter(email: string, password: string) {
   const agent = request.agent(app.url);
@@ -147,6 +157,81 @@ describe('people', () => {
     await hers.put('/api/password').send({ present: 'ten letters', next: 'short' }).expect(422);
     await hers.put('/api/password').send({ present: 'ten letters', next: 'ten others' }).expect(204);
     await enter('hers@ninthmole.example', 'ten others');
+  });
+});
+
+describe('sessions', () => {
+  const FIREFOX = 'Mozilla/5.0 (X11; Linux x86_64; rv:128.0) Gecko/20100101 Firefox/128.0';
+  const listed = async (agent: Agent) =>
+    (await agent.get('/api/sessions').expect(200)).body as OpenSessionView[];
+
+  async function somebody(name: string) {
+    const { path } = await add(name);
+    const email = `${name.toLowerCase()}@ninthmole.example`;
+    await accept(path, { name, email, password: 'ten letters' }, 204);
+    const on = async (browser: string, password = 'ten letters') => {
+      const agent = request.agent(app.url).set('user-agent', browser);
+      await agent.post('/api/session').send({ email, password }).expect(200);
+      return agent;
+    };
+    return { email, on };
+  }
+
+  it('are listed by device, the asking one told apart, and ended one by one or all others at once', async () => {
+    const { on } = await somebody('Sorrel');
+    const [first, second, third] = [await on(FIREFOX), await on('curl/8.0'), await on(FIREFOX)];
+    const seen = await listed(first);
+    expect(seen.map(({ device, isThis }) => ({ device, isThis }))).toEqual(
+      expect.arrayContaining([
+        { device: 'Firefox on Linux', isThis: true },
+        { device: 'Firefox on Linux', isThis: false },
+        { device: expect.any(String) as string, isThis: false },
+      ]),
+    );
+    expect(seen).toHaveLength(3);
+    const mine = seen.find(({ isThis }) => isThis)!;
+    expect(Math.abs(Date.parse(mine.begunAt) - Date.now())).toBeLessThan(60_000);
+    const curl = seen.find(({ device }) => device !== 'Firefox on Linux')!;
+    await first.delete(`/api/sessions/${curl.key}`).expect(204);
+    await second.get('/api/lots').expect(401);
+    await first.delete(`/api/sessions/${curl.key}`).expect(404);
+    await third.delete('/api/sessions').expect(204);
+    await first.get('/api/lots').expect(401);
+    expect(await listed(third)).toHaveLength(1);
+  });
+
+  it('of another are nobody’s to see or to end, and their names are told to nobody', async () => {
+    const [one, two] = [await somebody('Fern'), await somebody('Reed')];
+    const [theirs, mine] = [await one.on(FIREFOX), await two.on(FIREFOX)];
+    const [session] = await listed(theirs);
+    await mine.delete(`/api/sessions/${session!.key}`).expect(404);
+    await theirs.get('/api/lots').expect(200);
+    await app.visitor.get('/api/sessions').expect(401);
+    const ids = (await SessionModel.findAll()).map(({ id }) => id);
+    const told = JSON.stringify(await listed(theirs));
+    expect(ids.some((id) => told.includes(id))).toBe(false);
+  });
+
+  it('end elsewhere with a new password, all of them with another way in, and by themselves in half a year', async () => {
+    const { email, on } = await somebody('Alder');
+    const [here, elsewhere] = [await on(FIREFOX), await on(FIREFOX)];
+    await here.put('/api/password').send({ present: 'wrong words', next: 'ten others' }).expect(422);
+    await elsewhere.get('/api/lots').expect(200);
+    await here.put('/api/password').send({ present: 'ten letters', next: 'ten others' }).expect(204);
+    await here.get('/api/lots').expect(200);
+    await elsewhere.get('/api/lots').expect(401);
+
+    const { id } = (await members()).find((each) => each.email === email)!;
+    const again = (await app.lead.post(`/api/people/${id}/invitation`).expect(201)).body as InvitedView;
+    await accept(again.path, { name: 'Alder', email, password: 'ten thirds' }, 204);
+    await here.get('/api/lots').expect(401);
+
+    const old = await on(FIREFOX, 'ten thirds');
+    await SessionModel.update(
+      { begunAt: new Date(Date.now() - 181 * 86_400_000) },
+      { where: { personId: id } },
+    );
+    await old.get('/api/lots').expect(401);
   });
 });
 

@@ -15,6 +15,17 @@ export interface PersonView {
   role: Role;
 }
 
+/** A device on which one is signed in. */
+export interface OpenSessionView {
+  /** By which it is ended. */
+  key: string;
+  device: string;
+  begunAt: string;
+  usedAt: string;
+  /** The one that asks. */
+  isThis: boolean;
+}
+
 /** An invented account, offered on the sign-in page in demo mode only. */
 export interface DemoAccount {
   name: string;

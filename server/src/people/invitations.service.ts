@@ -6,6 +6,7 @@ import { Op, UniqueConstraintError } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
 import { INVITATION_DAYS, type AcceptInvitationDto, type InvitationView } from '@vendu/contract';
 import { invalidField, ProblemError } from '../problem/problem-error.js';
+import { endSessionsOf } from '../session/open-sessions.js';
 import { inTransaction } from '../writing/transactions.js';
 import { InvitationModel } from './invitation.model.js';
 import { PersonModel } from './person.model.js';
@@ -69,7 +70,11 @@ export class InvitationsService {
       await inTransaction(this.sequelize, async () => {
         const invitation = await standing(secret, true);
         if (invitation.personId === null) await PersonModel.create({ ...told, role: 'lead' });
-        else await PersonModel.update(told, { where: { id: invitation.personId } });
+        else {
+          await PersonModel.update(told, { where: { id: invitation.personId } });
+          // Another way in is given where the old one is lost, or known to somebody else.
+          await endSessionsOf(invitation.personId);
+        }
         await invitation.update({ usedAt: new Date() });
       });
     } catch (error) {

@@ -5,6 +5,7 @@ import { Sequelize } from 'sequelize-typescript';
 import type { Role } from '@vendu/core';
 import type { ChangePasswordDto, InvitedView, MemberView, NewPersonDto, Standing } from '@vendu/contract';
 import { invalidField, notFound, ProblemError } from '../problem/problem-error.js';
+import { endSessionsOf } from '../session/open-sessions.js';
 import { inTransaction } from '../writing/transactions.js';
 import { InvitationsService } from './invitations.service.js';
 import { PersonModel } from './person.model.js';
@@ -49,10 +50,19 @@ export class MembersService {
     return this.read(id);
   }
 
-  async changePassword({ present, next }: ChangePasswordDto, person: PersonModel): Promise<void> {
+  /** Whoever knew the old one is out, wherever he is signed in; the session that asks stays. */
+  async changePassword(
+    { present, next }: ChangePasswordDto,
+    person: PersonModel,
+    sessionId: string,
+  ): Promise<void> {
     const isRight = person.passwordHash !== null && (await verify(person.passwordHash, present));
     if (!isRight) throw invalidField({ field: 'present', message: 'This is not the present password.' });
-    await person.update({ passwordHash: await hash(next) });
+    const passwordHash = await hash(next);
+    await inTransaction(this.sequelize, async () => {
+      await person.update({ passwordHash });
+      await endSessionsOf(person.id, sessionId);
+    });
   }
 
   private async read(id: number): Promise<MemberView> {

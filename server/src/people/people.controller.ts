@@ -1,5 +1,6 @@
-import { Body, Controller, Delete, Get, HttpCode, Param, Post, Put, UseGuards } from '@nestjs/common';
+import { Body, Controller, Delete, Get, HttpCode, Param, Post, Put, Req, UseGuards } from '@nestjs/common';
 import { ThrottlerGuard } from '@nestjs/throttler';
+import type { Request } from 'express';
 import {
   AcceptInvitationDto,
   ChangePasswordDto,
@@ -61,8 +62,12 @@ export class PeopleController {
   @Put('password')
   @HttpCode(204)
   @UseGuards(ThrottlerGuard)
-  changePassword(@Body() passwords: ChangePasswordDto, @SignedIn() person: PersonModel): Promise<void> {
-    return this.members.changePassword(passwords, person);
+  changePassword(
+    @Body() passwords: ChangePasswordDto,
+    @SignedIn() person: PersonModel,
+    @Req() { sessionID }: Request,
+  ): Promise<void> {
+    return this.members.changePassword(passwords, person, sessionID);
   }
 
   @Get('invitations/:secret')

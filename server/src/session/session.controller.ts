@@ -10,6 +10,7 @@ import { PeopleService } from '../people/people.service.js';
 import type { PersonModel } from '../people/person.model.js';
 import { LiveStreams } from './live-streams.js';
 import { VisitorsToo } from './access.js';
+import { deviceWords } from './device-words.js';
 import { SessionService } from './session.service.js';
 
 @Controller('session')
@@ -36,6 +37,8 @@ export class SessionController {
     // A new id at sign-in, so that a session planted before it is worth nothing.
     await promisify(request.session.regenerate.bind(request.session))();
     request.session.personId = person.id;
+    request.session.device = deviceWords(request.headers['user-agent']);
+    request.session.begunMs = Date.now();
     return this.view(person);
   }
 

@@ -5,6 +5,9 @@ import { SESSION_AGE_MS, SessionStore } from './session-store.js';
 declare module 'express-session' {
   interface SessionData {
     personId: number;
+    /** Browser and system that it was begun on, in words. */
+    device: string;
+    begunMs: number;
   }
 }
 

@@ -8,6 +8,7 @@ import { TokenAccess } from '../tokens/token-access.js';
 import { AccessGuard } from './access.js';
 import { LiveStreams } from './live-streams.js';
 import { SessionController } from './session.controller.js';
+import { SessionsController } from './sessions.controller.js';
 import { SessionService } from './session.service.js';
 
 @Module({
@@ -18,7 +19,7 @@ import { SessionService } from './session.service.js';
       useFactory: ({ signInsPerMinute }: Configuration) => [{ ttl: 60_000, limit: signInsPerMinute }],
     }),
   ],
-  controllers: [SessionController],
+  controllers: [SessionController, SessionsController],
   exports: [LiveStreams],
   providers: [SessionService, TokenAccess, LiveStreams, { provide: APP_GUARD, useClass: AccessGuard }],
 })

@@ -50,6 +50,7 @@ export const TAGS = [
   'Practice',
   'Running',
   'Session',
+  'OpenSession',
   'Kit',
   'Lot',
   'Recipe',

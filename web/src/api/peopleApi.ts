@@ -36,6 +36,7 @@ const peopleApi = peopleQueries.injectEndpoints({
     }),
     changePassword: build.mutation<void, ChangePasswordDto>({
       query: (body) => ({ url: 'password', method: 'PUT', body }),
+      invalidatesTags: ['OpenSession'],
     }),
     acceptInvitation: build.mutation<void, { secret: string; told: AcceptInvitationDto }>({
       query: ({ secret, told }) => ({ url: `invitations/${secret}`, method: 'PUT', body: told }),

@@ -21,7 +21,7 @@ export function ChangePassword() {
   function done() {
     setPresent('');
     setNext('');
-    toast('The password is changed');
+    toast('The password is changed; everywhere else it is asked for again');
   }
   return (
     <form noValidate onSubmit={(event) => void submit(event, { present, next }, done)}>

@@ -19,6 +19,7 @@ import { TroubleNotice } from '../ui/Notice';
 import { offerUndoOf } from '../ui/offerUndo';
 import { Unavailable } from '../ui/Unavailable';
 import { ChangePassword } from './ChangePassword';
+import { OpenSessions } from './OpenSessions';
 import { NewPerson } from './NewPerson';
 import { WayIn } from './WayIn';
 
@@ -34,7 +35,10 @@ export function PeoplePage() {
         ) : (
           <p className="text-small text-quiet">A lead invites people and lets them go.</p>
         )}
-        <ChangePassword />
+        <div className="flex flex-col gap-8">
+          <ChangePassword />
+          <OpenSessions />
+        </div>
       </div>
     </>
   );

@@ -1,9 +1,21 @@
-import type { SessionView, SignInDto } from '@vendu/contract';
+import type { OpenSessionView, SessionView, SignInDto } from '@vendu/contract';
 import { api, TAGS } from '../api/api';
 
 export const sessionApi = api.injectEndpoints({
   endpoints: (build) => ({
     session: build.query<SessionView, void>({ query: () => 'session', providesTags: ['Session'] }),
+    openSessions: build.query<OpenSessionView[], void>({
+      query: () => 'sessions',
+      providesTags: ['OpenSession'],
+    }),
+    endSession: build.mutation<void, string>({
+      query: (key) => ({ url: `sessions/${key}`, method: 'DELETE' }),
+      invalidatesTags: ['OpenSession'],
+    }),
+    endOtherSessions: build.mutation<void, void>({
+      query: () => ({ url: 'sessions', method: 'DELETE' }),
+      invalidatesTags: ['OpenSession'],
+    }),
     signIn: build.mutation<SessionView, SignInDto>({
       query: (body) => ({ url: 'session', method: 'POST', body }),
       // Everything is read again for whoever signs in; pages stay, and what is typed in them.
@@ -22,4 +34,11 @@ export const sessionApi = api.injectEndpoints({
   }),
 });
 
-export const { useSessionQuery, useSignInMutation, useSignOutMutation } = sessionApi;
+export const {
+  useSessionQuery,
+  useOpenSessionsQuery,
+  useEndSessionMutation,
+  useEndOtherSessionsMutation,
+  useSignInMutation,
+  useSignOutMutation,
+} = sessionApi;

@@ -1,4 +1,5 @@
 import type { Migration } from './migration.js';
+import { sessionsOfPeople } from './0037-sessions-of-people.js';
 import { baseProcess } from './0015-base-process.js';
 import { brewLog } from './0010-brew-log.js';
 import { kitAndLots } from './0002-kit-and-lots.js';
@@ -74,4 +75,5 @@ export const MIGRATIONS: readonly Migration[] = [
   ageNote,
   people,
   comparisons,
+  sessionsOfPeople,
 ];

@@ -40,6 +40,7 @@ const LANDED = {
   '0034-age-note': '5a1b16bdc43e33af',
   '0035-people': 'fb852385bc19b3a0',
   '0036-comparisons': '96b4ead988a3b08e',
+  '0037-sessions-of-people': '5422fda06c135bb3',
 };
 
 describe('the steps of the schema', () => {
