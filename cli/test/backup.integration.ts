@@ -85,7 +85,7 @@ describe('a backup', () => {
     expect(differences(before, await tables())).toEqual([]);
   });
 
-  it('makes room: the newest stand, by when they were made', async () => {
+  it('makes room: the newest stand, by when they were made', () => {
     const room = mkdtempSync(join(tmpdir(), 'vendu-rotate-'));
     for (const day of ['01', '03', '02']) {
       const name = `vendu-202603${day}T030000Z.sql.gz`;

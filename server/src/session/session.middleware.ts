@@ -4,10 +4,11 @@ import { SESSION_AGE_MS, SessionStore } from './session-store.js';
 
 declare module 'express-session' {
   interface SessionData {
-    personId: number;
+    /** Of whoever signed in with it. */
+    personId?: number;
     /** Browser and system that it was begun on, in words. */
-    device: string;
-    begunMs: number;
+    device?: string;
+    begunMs?: number;
   }
 }
 
