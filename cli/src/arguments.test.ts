@@ -16,7 +16,16 @@ describe('the command line', () => {
       reset: true,
       opensToPhones: false,
     });
-    expect(readCommand(['serve', '--phones'])).toEqual({ name: 'serve', port: 4600, opensToPhones: true });
+    expect(readCommand(['serve', '--phones'])).toEqual({
+      name: 'serve',
+      port: null,
+      opensToPhones: true,
+      config: null,
+    });
+    expect(readCommand(['serve', '--config', 'lab.json', '--port', '4700'])).toMatchObject({
+      port: 4700,
+      config: 'lab.json',
+    });
     expect(readCommand(['test'])).toMatchObject({ suites: ['checks', 'unit', 'integration', 'e2e'] });
     expect(readCommand(['test', 'unit'])).toMatchObject({ suites: ['unit'] });
     expect(readCommand(['bench'])).toMatchObject({

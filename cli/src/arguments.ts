@@ -41,7 +41,7 @@ export type MutatedFolder = (typeof MUTATED)[number];
 
 export type Command =
   | { name: 'demo'; port: number; reset: boolean; opensToPhones: boolean }
-  | { name: 'serve'; port: number; opensToPhones: boolean }
+  | { name: 'serve'; port: number | null; opensToPhones: boolean; config: string | null }
   | { name: 'dev'; port: number }
   | { name: 'test'; suites: readonly Suite[] }
   | { name: 'bench'; measures: readonly Measure[] }
@@ -53,7 +53,7 @@ export type Command =
   | { name: 'stop' }
   | { name: 'help' };
 
-const DEFAULT_PORT = 4600;
+export const DEFAULT_PORT = 4600;
 const DEFAULT_KILLS = 50;
 /** Two weeks of one a night. */
 const DEFAULT_KEPT = 14;
@@ -76,8 +76,18 @@ export function readCommand(words: readonly string[]): Command {
       };
     }
     case 'serve': {
-      const { values } = parse(rest, { port: { type: 'string' }, phones: { type: 'boolean' } });
-      return { name, port: portOf(values['port']), opensToPhones: values['phones'] === true };
+      const { values } = parse(rest, {
+        port: { type: 'string' },
+        phones: { type: 'boolean' },
+        config: { type: 'string' },
+      });
+      const { port, phones, config } = values;
+      return {
+        name,
+        port: port === undefined ? null : portOf(port),
+        opensToPhones: phones === true,
+        config: typeof config === 'string' ? config : null,
+      };
     }
     case 'dev': {
       const { values } = parse(rest, { port: { type: 'string' } });

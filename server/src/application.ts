@@ -6,13 +6,14 @@ import express from 'express';
 import helmet from 'helmet';
 import { Logger } from 'nestjs-pino';
 import { AppModule } from './app.module.js';
-import type { Configuration } from './configuration.js';
+import { isLoopback, type Configuration } from './configuration.js';
 import { serveOpenApi } from './openapi/openapi.js';
 import { cardMiddleware } from './public-page/card.middleware.js';
 import { readJson } from './input/read-body.js';
 import { inputPipe } from './problem/input.pipe.js';
 import { ProblemFilter } from './problem/problem.filter.js';
 import { requestIdMiddleware } from './request-id.middleware.js';
+import { httpsMiddleware } from './session/https.middleware.js';
 import { phonesMiddleware } from './session/phones.middleware.js';
 import { originMiddleware } from './session/origin.middleware.js';
 import { sessionMiddleware } from './session/session.middleware.js';
@@ -49,6 +50,7 @@ export async function createApplication(configuration: Configuration): Promise<N
     bodyParser: false,
   });
   app.useLogger(app.get(Logger));
+  if (configuration.proxies.length > 0) app.set('trust proxy', [...configuration.proxies]);
   app.use(requestIdMiddleware);
   app.use(helmet(SECURITY_HEADERS));
   app.use(compression());
@@ -56,6 +58,7 @@ export async function createApplication(configuration: Configuration): Promise<N
   // The page before the session: a database that is down must not keep the application from opening.
   if (configuration.webRoot !== null) app.use(siteMiddleware(configuration.webRoot));
   if (configuration.opensToPhones) app.use('/api', phonesMiddleware);
+  if (!isLoopback(configuration.listenOn)) app.use('/api', httpsMiddleware);
   app.use('/api', originMiddleware);
   app.use('/api', sessionMiddleware({ secret: configuration.sessionSecret }));
   app.use('/api', readJson);

@@ -40,6 +40,21 @@ describe('the configuration', () => {
     expect(() => readConfiguration({ ...SMALLEST, [name]: value })).toThrow(`${name} can be guessed`);
   });
 
+  it('is heard by this machine alone, unless a proxy stands before it', () => {
+    expect(readConfiguration(SMALLEST)).toMatchObject({ listenOn: '127.0.0.1', proxies: [] });
+    const behind = { ...SMALLEST, VENDU_LISTEN: '0.0.0.0', VENDU_PROXIES: '10.0.0.2, 10.1.0.0/16,fd00::/8' };
+    expect(readConfiguration(behind)).toMatchObject({
+      listenOn: '0.0.0.0',
+      proxies: ['10.0.0.2', '10.1.0.0/16', 'fd00::/8'],
+    });
+    expect(readConfiguration({ ...SMALLEST, VENDU_PROXIES: 'loopback' }).proxies).toEqual(['loopback']);
+    expect(() => readConfiguration({ ...SMALLEST, VENDU_LISTEN: '0.0.0.0' })).toThrow(/in the clear/);
+    expect(() => readConfiguration({ ...SMALLEST, VENDU_LISTEN: 'everywhere' })).toThrow('VENDU_LISTEN must');
+    for (const proxies of ['10.0.0.2/33', 'proxy.example', '10.0.0.2/8/8', '10.0.0.2/x', 'fd00::/129']) {
+      expect(() => readConfiguration({ ...SMALLEST, VENDU_PROXIES: proxies })).toThrow('VENDU_PROXIES must');
+    }
+  });
+
   it('refuses a port that is no number instead of guessing', () => {
     expect(() => readConfiguration({ ...SMALLEST, VENDU_PORT: '46OO' })).toThrow(
       'VENDU_PORT must be a whole number',

@@ -1,6 +1,12 @@
+import { BlockList, isIP } from 'node:net';
+
 /** Settings read from the environment, once, checked. Names and defaults stand here and nowhere else. */
 export interface Configuration {
   port: number;
+  /** Address of this machine that it listens on; loopback unless something else stands before it. */
+  listenOn: string;
+  /** Proxies that are believed when they say whom they ask for and whether by https: addresses or subnets. */
+  proxies: readonly string[];
   /** It listens to the network too, where tasters' phones are; they get their pages and nothing else. */
   opensToPhones: boolean;
   database: {
@@ -27,8 +33,10 @@ type Environment = Readonly<Record<string, string | undefined>>;
 /** @throws Error naming the variable that is missing or malformed; the server does not start half-configured */
 export function readConfiguration(environment: Environment): Configuration {
   const socketPath = environment['VENDU_DB_SOCKET'] ?? null;
+  const reach = reachOf(environment);
   return {
     port: wholeNumber(environment, 'VENDU_PORT', 4600),
+    ...reach,
     opensToPhones: environment['VENDU_PHONES'] === '1',
     database: {
       socketPath,
@@ -44,6 +52,45 @@ export function readConfiguration(environment: Environment): Configuration {
     logLevel: environment['VENDU_LOG_LEVEL'] ?? 'info',
     signInsPerMinute: wholeNumber(environment, 'VENDU_SIGN_INS_PER_MINUTE', 20),
   };
+}
+
+/** Words for networks that every machine has. */
+const KNOWN_NETWORKS = ['loopback', 'linklocal', 'uniquelocal'];
+const LOOPBACK = new BlockList();
+LOOPBACK.addSubnet('127.0.0.0', 8);
+LOOPBACK.addAddress('::1', 'ipv6');
+
+export function isLoopback(address: string): boolean {
+  const plain = address.replace(/^::ffff:/, '');
+  return isIP(plain) !== 0 && LOOPBACK.check(plain, isIP(plain) === 6 ? 'ipv6' : 'ipv4');
+}
+
+function reachOf(environment: Environment): Pick<Configuration, 'listenOn' | 'proxies'> {
+  const listenOn = environment['VENDU_LISTEN'] ?? '127.0.0.1';
+  if (isIP(listenOn) === 0) throw new Error(`VENDU_LISTEN must be an address, as 0.0.0.0, got ${listenOn}`);
+  const proxies = (environment['VENDU_PROXIES'] ?? '').split(',').flatMap((each) => each.trim() || []);
+  for (const proxy of proxies) {
+    if (!isNetwork(proxy)) {
+      throw new Error(
+        `VENDU_PROXIES must name addresses or subnets, as 10.0.0.2 or 10.0.0.0/24, got ${proxy}`,
+      );
+    }
+  }
+  if (!isLoopback(listenOn) && proxies.length === 0) {
+    throw new Error(
+      'VENDU_LISTEN reaches other machines and VENDU_PROXIES names no proxy: passwords would go in the clear. Put https before it, and name the address that it asks from',
+    );
+  }
+  return { listenOn, proxies };
+}
+
+function isNetwork(words: string): boolean {
+  if (KNOWN_NETWORKS.includes(words)) return true;
+  const [address = '', bits, ...more] = words.split('/');
+  const most = { 0: -1, 4: 32, 6: 128 }[isIP(address)] ?? -1;
+  return (
+    more.length === 0 && most >= 0 && (bits === undefined || (/^\d+$/.test(bits) && Number(bits) <= most))
+  );
 }
 
 function required(environment: Environment, name: string): string {

@@ -3,4 +3,4 @@ import { readConfiguration } from './configuration.js';
 
 const configuration = readConfiguration(process.env);
 const app = await createApplication(configuration);
-await app.listen(configuration.port, configuration.opensToPhones ? '0.0.0.0' : '127.0.0.1');
+await app.listen(configuration.port, configuration.opensToPhones ? '0.0.0.0' : configuration.listenOn);

@@ -4,7 +4,7 @@ export function help(): void {
   ./vendu demo [--port N] [--reset]   install what is missing, start the database, load the demo, serve
                                       at http://127.0.0.1:4600 (--reset: fresh demo data)
   ./vendu serve [--port N]            a lab of your own: the same without invented people or data; says where the
-                                      first lead begins
+                                      first lead begins (--config FILE: how it is reached, see docs/OPERATIONS.md)
                                       (--phones with either: tasters' phones in the same network get their pages)
   ./vendu test [suite ...]            prove it: checks, unit, integration, e2e (all when none is named)
   ./vendu bench [measure ...]         print the measures: speed, accuracy, facts, tasks, days, blind, warnings, starts, practice,

@@ -1,5 +1,6 @@
 import getPort from 'get-port';
 import { firstLeadPath, prepareDatabase, startServer, type ApplicationSettings } from '../application.js';
+import { DEFAULT_PORT } from '../arguments.js';
 import { build } from '../build.js';
 import { atEnd } from '../cleanup.js';
 import { ensureDebianPackages, MARIADB } from '../debian.js';
@@ -9,6 +10,7 @@ import { profilePaths } from '../paths.js';
 import { step, Trouble } from '../report.js';
 import { claim, endOrphanedServer, endRunning, findRunning, forgetRunning, noteRunning } from '../running.js';
 import { ensureSecrets } from '../secrets.js';
+import { readServeConfig, type ServeConfig } from '../serveConfig.js';
 
 interface Asked {
   port: number;
@@ -22,8 +24,19 @@ export function demo(asked: Asked & { reset: boolean }): Promise<void> {
 }
 
 /** The same for a lab of one's own: nobody invented is let in, and what is in it is never thrown away. */
-export function serve(asked: Asked): Promise<void> {
-  return runLab({ ...asked, reset: false, isDemo: false });
+export function serve({
+  config,
+  port,
+  opensToPhones,
+}: Pick<Asked, 'opensToPhones'> & { config: string | null; port: number | null }): Promise<void> {
+  const said = config === null ? {} : readServeConfig(config);
+  return runLab({
+    opensToPhones,
+    port: port ?? said.port ?? DEFAULT_PORT,
+    reset: false,
+    isDemo: false,
+    reach: { listen: said.listen, proxies: said.proxies },
+  });
 }
 
 async function runLab({
@@ -31,7 +44,8 @@ async function runLab({
   opensToPhones,
   reset,
   isDemo,
-}: Asked & { reset: boolean; isDemo: boolean }): Promise<void> {
+  reach = {},
+}: Asked & { reset: boolean; isDemo: boolean; reach?: Omit<ServeConfig, 'port'> }): Promise<void> {
   const paths = profilePaths(isDemo ? 'demo' : 'lab');
   const url = `http://127.0.0.1:${port}`;
   const running = findRunning(paths);
@@ -65,6 +79,10 @@ async function runLab({
     isDemo,
     opensToPhones,
     servesWeb: true,
+    extraEnv: {
+      ...(reach.listen === undefined ? {} : { VENDU_LISTEN: reach.listen }),
+      ...(reach.proxies === undefined ? {} : { VENDU_PROXIES: reach.proxies.join(',') }),
+    },
   };
   await prepareDatabase(settings, paths);
   const server = await step('starting the server', () => startServer(settings, paths));

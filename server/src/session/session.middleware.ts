@@ -21,7 +21,7 @@ export function sessionMiddleware({ secret }: { secret: string }): RequestHandle
     resave: false,
     saveUninitialized: false,
     rolling: true,
-    // `lax` keeps other sites from posting with our cookie. Not `secure`: the lab's server is on loopback or its own network.
-    cookie: { httpOnly: true, sameSite: 'lax', maxAge: SESSION_AGE_MS, path: '/' },
+    // `lax` keeps other sites from posting with our cookie; `auto` sends it by https alone where it was asked for by https.
+    cookie: { httpOnly: true, sameSite: 'lax', secure: 'auto', maxAge: SESSION_AGE_MS, path: '/' },
   });
 }

@@ -1,0 +1,53 @@
+import { readFileSync } from 'node:fs';
+import { Trouble } from './report.js';
+
+const LISTENS = ['127.0.0.1', '0.0.0.0', '::'] as const;
+
+/** How a lab is reached, as a file says it. What it leaves out is as usual. */
+export interface ServeConfig {
+  port?: number;
+  /** Heard by this machine alone, or by every network that it is in. */
+  listen?: (typeof LISTENS)[number];
+  /** Addresses or subnets of proxies that are believed. */
+  proxies?: readonly string[];
+}
+
+const KINDS: Record<keyof ServeConfig, { words: string; is: (value: unknown) => boolean }> = {
+  port: {
+    words: 'a whole number from 1024 to 65535',
+    is: (value) => Number.isInteger(value) && Number(value) >= 1024 && Number(value) <= 65_535,
+  },
+  listen: {
+    words: LISTENS.map((each) => `"${each}"`).join(' or '),
+    is: (value) => LISTENS.some((each) => each === value),
+  },
+  proxies: {
+    words: 'a list of addresses or subnets, as ["10.0.0.2"]',
+    is: (value) => Array.isArray(value) && value.every((each) => typeof each === 'string'),
+  },
+};
+
+/** @throws Trouble naming what is wrong: a lab does not start half configured */
+export function readServeConfig(file: string): ServeConfig {
+  let text: string;
+  try {
+    text = readFileSync(file, 'utf8');
+  } catch {
+    throw new Trouble(`The configuration ${file} cannot be read.`);
+  }
+  let read: unknown;
+  try {
+    read = JSON.parse(text);
+  } catch (error) {
+    throw new Trouble(`${file} is no JSON: ${error instanceof Error ? error.message : ''}`);
+  }
+  if (typeof read !== 'object' || read === null || Array.isArray(read))
+    throw new Trouble(`${file} has to hold an object, as {"port": 4600}.`);
+  for (const [name, value] of Object.entries(read)) {
+    const kind = KINDS[name as keyof ServeConfig] as (typeof KINDS)[keyof ServeConfig] | undefined;
+    if (!kind)
+      throw new Trouble(`${file}: there is no “${name}”; there are ${Object.keys(KINDS).join(', ')}.`);
+    if (!kind.is(value)) throw new Trouble(`${file}: ${name} must be ${kind.words}.`);
+  }
+  return read;
+}
