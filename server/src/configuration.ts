@@ -28,9 +28,12 @@ export interface Configuration {
   signInsPerMinute: number;
 }
 
+/** The server cannot start as it is configured: what is wrong with which variable. */
+export class NotConfigured extends Error {}
+
 type Environment = Readonly<Record<string, string | undefined>>;
 
-/** @throws Error naming the variable that is missing or malformed; the server does not start half-configured */
+/** @throws NotConfigured naming the variable that is missing or malformed; the server does not start half-configured */
 export function readConfiguration(environment: Environment): Configuration {
   const socketPath = environment['VENDU_DB_SOCKET'] ?? null;
   const reach = reachOf(environment);
@@ -67,17 +70,18 @@ export function isLoopback(address: string): boolean {
 
 function reachOf(environment: Environment): Pick<Configuration, 'listenOn' | 'proxies'> {
   const listenOn = environment['VENDU_LISTEN'] ?? '127.0.0.1';
-  if (isIP(listenOn) === 0) throw new Error(`VENDU_LISTEN must be an address, as 0.0.0.0, got ${listenOn}`);
+  if (isIP(listenOn) === 0)
+    throw new NotConfigured(`VENDU_LISTEN must be an address, as 0.0.0.0, got ${listenOn}`);
   const proxies = (environment['VENDU_PROXIES'] ?? '').split(',').flatMap((each) => each.trim() || []);
   for (const proxy of proxies) {
     if (!isNetwork(proxy)) {
-      throw new Error(
+      throw new NotConfigured(
         `VENDU_PROXIES must name addresses or subnets, as 10.0.0.2 or 10.0.0.0/24, got ${proxy}`,
       );
     }
   }
   if (!isLoopback(listenOn) && proxies.length === 0) {
-    throw new Error(
+    throw new NotConfigured(
       'VENDU_LISTEN reaches other machines and VENDU_PROXIES names no proxy: passwords would go in the clear. Put https before it, and name the address that it asks from',
     );
   }
@@ -95,7 +99,7 @@ function isNetwork(words: string): boolean {
 
 function required(environment: Environment, name: string): string {
   const value = environment[name];
-  if (value === undefined || value === '') throw new Error(`${name} is not set`);
+  if (value === undefined || value === '') throw new NotConfigured(`${name} is not set`);
   return value;
 }
 
@@ -105,7 +109,7 @@ const FEWEST_DIFFERENT = 8;
 function secret(environment: Environment, name: string, fewest: number): string {
   const value = required(environment, name);
   if (value.length < fewest || new Set(value).size < FEWEST_DIFFERENT) {
-    throw new Error(
+    throw new NotConfigured(
       `${name} can be guessed: it needs ${fewest} characters or more, ${FEWEST_DIFFERENT} of them different; try openssl rand -hex 32`,
     );
   }
@@ -116,6 +120,6 @@ function wholeNumber(environment: Environment, name: string, fallback?: number):
   const value = environment[name];
   if (value === undefined && fallback !== undefined) return fallback;
   const parsed = Number(required(environment, name));
-  if (!Number.isInteger(parsed)) throw new Error(`${name} must be a whole number, got ${value}`);
+  if (!Number.isInteger(parsed)) throw new NotConfigured(`${name} must be a whole number, got ${value}`);
   return parsed;
 }

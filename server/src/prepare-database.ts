@@ -1,6 +1,6 @@
 import 'reflect-metadata';
 import { bringUpToDate } from './bring-up-to-date.js';
-import { readConfiguration } from './configuration.js';
+import { NotConfigured, readConfiguration, type Configuration } from './configuration.js';
 import { connect } from './database/connection.js';
 import { dump } from './database/dump.js';
 import { isGone } from './database/database-faults.js';
@@ -12,7 +12,7 @@ import { untilFree } from './writing/transactions.js';
 // Run before the server: brings the schema up to date and, in demo mode, loads the demo once.
 class NotAnswering extends Error {}
 
-const configuration = readConfiguration(process.env);
+const configuration = configurationOrEnd();
 const dumpFolder = process.env['VENDU_DUMP_FOLDER'];
 const sequelize = connect(configuration, MODELS);
 try {
@@ -42,4 +42,15 @@ try {
   process.exitCode = 1;
 } finally {
   await sequelize.close();
+}
+
+/** What is wrong with a setting is for a person to read, without a stack. */
+function configurationOrEnd(): Configuration {
+  try {
+    return readConfiguration(process.env);
+  } catch (error) {
+    if (!(error instanceof NotConfigured)) throw error;
+    console.log(error.message);
+    process.exit(1);
+  }
 }
