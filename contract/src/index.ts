@@ -5,6 +5,7 @@ export * from './requestKey.js';
 export * from './validation/checkDto.js';
 export type { Choice, NumberRange, TextLength } from './validation/decorators.js';
 export * from './validation/fieldError.js';
+export * from './edits.js';
 export * from './session/session.js';
 export * from './kit/kit.js';
 export * from './kit/houseDtos.js';

@@ -1,5 +1,7 @@
 import { expect, test } from '@playwright/test';
+import { expectClean } from '../support/axe';
 import { signIn } from '../support/people';
+import { startRecipe } from '../support/work';
 
 test('a grinder is calibrated from points, and what cannot be is said at its field', async ({ page }) => {
   await signIn(page, 'barista');
@@ -101,4 +103,35 @@ test('a rule is switched off for one lot and the recipe moves', async ({ page })
     'aria-pressed',
     'true',
   );
+});
+
+test('who changed what is told where it was changed, from what to what', async ({ page }) => {
+  await signIn(page, 'barista');
+  const name = `Skerry sieve ${crypto.randomUUID().slice(0, 6)}`;
+  await page.goto('/kit');
+  await page.getByRole('button', { name: 'Add a sieve' }).click();
+  const form = page.getByRole('dialog');
+  await form.getByLabel('Name').fill(name);
+  await form.getByLabel('Holes').fill('300');
+  await form.getByRole('button', { name: 'Save' }).click();
+  await expect(form).toBeHidden();
+  await page.getByRole('button', { name: `Change ${name}` }).click();
+  await form.getByLabel('Holes').fill('350');
+  await form.getByRole('button', { name: 'Save' }).click();
+  await expect(form).toBeHidden();
+  await page.getByText('What was changed, by whom').click();
+  await expect(page.getByText(`${name}: holes 300 µm → 350 µm`)).toBeVisible();
+
+  const recipe = await startRecipe(page, name);
+  await page.goto(`/lots/${recipe.lot.id}/edit`);
+  await page.getByText('What was changed, by whom').click();
+  await expect(page.getByText('Nothing since it was entered.')).toBeVisible();
+  await page.getByLabel('Farm or station').fill('Skerry station');
+  await page.getByRole('button', { name: 'Save the facts' }).click();
+  await expect(page.getByRole('heading', { name })).toBeVisible();
+  await page.goto(`/lots/${recipe.lot.id}/edit`);
+  await page.getByText('What was changed, by whom').click();
+  await expect(page.getByText('Tamsin Ekelund')).toBeVisible();
+  await expect(page.getByText('farm or station none → Skerry station')).toBeVisible();
+  await expectClean(page);
 });

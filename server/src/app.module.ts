@@ -5,6 +5,7 @@ import { CareModule } from './care/care.module.js';
 import { BrewsModule } from './brews/brews.module.js';
 import type { Configuration } from './configuration.js';
 import { CONFIGURATION } from './configuration.token.js';
+import { EditsModule } from './edits/edits.module.js';
 import { DatabaseModule } from './database/database.module.js';
 import { TastersModule } from './tasters/tasters.module.js';
 import { ComparisonsModule } from './comparisons/comparisons.module.js';
@@ -66,6 +67,7 @@ export class AppModule {
         SessionModule,
         HealthModule,
         KitModule,
+        EditsModule,
         LotsModule,
         RecipesModule,
         BrewsModule,

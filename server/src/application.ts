@@ -8,6 +8,7 @@ import { Logger } from 'nestjs-pino';
 import { AppModule } from './app.module.js';
 import { isLoopback, type Configuration } from './configuration.js';
 import { serveOpenApi } from './openapi/openapi.js';
+import { actingMiddleware } from './writing/acting.js';
 import { cardMiddleware } from './public-page/card.middleware.js';
 import { readJson } from './input/read-body.js';
 import { inputPipe } from './problem/input.pipe.js';
@@ -62,6 +63,8 @@ export async function createApplication(configuration: Configuration): Promise<N
   app.use('/api', originMiddleware);
   app.use('/api', sessionMiddleware({ secret: configuration.sessionSecret }));
   app.use('/api', readJson);
+  // Last of what is not the application's: what reads a stream begins a course of its own.
+  app.use('/api', actingMiddleware);
   app.use(
     '/api/instrument-feeds',
     express.text({ limit: FEED_LIMIT, type: ['text/plain', 'application/x-ndjson'] }),

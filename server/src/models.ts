@@ -4,6 +4,7 @@ import { CorrectionModel } from './brews/correction.model.js';
 import { ReadingModel } from './brews/reading.model.js';
 import { TastingLookModel } from './brews/tasting-look.model.js';
 import { TastingModel } from './brews/tasting.model.js';
+import { EditModel } from './edits/edit.model.js';
 import { BrewerModel } from './kit/brewer.model.js';
 import { GrinderModel } from './kit/grinder.model.js';
 import { HouseModel } from './kit/house.model.js';
@@ -71,6 +72,7 @@ export const MODELS: ModelCtor[] = [
   VersionSignatureModel,
   ProofWaiverModel,
   ChangeModel,
+  EditModel,
   BrewModel,
   ReadingModel,
   TastingModel,

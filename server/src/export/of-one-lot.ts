@@ -6,6 +6,7 @@ const OF_NO_LOT: readonly string[] = [
   'practice_runs',
   'handover_notes',
   'zero_checks',
+  'edits',
   'comparisons',
   'comparison_arms',
   'comparison_brews',

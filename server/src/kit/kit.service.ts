@@ -331,7 +331,6 @@ export class KitService {
     return this.kit();
   }
 
-  /** Stores something new, or changes what is stored if nobody else has changed it since it was read. */
   /** Only of what no recipe points at: plans keep the figures of what was taken from here. */
   private async remove<T extends RevisedModel>(
     model: ModelStatic<T>,
@@ -347,6 +346,7 @@ export class KitService {
     return this.kit();
   }
 
+  /** Stores something new, or changes what is stored if nobody else has changed it since it was read. */
   private async save<T extends RevisedModel>(
     request: RequestKeyOf | null,
     model: ModelStatic<T>,

@@ -119,5 +119,5 @@ export const TABLE_RULES: Readonly<Record<string, TableRule>> = {
 
 /** Never compared: they say when a row was made and touched, and not what it holds. */
 export const NOT_COMPARED: readonly string[] = ['id', 'created_at', 'updated_at', 'revision'];
-/** The lab itself is one row, and taken whole. */
-export const NOT_ROW_BY_ROW: readonly string[] = ['house'];
+/** The lab itself is one row, and taken whole. Who changed what in another lab stays in its file: nothing here came of it. */
+export const NOT_ROW_BY_ROW: readonly string[] = ['house', 'edits'];

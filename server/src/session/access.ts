@@ -9,6 +9,7 @@ import {
 import { Reflector } from '@nestjs/core';
 import { ApiExtension } from '@nestjs/swagger';
 import type { Request } from 'express';
+import { actAs } from '../writing/acting.js';
 import { PeopleService } from '../people/people.service.js';
 import type { PersonModel } from '../people/person.model.js';
 import { ProblemError } from '../problem/problem-error.js';
@@ -54,6 +55,7 @@ export class AccessGuard implements CanActivate {
       throw new ProblemError('not-allowed', 'Only a lead can sign off and publish; ask one to do it.');
     }
     request.person = person;
+    actAs(person.id);
     return true;
   }
 

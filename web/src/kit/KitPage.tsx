@@ -2,6 +2,7 @@ import { troubleOf } from '../api/problem';
 import { useKitQuery } from '../api/kitApi';
 import { Loading } from '../ui/Loading';
 import { Unavailable } from '../ui/Unavailable';
+import { Edits } from '../saving/Edits';
 import { Brewers } from './Brewers';
 import { Feeders } from './Feeders';
 import { Grinders } from './Grinders';
@@ -58,6 +59,7 @@ export function KitPage() {
         </div>
         <Waters kit={kit} />
         <Instruments kit={kit} />
+        <Edits of="kit" />
       </div>
     </div>
   );

@@ -7,6 +7,7 @@ import { Button } from '../ui/Button';
 import { Loading } from '../ui/Loading';
 import { Notice } from '../ui/Notice';
 import { Unavailable } from '../ui/Unavailable';
+import { Edits } from '../saving/Edits';
 import { lotFormText, type LotDraft } from './lotForm';
 import { LotForm } from './LotForm';
 import { useEditLotMutation, useLotQuery } from '../api/lotsApi';
@@ -64,6 +65,7 @@ function EditLot({ lot }: { lot: LotView }) {
         onSend={(facts) => void send(facts as EditLotDto)}
         backTo={`/lots/${id}`}
       />
+      <Edits of={`lots/${id}`} />
     </>
   );
 }

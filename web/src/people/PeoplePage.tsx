@@ -9,6 +9,7 @@ import {
   useSetRoleMutation,
 } from '../api/peopleApi';
 import { troubleOf } from '../api/problem';
+import { Edits } from '../saving/Edits';
 import { useSessionQuery } from '../session/sessionApi';
 import { Button } from '../ui/Button';
 import { classes } from '../ui/classes';
@@ -60,6 +61,7 @@ function Members() {
       )}
       {invited && <WayIn invited={invited} />}
       <NewPerson onInvited={setInvited} />
+      <Edits of="people" />
     </div>
   );
 }

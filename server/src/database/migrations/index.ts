@@ -1,4 +1,5 @@
 import type { Migration } from './migration.js';
+import { edits } from './0038-edits.js';
 import { sessionsOfPeople } from './0037-sessions-of-people.js';
 import { baseProcess } from './0015-base-process.js';
 import { brewLog } from './0010-brew-log.js';
@@ -76,4 +77,5 @@ export const MIGRATIONS: readonly Migration[] = [
   people,
   comparisons,
   sessionsOfPeople,
+  edits,
 ];

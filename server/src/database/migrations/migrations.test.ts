@@ -41,6 +41,7 @@ const LANDED = {
   '0035-people': 'fb852385bc19b3a0',
   '0036-comparisons': '96b4ead988a3b08e',
   '0037-sessions-of-people': '5422fda06c135bb3',
+  '0038-edits': '3f17cb16935e9081',
 };
 
 describe('the steps of the schema', () => {

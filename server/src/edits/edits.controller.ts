@@ -1,0 +1,26 @@
+import { Controller, Get, Param } from '@nestjs/common';
+import type { EditView } from '@vendu/contract';
+import { IdPipe } from '../problem/id.pipe.js';
+import { LeadOnly } from '../session/access.js';
+import { EditsService } from './edits.service.js';
+
+@Controller()
+export class EditsController {
+  constructor(private readonly edits: EditsService) {}
+
+  @Get('lots/:lotId/edits')
+  ofLot(@Param('lotId', IdPipe) lotId: number): Promise<EditView[]> {
+    return this.edits.ofLot(lotId);
+  }
+
+  @Get('kit/edits')
+  ofKit(): Promise<EditView[]> {
+    return this.edits.ofKit();
+  }
+
+  @Get('people/edits')
+  @LeadOnly()
+  ofPeople(): Promise<EditView[]> {
+    return this.edits.ofPeople();
+  }
+}

@@ -1,0 +1,62 @@
+import { Injectable } from '@nestjs/common';
+import { Op, type WhereOptions } from 'sequelize';
+import type { EditView } from '@vendu/contract';
+import { BrewerModel } from '../kit/brewer.model.js';
+import { LotModel } from '../lots/lot.model.js';
+import { PersonModel } from '../people/person.model.js';
+import { notFound } from '../problem/problem-error.js';
+import { RecipeModel } from '../recipes/recipe.model.js';
+import { EditModel } from './edit.model.js';
+
+/** Nobody reads further back on a page; the export has them all. */
+const MOST_SHOWN = 100;
+const OF_PEOPLE = 'people';
+const OF_LOTS: readonly string[] = ['lots', 'recipes'];
+
+/** What was changed by whom, the newest first. */
+@Injectable()
+export class EditsService {
+  /** Of a lot and its recipes. */
+  async ofLot(lotId: number): Promise<EditView[]> {
+    if (!(await LotModel.findByPk(lotId, { attributes: ['id'] }))) throw notFound('lot');
+    const recipes = await RecipeModel.findAll({
+      where: { lotId },
+      attributes: ['id'],
+      include: [{ model: BrewerModel, attributes: ['name'] }],
+    });
+    const edits = await read({
+      [Op.or]: [
+        { tableName: 'lots', rowId: lotId },
+        { tableName: 'recipes', rowId: recipes.map(({ id }) => id) },
+      ],
+    });
+    const brewers = new Map(recipes.map(({ id, brewer }) => [id, brewer.name]));
+    return edits.map((edit) =>
+      viewOf(edit, edit.tableName === 'recipes' ? (brewers.get(edit.rowId) ?? '') : edit.about),
+    );
+  }
+
+  /** Of the lab and all that it brews with. */
+  async ofKit(): Promise<EditView[]> {
+    const edits = await read({ tableName: { [Op.notIn]: [...OF_LOTS, OF_PEOPLE] } });
+    return edits.map((edit) => viewOf(edit, edit.about));
+  }
+
+  async ofPeople(): Promise<EditView[]> {
+    const edits = await read({ tableName: OF_PEOPLE });
+    return edits.map((edit) => viewOf(edit, edit.about));
+  }
+}
+
+function read(where: WhereOptions<EditModel>): Promise<EditModel[]> {
+  return EditModel.findAll({
+    where,
+    include: [{ model: PersonModel, as: 'editor' }],
+    order: [['id', 'DESC']],
+    limit: MOST_SHOWN,
+  });
+}
+
+function viewOf({ id, createdAt, editor, tableName, kind, fields }: EditModel, about: string): EditView {
+  return { id, at: createdAt.toISOString(), by: editor.name, what: tableName, about, kind, fields };
+}

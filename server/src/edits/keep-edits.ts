@@ -1,0 +1,85 @@
+import { isDeepStrictEqual } from 'node:util';
+import type { Model, ModelStatic } from 'sequelize';
+import type { Sequelize } from 'sequelize-typescript';
+import type { EditedField, EditView } from '@vendu/contract';
+import { whoActs } from '../writing/acting.js';
+import { EditModel } from './edit.model.js';
+
+/** Columns that count or follow from others: nobody writes them. */
+const FOLLOWING: readonly string[] = ['id', 'revision', 'createdAt', 'updatedAt', 'passwordHash'];
+
+/**
+ * Things whose every change is kept, by table, with what of them is written elsewhere or follows. What is done at the
+ * bench, at the cup and in a proof has records of its own.
+ */
+const EDITED: Readonly<Record<string, { without: readonly string[] }>> = {
+  lots: {
+    without: [
+      ...[
+        'evidence',
+        'evidenceModel',
+        'publicSlug',
+        'stage',
+        'brewCount',
+        'brewedG',
+        'leftG',
+        'lastBrewedAt',
+      ],
+      ...['proofMissing', 'recheckOn', 'latestRoastedOn', 'stockAt'],
+    ],
+  },
+  recipes: { without: ['slug'] },
+  house: { without: [] },
+  papers: { without: [] },
+  brewers: { without: [] },
+  grinders: { without: [] },
+  kettles: { without: [] },
+  sieves: { without: [] },
+  feeders: { without: [] },
+  waters: { without: [] },
+  instruments: { without: [] },
+  stated_settings: { without: [] },
+  people: { without: [] },
+};
+
+/** Writes down each such change as it is stored, in the same transaction: either both are, or neither. */
+export function keepEdits(sequelize: Sequelize): void {
+  sequelize.addHook('beforeUpdate', (row) => keep(row, 'changed', changedFields(row)));
+  sequelize.addHook('beforeDestroy', (row) => keep(row, 'removed', []));
+}
+
+async function keep(row: Model, kind: EditView['kind'], fields: EditedField[]): Promise<void> {
+  const editedBy = whoActs();
+  const tableName = tableOf(row);
+  if (editedBy === null || !EDITED[tableName] || (kind === 'changed' && fields.length === 0)) return;
+  const name: unknown = row.get('name');
+  await EditModel.create({
+    tableName,
+    rowId: Number(row.get('id')),
+    about: typeof name === 'string' ? name : '',
+    kind,
+    fields,
+    editedBy,
+  });
+}
+
+function changedFields(row: Model): EditedField[] {
+  const without = [...FOLLOWING, ...(EDITED[tableOf(row)]?.without ?? [])];
+  const changed = row.changed();
+  return (changed === false ? [] : changed)
+    .filter((field) => !without.includes(field))
+    .map((field) => ({ field, from: plain(row.previous(field)), to: plain(row.get(field)) }))
+    .filter(({ from, to }) => !isDeepStrictEqual(from, to));
+}
+
+/** As JSON keeps it: a decimal that came as a text is the same figure. */
+function plain(value: unknown): unknown {
+  if (value === undefined || value === null) return null;
+  if (typeof value === 'string' && value.trim() !== '' && String(Number(value)) !== 'NaN')
+    return Number(value);
+  return JSON.parse(JSON.stringify(value)) as unknown;
+}
+
+function tableOf(row: Model): string {
+  return (row.constructor as ModelStatic<Model>).tableName;
+}

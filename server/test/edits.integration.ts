@@ -1,0 +1,129 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import type { EditView, KitView, LotView, MemberView, RecipeView } from '@vendu/contract';
+import { SMALLEST_LOT, startTestApplication, type TestApplication } from './support/application.js';
+
+let app: TestApplication;
+beforeAll(async () => {
+  app = await startTestApplication();
+});
+afterAll(() => app.close());
+
+const edits = async (of: string, agent = app.barista) =>
+  (await agent.get(`/api/${of}/edits`).expect(200)).body as EditView[];
+const kit = async () => (await app.barista.get('/api/kit').expect(200)).body as KitView;
+const said = ({ by, what, about, kind, fields }: EditView) => ({ by, what, about, kind, fields });
+
+/** What the form of a lot sends. */
+function factsOf(lot: LotView): object {
+  const { id: _, ...facts } = lot as LotView & Record<string, unknown>;
+  const named = Object.keys(SMALLEST_LOT).filter((field) => field !== 'roastedOn');
+  return {
+    ...Object.fromEntries(named.map((field) => [field, facts[field]])),
+    revision: lot.revision,
+  };
+}
+
+describe('what was changed', () => {
+  it('of a lot is told with who did, from what to what; saved as it was is no change', async () => {
+    const lot = (await app.barista.post('/api/lots').send(SMALLEST_LOT).expect(201)).body as LotView;
+    expect(await edits(`lots/${lot.id}`)).toEqual([]);
+    const put = async (changes: object, status = 200) => {
+      const now = (await app.barista.get(`/api/lots/${lot.id}`).expect(200)).body as LotView;
+      await app.lead
+        .patch(`/api/lots/${lot.id}`)
+        .send({ ...factsOf(now), ...changes })
+        .expect(status);
+    };
+    await put({});
+    expect(await edits(`lots/${lot.id}`)).toEqual([]);
+    await put({ elevationFromM: 1700, elevationToM: 1700, farm: 'Umuseke Hill' });
+    // What was refused was not changed.
+    await put({ farm: 'Lost', revision: 0 }, 409);
+    await put({ farm: 'x'.repeat(200) }, 422);
+    const [edit, ...older] = await edits(`lots/${lot.id}`);
+    expect(older).toEqual([]);
+    expect(said(edit!)).toEqual({
+      by: 'Ilse Varnholt',
+      what: 'lots',
+      about: 'Test lot',
+      kind: 'changed',
+      fields: expect.arrayContaining([
+        { field: 'elevationFromM', from: null, to: 1700 },
+        { field: 'elevationToM', from: null, to: 1700 },
+        { field: 'farm', from: '', to: 'Umuseke Hill' },
+      ]) as object,
+    });
+    expect(edit!.fields).toHaveLength(3);
+    expect(Math.abs(Date.parse(edit!.at) - Date.now())).toBeLessThan(60_000);
+  });
+
+  it('of its recipes stands with the lot; brews and stages are told elsewhere', async () => {
+    const lot = (
+      await app.barista
+        .post('/api/lots')
+        .send({ ...SMALLEST_LOT, name: 'Set up' })
+        .expect(201)
+    ).body as LotView;
+    const recipe = (
+      await app.barista.post(`/api/lots/${lot.id}/recipes`).send({ brewerId: 1, grinderId: 1 }).expect(201)
+    ).body as RecipeView;
+    const waterId = (await kit()).waters[0]!.id;
+    await app.barista
+      .put(`/api/recipes/${recipe.id}/setup`)
+      .send({ waterId, kettleId: null, aim: null })
+      .expect(200);
+    const told = await edits(`lots/${lot.id}`);
+    expect(told.map(said)).toEqual([
+      {
+        by: 'Tamsin Ekelund',
+        what: 'recipes',
+        about: 'Kittiwake cone',
+        kind: 'changed',
+        fields: [{ field: 'waterId', from: null, to: waterId }],
+      },
+    ]);
+    await app.barista.get('/api/lots/2147483000/edits').expect(404);
+  });
+
+  it('of kit and lab has what was removed too, and no figure that is the same in other letters', async () => {
+    const { papers, sieves, house } = await kit();
+    const { id, ...paper } = papers[0]!;
+    await app.secondBarista
+      .put(`/api/kit/papers/${id}`)
+      .send({ ...paper, rinseG: paper.rinseG + 20 })
+      .expect(200);
+    await app.barista.delete(`/api/kit/sieves/${sieves[0]!.id}`).expect(200);
+    const told = await edits('kit');
+    expect(told.map(said).slice(0, 2)).toEqual([
+      { by: 'Tamsin Ekelund', what: 'sieves', about: sieves[0]!.name, kind: 'removed', fields: [] },
+      {
+        by: 'Joss Pellwater',
+        what: 'papers',
+        about: paper.name,
+        kind: 'changed',
+        fields: [{ field: 'rinseG', from: paper.rinseG, to: paper.rinseG + 20 }],
+      },
+    ]);
+    expect(house.name).not.toBe('');
+    expect(told).toHaveLength(2);
+  });
+
+  it('of people is for leads', async () => {
+    await app.barista.get('/api/people/edits').expect(403);
+    const people = (await app.lead.get('/api/people').expect(200)).body as MemberView[];
+    const joss = people.find(({ name }) => name === 'Joss Pellwater')!;
+    await app.lead.put(`/api/people/${joss.id}/role`).send({ role: 'lead' }).expect(200);
+    await app.lead.put(`/api/people/${joss.id}/role`).send({ role: 'barista' }).expect(200);
+    const told = await edits('people', app.lead);
+    expect(told.map(({ about, fields }) => [about, fields])).toEqual([
+      ['Joss Pellwater', [{ field: 'role', from: 'lead', to: 'barista' }]],
+      ['Joss Pellwater', [{ field: 'role', from: 'barista', to: 'lead' }]],
+    ]);
+    // A new password is told to nobody.
+    await app.barista
+      .put('/api/password')
+      .send({ present: 'harbour-bench', next: 'another harbour' })
+      .expect(204);
+    expect(JSON.stringify(await edits('people', app.lead))).not.toMatch(/password|argon/i);
+  });
+});
