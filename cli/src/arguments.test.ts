@@ -31,7 +31,7 @@ describe('the command line', () => {
     expect(readCommand(['bench'])).toMatchObject({
       measures: [
         ...['speed', 'accuracy', 'facts', 'tasks', 'days', 'blind', 'warnings', 'starts', 'practice'],
-        ...['second', 'brews', 'split', 'ablation', 'house'],
+        ...['second', 'brews', 'split', 'ablation', 'many', 'house'],
       ],
     });
     expect(readCommand(['kill'])).toEqual({ name: 'kill', kills: 50 });

@@ -18,6 +18,7 @@ const MEASURES = [
   'brews',
   'split',
   'ablation',
+  'many',
   'house',
 ] as const;
 export type Measure = (typeof MEASURES)[number];

@@ -3,6 +3,7 @@ import { accuracy } from './accuracy.js';
 import { blindTests } from './blindTests.js';
 import { brewSpeed } from './brewSpeed.js';
 import { ablation, brewsToTarget, splitFirst } from './brewsToTarget/brewsToTarget.js';
+import { manyBrews } from './brewsToTarget/manyBrews.js';
 import { houseShare } from './brewsToTarget/houseShare.js';
 import { secondBrewer } from './brewsToTarget/secondBrewer.js';
 import { starts } from './brewsToTarget/starts.js';
@@ -30,6 +31,7 @@ const SECTIONS = {
   brews: () => brewsToTarget(progress),
   split: () => splitFirst(progress),
   ablation: () => ablation(progress),
+  many: manyBrews,
   house: houseShare,
   second: () => secondBrewer(progress),
 };

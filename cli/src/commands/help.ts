@@ -8,7 +8,7 @@ export function help(): void {
                                       (--phones with either: tasters' phones in the same network get their pages)
   ./vendu test [suite ...]            prove it: checks, unit, integration, e2e (all when none is named)
   ./vendu bench [measure ...]         print the measures: speed, accuracy, facts, tasks, days, blind, warnings, starts, practice,
-                                      second, brews, split, ablation, house (warnings and brews take an hour each)
+                                      second, brews, split, ablation, many, house (warnings and brews take an hour each)
   ./vendu kill [--kills N]            kill server and database while a device brews (50 times), and count
                                       what was lost or doubled
   ./vendu trust [part ...]            attack a copy and count what gives way: doors, races, fuzz, feed,
