@@ -24,5 +24,6 @@ describe('a field that was changed', () => {
   it('only names what has parts, and what is another thing', () => {
     expect(said('points', [{ setting: 1 }], [{ setting: 2 }])).toBe('points');
     expect(said('paperId', 1, 2)).toBe('paper');
+    expect(said('schools', null, { 'first-lever': 'grind' })).toBe('house style');
   });
 });

@@ -52,13 +52,26 @@ export function editWords({
   return { name, from: valueWords(from, unit), to: valueWords(to, unit) };
 }
 
+/** Names that stand for something else on the screen. */
+const CALLED: Readonly<Record<string, string>> = {
+  schools: 'house style',
+  checklist: 'what a proof asks for',
+  watchLimits: 'limits of the watch',
+  ageNote: 'what an older bag needs',
+  tdsLowPercent: 'strength from',
+  tdsHighPercent: 'strength to',
+  yieldLowPercent: 'yield from',
+  yieldHighPercent: 'yield to',
+  leftAt: 'left',
+};
+
 function fieldWords(field: string): { name: string; unit: string } {
   const known = LOT_FIELDS[field];
   if (known) return { name: known.label.toLowerCase(), unit: known.unit ?? '' };
   const [ending = '', unit = ''] =
     UNITS.find(([end]) => field.length > end.length && field.endsWith(end)) ?? [];
   const bare = field.slice(0, field.length - ending.length).replace(/(Id|At|On)$/, '');
-  return { name: bare.replaceAll(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`), unit };
+  return { name: CALLED[field] ?? bare.replaceAll(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`), unit };
 }
 
 /** What has parts is not said in a word. */
