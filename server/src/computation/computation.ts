@@ -33,7 +33,10 @@ export class Computation implements OnModuleDestroy {
 
   /** Lets what runs come to its end: a thread ended while it still loads its program takes the process with it. */
   async onModuleDestroy(): Promise<void> {
-    await Promise.race([Promise.allSettled(this.running), sleep(CLOSED_WITHIN_MS, undefined, { ref: false })]);
+    await Promise.race([
+      Promise.allSettled(this.running),
+      sleep(CLOSED_WITHIN_MS, undefined, { ref: false }),
+    ]);
     await this.pool.destroy();
   }
 }
