@@ -37,11 +37,33 @@ describe('what was changed', () => {
     await put({});
     expect(await edits(`lots/${lot.id}`)).toEqual([]);
     await put({ elevationFromM: 1700, elevationToM: 1700, farm: 'Umuseke Hill' });
+    // A decimal as the database writes it is the same figure.
+    await put({
+      elevationFromM: 1700,
+      elevationToM: 1700,
+      farm: 'Umuseke Hill',
+      moisturePercent: 11.2,
+      harvest: '007',
+    });
+    await put({
+      elevationFromM: 1700,
+      elevationToM: 1700,
+      farm: 'Umuseke Hill',
+      moisturePercent: 11.2,
+      harvest: '007',
+    });
     // What was refused was not changed.
     await put({ farm: 'Lost', revision: 0 }, 409);
     await put({ farm: 'x'.repeat(200) }, 422);
-    const [edit, ...older] = await edits(`lots/${lot.id}`);
+    const [measured, edit, ...older] = await edits(`lots/${lot.id}`);
     expect(older).toEqual([]);
+    expect(measured!.fields).toEqual(
+      expect.arrayContaining([
+        { field: 'moisturePercent', from: null, to: 11.2 },
+        { field: 'harvest', from: '', to: '007' },
+      ]),
+    );
+    expect(measured!.fields).toHaveLength(2);
     expect(said(edit!)).toEqual({
       by: 'Ilse Varnholt',
       what: 'lots',

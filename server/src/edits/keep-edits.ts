@@ -1,5 +1,5 @@
 import { isDeepStrictEqual } from 'node:util';
-import type { Model, ModelStatic } from 'sequelize';
+import { DataTypes, type Model, type ModelStatic } from 'sequelize';
 import type { Sequelize } from 'sequelize-typescript';
 import type { EditedField, EditView } from '@vendu/contract';
 import { whoActs } from '../writing/acting.js';
@@ -15,17 +15,18 @@ const FOLLOWING: readonly string[] = ['id', 'revision', 'createdAt', 'updatedAt'
 const EDITED: Readonly<Record<string, { without: readonly string[] }>> = {
   lots: {
     without: [
-      ...[
-        'evidence',
-        'evidenceModel',
-        'publicSlug',
-        'stage',
-        'brewCount',
-        'brewedG',
-        'leftG',
-        'lastBrewedAt',
-      ],
-      ...['proofMissing', 'recheckOn', 'latestRoastedOn', 'stockAt'],
+      'evidence',
+      'evidenceModel',
+      'publicSlug',
+      'stage',
+      'brewCount',
+      'brewedG',
+      'leftG',
+      'lastBrewedAt',
+      'proofMissing',
+      'recheckOn',
+      'latestRoastedOn',
+      'stockAt',
     ],
   },
   recipes: { without: ['slug'] },
@@ -68,15 +69,19 @@ function changedFields(row: Model): EditedField[] {
   const changed = row.changed();
   return (changed === false ? [] : changed)
     .filter((field) => !without.includes(field))
-    .map((field) => ({ field, from: plain(row.previous(field)), to: plain(row.get(field)) }))
+    .map((field) => ({
+      field,
+      from: plain(row, field, row.previous(field)),
+      to: plain(row, field, row.get(field)),
+    }))
     .filter(({ from, to }) => !isDeepStrictEqual(from, to));
 }
 
-/** As JSON keeps it: a decimal that came as a text is the same figure. */
-function plain(value: unknown): unknown {
+/** As JSON keeps it. A decimal comes from the database as a text, and from a form as a figure: it is one. */
+function plain(row: Model, field: string, value: unknown): unknown {
   if (value === undefined || value === null) return null;
-  if (typeof value === 'string' && value.trim() !== '' && String(Number(value)) !== 'NaN')
-    return Number(value);
+  const { type } = (row.constructor as ModelStatic<Model>).getAttributes()[field] ?? {};
+  if (type instanceof DataTypes.DECIMAL) return Number(value);
   return JSON.parse(JSON.stringify(value)) as unknown;
 }
 
