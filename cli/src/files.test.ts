@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { afterAll, describe, expect, it } from 'vitest';
 import { hashOf } from './build.js';
 import { stopLeftover } from './mariadb.js';
-import { profilePaths } from './paths.js';
+import { asTyped, profilePaths } from './paths.js';
 import { claim, endOrphanedServer, findRunning } from './running.js';
 import { ensureSecrets } from './secrets.js';
 
@@ -12,6 +12,14 @@ const root = mkdtempSync(join(tmpdir(), 'vendu-files-'));
 // Else a database of a profile in it would be kept elsewhere.
 chmodSync(root, 0o755);
 afterAll(() => rmSync(root, { recursive: true }));
+
+describe('a file named on the command line', () => {
+  it('is looked for where the command was typed', () => {
+    expect(asTyped('copies/a.sql.gz', '/home/lab')).toBe('/home/lab/copies/a.sql.gz');
+    expect(asTyped('/mnt/a.sql.gz', '/home/lab')).toBe('/mnt/a.sql.gz');
+    expect(asTyped('a.sql.gz')).toBe(join(process.env['VENDU_TYPED_IN'] ?? process.cwd(), 'a.sql.gz'));
+  });
+});
 
 describe('the paths of a profile', () => {
   it('keep profiles apart, and a socket short enough for the system', () => {

@@ -1,9 +1,14 @@
-import { dirname, join } from 'node:path';
+import { dirname, join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { databaseHome, socketOf } from './databaseHome.js';
 
 /** The checkout. */
 export const ROOT = join(dirname(fileURLToPath(import.meta.url)), '..', '..');
+
+/** A file as it was named on the command line, which may have been typed elsewhere than here. */
+export function asTyped(file: string, typedIn = process.env['VENDU_TYPED_IN'] ?? process.cwd()): string {
+  return resolve(typedIn, file);
+}
 
 /** Each way of running has a database and files of its own, so that tests run beside the demo. */
 export type Profile = 'demo' | 'lab' | 'dev' | 'test' | 'kill' | 'trust';

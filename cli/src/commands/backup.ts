@@ -7,7 +7,7 @@ import type { Database } from '../database.js';
 import { ensureDebianPackages, MARIADB } from '../debian.js';
 import { ensureSchema } from '../databaseAccounts.js';
 import { runningDatabase, startDatabase } from '../mariadb.js';
-import { profilePaths, type ProfilePaths } from '../paths.js';
+import { asTyped, profilePaths, type ProfilePaths } from '../paths.js';
 import { step, Trouble } from '../report.js';
 import { claim, findRunning, forgetRunning } from '../running.js';
 import { ensureSecrets } from '../secrets.js';
@@ -26,7 +26,7 @@ export async function backup({
   keep: number;
 }): Promise<void> {
   const paths = profilePaths(isDemo ? 'demo' : 'lab');
-  const into = folder ?? backupsOf(paths);
+  const into = folder === null ? backupsOf(paths) : asTyped(folder);
   await ensureDebianPackages([MARIADB]);
   const database = await databaseOf(paths);
   const { file, note } = await makeBackup({ database, schema: SCHEMA, folder: into });
@@ -44,7 +44,12 @@ export async function restore({ isDemo, file }: { isDemo: boolean; file: string 
   await ensureDebianPackages([MARIADB]);
   const database = await startedDatabase(paths);
   await ensureSchema(database, SCHEMA);
-  const before = await restoreBackup({ database, schema: SCHEMA, file, folder: backupsOf(paths) });
+  const before = await restoreBackup({
+    database,
+    schema: SCHEMA,
+    file: asTyped(file),
+    folder: backupsOf(paths),
+  });
   console.log(`${basename(file)} is in its place: every table has the rows and cells that it was made with.`);
   if (before) console.log(`What was there before is kept: ${before.file}`);
   console.log(`./vendu ${isDemo ? 'demo' : 'serve'} brings it up to date, if it is older, and serves it.`);

@@ -6,7 +6,7 @@ import { atEnd } from '../cleanup.js';
 import { ensureDebianPackages, MARIADB } from '../debian.js';
 import { ensureSchema } from '../databaseAccounts.js';
 import { removeProfile, startDatabase } from '../mariadb.js';
-import { profilePaths } from '../paths.js';
+import { asTyped, profilePaths } from '../paths.js';
 import { step, Trouble } from '../report.js';
 import { claim, endOrphanedServer, endRunning, findRunning, forgetRunning, noteRunning } from '../running.js';
 import { ensureSecrets } from '../secrets.js';
@@ -29,7 +29,7 @@ export function serve({
   port,
   opensToPhones,
 }: Pick<Asked, 'opensToPhones'> & { config: string | null; port: number | null }): Promise<void> {
-  const said = config === null ? {} : readServeConfig(config);
+  const said = config === null ? {} : readServeConfig(asTyped(config));
   return runLab({
     opensToPhones,
     port: port ?? said.port ?? DEFAULT_PORT,
