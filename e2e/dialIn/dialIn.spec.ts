@@ -13,7 +13,6 @@ import {
   taskOf,
   trueCup,
   type ByHand,
-  type LotOutcome,
   type Task,
   type TruthName,
 } from '@vendu/measures/dialIn';
@@ -24,6 +23,12 @@ import { signIn } from '../support/people';
 
 /** Labs of ten lots, of each truth. */
 const LABS = Number(process.env['VENDU_LABS'] ?? 3);
+/** How a lot came to its recipe: its brews from the first, and which of them was taken. */
+interface Way {
+  brews: { isInside: boolean }[];
+  finishedAt: number | null;
+}
+
 /** So many of the lots are to be right and finished within three brews. */
 const LEAST_RIGHT = 0.8;
 /** The house's window of the demo, and of the measures. */
@@ -38,8 +43,8 @@ for (const truth of ['varied', 'layered'] as const) {
   test(`brews to target, ${truth} truth`, async ({ page }) => {
     await signIn(page, 'barista');
     const brewers = ((await get(page, '/api/kit')) as { brewers: { id: number; name: string }[] }).brewers;
-    const through: LotOutcome[] = [];
-    const byCore: LotOutcome[] = [];
+    const through: Way[] = [];
+    const byCore: Way[] = [];
     const [arm] = ARMS;
     for (let lab = 0; lab < LABS; lab++) {
       if (arm) byCore.push(...labOutcomes(arm, truth, lab, AIM));
@@ -55,23 +60,22 @@ for (const truth of ['varied', 'layered'] as const) {
 }
 
 /** Of so many lots: the plan inside the window by its truth by brew 1, 2 and 3; taken as the recipe and inside within 3. */
-function words(outcomes: readonly LotOutcome[]): string {
+function words(outcomes: readonly Way[]): string {
   const insideBy = (made: number) => outcomes.filter(({ brews }) => brews[made - 1]?.isInside).length;
   return `inside by brew 1 ${insideBy(1)}, by 2 ${insideBy(2)}, by 3 ${insideBy(3)}; right and finished within 3 ${rightBy(3, outcomes)}`;
 }
 
-function rightBy(most: number, outcomes: readonly LotOutcome[]): number {
+function rightBy(most: number, outcomes: readonly Way[]): number {
   return outcomes.filter(
     ({ finishedAt, brews }) => finishedAt !== null && finishedAt <= most && brews[finishedAt - 1]?.isInside,
   ).length;
 }
 
-async function dialIn(page: Page, truth: TruthName, task: Task, brewerId: number): Promise<LotOutcome> {
+async function dialIn(page: Page, truth: TruthName, task: Task, brewerId: number): Promise<Way> {
   const { facts } = task.lot;
   const lot = (await post(page, '/api/lots', {
     name: `${truth} ${task.seed}`,
     country: 'UG',
-    // What was decaffeinated was washed before.
     process: facts.process,
     elevationFromM: facts.elevationM,
     elevationToM: facts.elevationM,
@@ -84,13 +88,13 @@ async function dialIn(page: Page, truth: TruthName, task: Task, brewerId: number
     grinderId: 1,
   })) as RecipeView;
   const random = handOf(task.seed);
-  const brews: LotOutcome['brews'] = [];
+  const brews: Way['brews'] = [];
   let finishedAt: number | null = null;
   for (let made = 1; made <= MOST_BREWS; made++) {
     const recipe = (await get(page, `/api/recipes/${recipeId}`)) as RecipeView;
     const plan = recipe.versions[0]?.plan as BrewPlan;
     await store(page, recipe, plan, measuredByHand(task.lot, plan, random));
-    brews.push({ isInside: isInside(task, trueCup(task, plan)), isMeasuredInside: false });
+    brews.push({ isInside: isInside(task, trueCup(task, plan)) });
     if (await nextChange(page, lot.id)) {
       finishedAt = made;
       break;
@@ -98,7 +102,7 @@ async function dialIn(page: Page, truth: TruthName, task: Task, brewerId: number
   }
   const last = brews.at(-1);
   while (last && brews.length < MOST_BREWS) brews.push(last);
-  return { seed: task.seed, brews, finishedAt, statedChance: null, misses: [] };
+  return { brews, finishedAt };
 }
 
 /** As bench, scale and refractometer send it. */

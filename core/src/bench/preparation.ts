@@ -1,6 +1,6 @@
 import { grindingOf } from '../plan/grinding.js';
 import { cupMarks, cupUnit, type CupSchedule } from '../plan/cupSchedule.js';
-import { planWaterG, pourKettlesC, type BrewPlan } from '../plan/plan.js';
+import { cupsEnd, pourKettlesC, type BrewPlan } from '../plan/plan.js';
 import type { PaperFold, PaperSeating, WallMaterial } from '../vocabulary.js';
 
 export const PREPARATION_TASKS = [
@@ -87,5 +87,5 @@ export function preparationOf({
 
 /** Those that the plan fills, of an even schedule too. */
 function cupsNeeded(plan: BrewPlan, cups: CupSchedule): number {
-  return cupMarks(cups, cupUnit(cups) === 's' ? plan.drawdownS : planWaterG(plan)).length + 1;
+  return cupMarks(cups, cupsEnd(plan, cupUnit(cups))).length + 1;
 }

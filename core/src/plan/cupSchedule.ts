@@ -68,6 +68,8 @@ export function cupMarks(schedule: CupSchedule, below: number): number[] {
   return marks;
 }
 
+const ALL = new Intl.ListFormat('en-GB', { type: 'conjunction' });
+
 /** A schedule as it is said: `every 30 s`, `at 0:40, 1:15 and 2:00`, `at 90 and 150 g on the scale`. */
 export function cupScheduleWords(schedule: CupSchedule): string {
   switch (schedule.kind) {
@@ -76,15 +78,10 @@ export function cupScheduleWords(schedule: CupSchedule): string {
     case 'mass':
       return `every ${schedule.everyG} g on the scale`;
     case 'times':
-      return `at ${listed(schedule.atS.map(formatDuration))}`;
+      return `at ${ALL.format(schedule.atS.map(formatDuration))}`;
     case 'masses':
-      return `at ${listed(schedule.atG.map(String))} g on the scale`;
+      return `at ${ALL.format(schedule.atG.map(String))} g on the scale`;
   }
-}
-
-function listed(words: readonly string[]): string {
-  const last = words.at(-1) ?? '';
-  return words.length < 2 ? last : `${words.slice(0, -1).join(', ')} and ${last}`;
 }
 
 /** The same row of cups of a larger or smaller brew: masses go with it, the clock stays. */

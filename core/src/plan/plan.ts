@@ -5,7 +5,7 @@ import type {
   PourPattern,
   PourTrigger,
 } from '../vocabulary.js';
-import type { CupSchedule } from './cupSchedule.js';
+import type { CupSchedule, CupUnit } from './cupSchedule.js';
 
 /** Count, force and condition of an agitation; what is left out is left to the hand. */
 export interface AgitationHow {
@@ -95,6 +95,11 @@ export interface BrewPlan {
   beverageMixed?: BeverageMixing;
   /** The beverage is poured over into another vessel. */
   decants?: boolean;
+}
+
+/** Where a row of cups of a plan ends: s at which the brew does, or g that are poured in all. */
+export function cupsEnd({ drawdownS, pours }: Pick<BrewPlan, 'drawdownS' | 'pours'>, unit: CupUnit): number {
+  return unit === 's' ? drawdownS : planWaterG({ pours });
 }
 
 /** Water that is poured, g: the last running total. */

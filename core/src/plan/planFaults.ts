@@ -1,7 +1,7 @@
 import { formatDuration } from '../quantity/duration.js';
 import { cupMark, cupMarks, cupScheduleFault, cupUnit } from './cupSchedule.js';
 import { grindingOf, LEAST_APART_UM, LEAST_LEFT_SHARE } from './grinding.js';
-import { planWaterG, pourEndS, type BrewPlan } from './plan.js';
+import { cupsEnd, planWaterG, pourEndS, type BrewPlan } from './plan.js';
 import { throughRegulator } from './regulator.js';
 
 export type PlanFaultReason =
@@ -137,13 +137,13 @@ function cupFaults(plan: BrewPlan): PlanFault[] {
   if (plan.cups === undefined) return [];
   const amiss = cupScheduleFault(plan.cups);
   if (amiss) return [{ reason: 'cups-not-followed', field: 'cups', message: amiss.message }];
-  const isByTime = cupUnit(plan.cups) === 's';
-  const end = isByTime ? plan.drawdownS : planWaterG(plan);
+  const unit = cupUnit(plan.cups);
+  const end = cupsEnd(plan, unit);
   const isEven = plan.cups.kind === 'time' || plan.cups.kind === 'mass';
   const inside = cupMarks(plan.cups, end).length;
   // An even schedule goes on for as long as the brew does.
   if (inside > 0 && (isEven || cupMark(plan.cups, inside) === null)) return [];
-  const ends = isByTime ? `the brew ends at ${formatDuration(end)}` : `${end} g are poured in all`;
+  const ends = unit === 's' ? `the brew ends at ${formatDuration(end)}` : `${end} g are poured in all`;
   return [
     {
       reason: 'cup-after-the-end',

@@ -1,4 +1,4 @@
-import { cupsTogether, normalDraw, type MeasuredBrew, type SplitCup } from '@vendu/core';
+import { cupsTogether, normalDraw, type BrewPlan, type MeasuredBrew, type SplitCup } from '@vendu/core';
 import { measuredByHand, NOISE } from '../truths/hand.js';
 import type { SyntheticLot } from '../truths/truth.js';
 import { page } from './strategies.js';
@@ -14,7 +14,7 @@ const OWN = 7919;
  * do not follow strength over time: each cup is given that of the whole with its own errors, which is all that cups
  * poured together ask.
  */
-function brewInCups(lot: SyntheticLot, plan: MeasuredPlan, random: () => number, seed: number): MeasuredBrew {
+function brewInCups(lot: SyntheticLot, plan: BrewPlan, random: () => number, seed: number): MeasuredBrew {
   const { seen, real, drawdownS } = measuredByHand(lot, plan, random);
   const own = handOf(seed * OWN + 1);
   const draw = (sd: number) => normalDraw(own, { mean: 0, sd });
@@ -37,8 +37,6 @@ function brewInCups(lot: SyntheticLot, plan: MeasuredPlan, random: () => number,
     trace,
   };
 }
-
-type MeasuredPlan = Parameters<typeof measuredByHand>[1];
 
 /** When the server has so much in it, and how much that is: the last there is where it never has. */
 function reachedAt(trace: readonly { atS: number; beverageG: number }[], massG: number) {

@@ -1,12 +1,13 @@
 import { Fragment, type ReactNode } from 'react';
 import {
   celsiusToFahrenheit,
+  cupScheduleWords,
   grindingOf,
   planWaterG,
   preparationOf,
   type Preparation as Task,
+  type BrewPlan,
   type PreparationTask,
-  cupScheduleWords,
 } from '@vendu/core';
 import { useAppDispatch } from '../state/hooks';
 import { AdditionsNote } from '../ui/AdditionsNote';
@@ -15,14 +16,14 @@ import { QuantityField } from '../ui/QuantityField';
 import { GRAMS, within } from '../ui/quantities';
 import { SEATING_WORDS } from '../ui/words';
 import { useShortcut } from '../ui/useShortcut';
-import { soFar, type BenchBrew } from './benchBrew';
+import { cupsOf, soFar, type BenchBrew } from './benchBrew';
 import { GrinderSelect } from './GrinderSelect';
 import { brewTold, entryUndone } from './benchSlice';
 
 /** What to have ready before the clock starts: ticked by P or a tap, left out by S, or passed over. */
 export function Preparation({ brew, isActive }: { brew: BenchBrew; isActive: boolean }) {
   const dispatch = useAppDispatch();
-  const tasks = preparationOf(brew);
+  const tasks = preparationOf({ ...brew, plan: withCupsChosen(brew) });
   const { key, log } = brew;
   const { prepared, leftOut, finesG } = soFar(brew);
   const next = tasks.find(({ task }) => !prepared.includes(task) && !leftOut.includes(task));
@@ -124,6 +125,18 @@ export function Preparation({ brew, isActive }: { brew: BenchBrew; isActive: boo
   );
 }
 
+function rowWords(brew: BenchBrew): string {
+  const cups = cupsOf(brew);
+  return cups.kind === 'none' ? '' : cupScheduleWords(cups);
+}
+
+/** What is laid out is what will be filled, though another row was planned. */
+function withCupsChosen(brew: BenchBrew): BrewPlan {
+  const cups = cupsOf(brew);
+  const { cups: _, ...plan } = brew.plan;
+  return cups.kind === 'none' ? plan : { ...plan, cups };
+}
+
 function durationOfMinutes(minutes: number): string {
   return minutes < 120 ? `${minutes} min` : `${Math.round(minutes / 6) / 10} h`;
 }
@@ -218,8 +231,7 @@ function TaskWords({ task: { task, figure }, brew }: { task: Task; brew: BenchBr
     case 'cups':
       return (
         <>
-          <b className="reading">{figure}</b> cups in a row, changed{' '}
-          {brew.plan.cups && cupScheduleWords(brew.plan.cups)}
+          <b className="reading">{figure}</b> cups in a row, changed {rowWords(brew)}
         </>
       );
     case 'tare':

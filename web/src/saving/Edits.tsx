@@ -1,20 +1,20 @@
-import { useState } from 'react';
 import type { EditedField, EditView } from '@vendu/contract';
 import { useEditsQuery } from '../api/editsApi';
 import { troubleOf } from '../api/problem';
 import { dayAndTimeOf } from '../ui/dates';
+import { Fold } from '../ui/Fold';
 import { Loading } from '../ui/Loading';
 import { TroubleNotice } from '../ui/Notice';
 import { editWords, THINGS } from './editWords';
 
 /** What was changed of something, by whom, from what to what; read once somebody opens it. */
 export function Edits({ of }: { of: string }) {
-  const [isOpen, setOpen] = useState(false);
   return (
-    <details className="mt-8" open={isOpen} onToggle={({ currentTarget }) => setOpen(currentTarget.open)}>
-      <summary className="heading">What was changed, by whom</summary>
-      {isOpen && <EditList of={of} />}
-    </details>
+    <div className="mt-8">
+      <Fold summary="What was changed, by whom" isHeading isReadLate>
+        <EditList of={of} />
+      </Fold>
+    </div>
   );
 }
 

@@ -8,6 +8,8 @@ interface FoldProps {
   isOpenAtFirst?: boolean;
   /** Something in it is wrong: it opens, and stays open when that is mended, since somebody is at work in it. */
   isWrong?: boolean;
+  /** There is nothing in it until it is opened: what it shows is read then. */
+  isReadLate?: boolean;
   children: ReactNode;
 }
 
@@ -17,6 +19,7 @@ export function Fold({
   isHeading = false,
   isOpenAtFirst = false,
   isWrong = false,
+  isReadLate = false,
   children,
 }: FoldProps) {
   const [isOpen, setIsOpen] = useState(isOpenAtFirst || isWrong);
@@ -28,7 +31,7 @@ export function Fold({
   return (
     <details open={isOpen} onToggle={({ currentTarget }) => setIsOpen(currentTarget.open)}>
       <summary className={isHeading ? 'heading' : 'text-small'}>{summary}</summary>
-      {children}
+      {(isOpen || !isReadLate) && children}
     </details>
   );
 }

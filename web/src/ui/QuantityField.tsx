@@ -111,6 +111,7 @@ export function QuantityField<V = number>({
         {...props}
         ref={input}
         inputMode="text"
+        data-several={quantity.isSeveral}
         autoComplete="off"
         className={classes(
           'reading w-full min-w-0 self-center bg-transparent px-2 placeholder:font-normal placeholder:text-quiet text-body font-medium outline-none',

@@ -1,7 +1,7 @@
 import {
+  cupScheduleWords,
   failure,
   formatDuration,
-  cupScheduleWords,
   formatRatio,
   parseCupSchedule,
   parseDurationS,
@@ -22,6 +22,8 @@ export interface Quantity<V = number> {
   hue: string;
   format: (value: V) => string;
   parse: (text: string) => Result<V, string>;
+  /** It is written with spaces: where keys are the clock's, a space in it is typing. */
+  isSeveral?: true;
 }
 
 function plain(unit: string, hue: string, decimals: number): Quantity {
@@ -125,4 +127,5 @@ export const CUPS: Quantity<CupSchedule> = {
   hue: 'text-time',
   format: cupScheduleWords,
   parse: parseCupSchedule,
+  isSeveral: true,
 };

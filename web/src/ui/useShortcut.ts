@@ -5,8 +5,9 @@ const CLOCK_KEYS = [' ', 'b'];
 
 function belongsToClock(target: HTMLElement, key: string): boolean {
   if (!target.closest('[data-bench]') || !CLOCK_KEYS.includes(key.toLowerCase())) return false;
-  // Nobody begins a note with a space; figures have neither spaces nor letters of their own.
-  if (target instanceof HTMLTextAreaElement) return key === ' ' && target.value === '';
+  // Nobody begins a note with a space; figures have neither spaces nor letters of their own, but where they are several.
+  if (target instanceof HTMLTextAreaElement || target.matches('[data-several]'))
+    return key === ' ' && (target as HTMLInputElement).value === '';
   return target.matches('input, select');
 }
 
