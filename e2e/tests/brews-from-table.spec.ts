@@ -34,6 +34,8 @@ test('a notebook of brews becomes the trail of a lot, its columns said once', as
   await expect(page.getByText('1 brew and 2 readings added')).toBeVisible();
   await expect(page.getByText('1.31').first()).toBeVisible();
 
+  // What the brew taught is worked out, so that nothing moves under the hand any more.
+  await expect(page.getByText(/^Brewed again,/)).toBeVisible();
   // The next file with such a heading is understood by itself, and a line that is here already is not added twice.
   await page.getByRole('link', { name: 'Add from CSV' }).click();
   await page.getByLabel('Or paste the lines').fill(table.split('\n').slice(0, 2).join('\n'));

@@ -19,6 +19,7 @@ import {
   brewOf,
   cookieOf,
   entriesOf,
+  sessionCookieIn,
   startRecipe,
   startTestApplication,
   storeBrew,
@@ -405,7 +406,7 @@ describe('the feed of do-it-yourself instruments', () => {
     const agent = request.agent(app.url);
     const { email, password } = DEMO_ACCOUNTS[1]!;
     const { headers } = await agent.post('/api/session').send({ email, password }).expect(200);
-    const cookie = String(headers['set-cookie']).split(';')[0] ?? '';
+    const cookie = sessionCookieIn(headers['set-cookie']);
     const listening = await fetch(`${app.url}/api/instrument-feeds/${randomUUID()}`, { headers: { cookie } });
     await agent.delete('/api/session').expect(200);
     // The answer comes to its end, which without a sign-out it never does.

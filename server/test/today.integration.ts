@@ -26,11 +26,45 @@ afterAll(() => app.close());
 const today = async () => (await app.barista.get('/api/today').expect(200)).body as TodayView;
 const dateInDays = (days: number) => new Date(Date.now() + days * 86_400_000).toISOString().slice(0, 10);
 
+describe('the hours of people', () => {
+  const ilse = async () => (await today()).people.find(({ name }) => name === 'Ilse Varnholt')!;
+
+  it('are set and ended by anybody of the lab, and told with the day', async () => {
+    const { id, hours } = await ilse();
+    expect(hours).toBeNull();
+    await app.barista.put(`/api/people/${id}/hours`).send({ from: '07:00', until: '15:30' }).expect(204);
+    expect((await ilse()).hours).toEqual({ from: '07:00', until: '15:30' });
+    await app.barista.delete(`/api/people/${id}/hours`).expect(204);
+    expect((await ilse()).hours).toBeNull();
+    await app.visitor.put(`/api/people/${id}/hours`).send({ from: '07:00', until: '15:30' }).expect(401);
+    await app.barista.put('/api/people/999999/hours').send({ from: '07:00', until: '15:30' }).expect(404);
+  });
+
+  it('are times of one day, the later one last', async () => {
+    const { id } = await ilse();
+    const refused = async (hours: object) => {
+      const answer = await app.barista.put(`/api/people/${id}/hours`).send(hours).expect(422);
+      return (answer.body as Problem).errors.map(({ message }) => message);
+    };
+    expect(await refused({ from: '7', until: '24:00' })).toEqual([
+      'In from must be a time of day, 00:00 to 23:59.',
+      'In until must be a time of day, 00:00 to 23:59.',
+    ]);
+    expect(await refused({ from: '14:00', until: '12:00' })).toEqual(['In until must be later than 14:00.']);
+  });
+});
+
 describe('what the day asks for', () => {
   it('is for people of the lab, and names who they are', async () => {
     await app.visitor.get('/api/today').expect(401);
     const { people, kettles, roomC } = await today();
-    expect(people.map(({ name }) => name)).toEqual(['Ilse Varnholt', 'Joss Pellwater', 'Tamsin Ekelund']);
+    expect(people.map(({ name }) => name)).toEqual([
+      'Corin Aldous',
+      'Ilse Varnholt',
+      'Joss Pellwater',
+      'Tamsin Ekelund',
+      'Wenna Tregarth',
+    ]);
     expect([kettles > 0, roomC]).toEqual([true, expect.any(Number)]);
   });
 

@@ -1,6 +1,6 @@
 import { ROLES, type Role } from '@vendu/core';
 import { IsEmail, MinLength } from 'class-validator';
-import { OneOf, TextUpTo } from '../validation/decorators.js';
+import { ClockTime, OneOf, TextUpTo } from '../validation/decorators.js';
 
 /** A password of fewer is guessed; there is no other rule, since rules make people write them down. */
 export const PASSWORD_FEWEST = 10;
@@ -18,6 +18,15 @@ export class NewPersonDto {
 export class ChangePersonDto {
   @OneOf({ label: 'Role', values: ROLES })
   role!: Role;
+}
+
+/** When somebody is usually in, by the lab's clock: a shift within one day. */
+export class HoursDto {
+  @ClockTime({ label: 'In from' })
+  from!: string;
+
+  @ClockTime({ label: 'In until' })
+  until!: string;
 }
 
 /** What somebody who was invited says of himself. */

@@ -1,4 +1,5 @@
 import type { DayFollow, DueAction, LaunchOutlook, RecheckReason, TastingStage } from '@vendu/core';
+import type { HoursDto } from '../people/people.js';
 import type { WatchAlarm } from '../watch/watch.js';
 
 /** A brew that the day asks for. */
@@ -44,6 +45,16 @@ export interface TodayLaunch {
   outlook: LaunchOutlook;
 }
 
+/** Somebody who could be in. */
+export interface TodayPerson {
+  id: number;
+  name: string;
+  /** Swallowed in the last 24 hours, mg. */
+  caffeineMg: number;
+  /** When he or she is usually in; `null` without fixed hours. */
+  hours: HoursDto | null;
+}
+
 /** What the day asks for. */
 export interface TodayView {
   /** What presses first; no more than a day may hold. */
@@ -51,8 +62,7 @@ export interface TodayView {
   /** Lots that ask for a brew beyond those. */
   moreBrews: number;
   afters: TodayAfter[];
-  /** Who could be in, and what they swallowed in the last 24 hours. */
-  people: { name: string; caffeineMg: number }[];
+  people: TodayPerson[];
   kettles: number;
   roomC: number;
   launches: TodayLaunch[];

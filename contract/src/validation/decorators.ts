@@ -160,6 +160,21 @@ function latestToday(): string {
   return new Date(Date.now() + 14 * 3_600_000).toISOString().slice(0, 10);
 }
 
+/** A time of the day as a clock shows it, `06:30`. Constraint name: `clockTime`. */
+export function ClockTime({ label }: { label: string }, options?: ValidationOptions): PropertyDecorator {
+  const allowed = '00:00 to 23:59';
+  return ValidateBy(
+    {
+      name: 'clockTime',
+      validator: {
+        validate: (value) => typeof value === 'string' && /^([01]\d|2[0-3]):[0-5]\d$/.test(value),
+        defaultMessage: () => `${label} must be a time of day, ${allowed}.`,
+      },
+    },
+    { ...options, context: { allowed } },
+  );
+}
+
 /** An object where one is nested: a list in its place would be looked through item by item, and an empty one taken. */
 export function IsPlainObject(options?: ValidationOptions): PropertyDecorator {
   return ValidateBy(

@@ -1,22 +1,22 @@
 import {
   benchSteps,
-  forecastPlan,
+  conditionsOfPlan,
   normalDraw,
   planWaterG,
   roundToTenth,
-  valueOf,
-  type BrewForecast,
   type BrewKit,
   type BrewPlan,
-  type LearnedFactors,
   type Pour,
   type StepDone,
 } from '@vendu/core';
+import { brewInLayers, PHYSICS, type LayeredBrew, type LayeredLot } from '@vendu/measures/secondTruth';
 import type { DemoBrew } from './scenario.js';
 
 /** What hands and instruments add to the truth of an invented brew: ordinary errors, as standard deviations. */
 const HAND = { lateS: 1.4, overG: 1.3, grindUm: 8, kettleC: 0.5 };
 const INSTRUMENT = { readingPercent: 0.011, beverageG: 0.6, drawdownS: 2 };
+/** The kit is what its makers say; how the lab's brews differ from the model's is the physics' own. */
+const AS_STATED = { grinderOff: 1, drainOff: 1, paperOff: 1 };
 
 export interface InventedBrew {
   steps: StepDone[];
@@ -26,12 +26,13 @@ export interface InventedBrew {
   /** What an instrument without error would have found. */
   trueYieldPercent: number;
   /** How it ran, without any error. */
-  series: BrewForecast['series'];
+  cup: LayeredBrew['cup'];
 }
 
 /**
- * Figures of a demo brew that hang together: hands miss the plan a little, the brew model brews what they
- * did with what the lot truly is, and the instruments scatter about the result.
+ * Figures of a demo brew that hang together: hands miss the plan a little, another physics than the brew model's brews
+ * what they did with what the lot truly is, and the instruments scatter about the result. So the demo's forecasts miss
+ * as forecasts of a real lab do.
  */
 export function inventBrew({
   plan,
@@ -43,7 +44,7 @@ export function inventBrew({
 }: {
   plan: BrewPlan;
   brew: Pick<DemoBrew, 'skippedAgitation' | 'unweighed' | 'coarserByUm'>;
-  truth: LearnedFactors;
+  truth: LayeredLot;
   kit: BrewKit;
   roastAgeDays: number;
   random: () => number;
@@ -55,17 +56,12 @@ export function inventBrew({
     const totalG = step.kind === 'pour' ? Math.round(scattered(step.totalG + 0.5, HAND.overG)) : null;
     return { stepIndex, atS: roundToTenth(step.plannedS + late), skipped, totalG };
   });
-  const done = valueOf(
-    forecastPlan({
-      plan: asDone({ ...plan, grindUm: plan.grindUm + (brew.coarserByUm ?? 0) }, marked, scattered),
-      kit,
-      factors: truth,
-      roastAgeDays,
-    }),
-  );
-  const drainedS = roundToTenth(scattered(done.drawdownS ?? plan.drawdownS, INSTRUMENT.drawdownS));
+  const asBrewed = asDone({ ...plan, grindUm: plan.grindUm + (brew.coarserByUm ?? 0) }, marked, scattered);
+  const conditions = conditionsOfPlan({ plan: asBrewed, kit, roastAgeDays });
+  const done = brewInLayers(conditions, truth, PHYSICS, AS_STATED);
+  const drainedS = roundToTenth(scattered(done.drawdownS, INSTRUMENT.drawdownS));
   const steps = marked.map((mark, index) =>
-    index === marked.length - 1 && !plan.lifts ? { ...mark, atS: drainedS } : mark,
+    index === marked.length - 1 ? { ...mark, atS: drainedS } : mark,
   );
   const weighedG = roundToTenth(scattered(done.beverageG, INSTRUMENT.beverageG));
   return {
@@ -76,7 +72,7 @@ export function inventBrew({
       () => Math.round(scattered(done.tdsPercent, INSTRUMENT.readingPercent) * 100) / 100,
     ),
     trueYieldPercent: done.yieldPercent,
-    series: done.series,
+    cup: done.cup,
   };
 }
 
@@ -107,6 +103,6 @@ function asDone(
     grindUm: scattered(plan.grindUm, HAND.grindUm),
     kettleC: scattered(plan.kettleC, HAND.kettleC),
     // The drain follows from the brew; the plan's own must not forbid it.
-    drawdownS: plan.lifts ? plan.drawdownS : 3600,
+    drawdownS: 3600,
   };
 }

@@ -1,5 +1,6 @@
-import { normalDraw, roundToTenth, type BrewForecast } from '@vendu/core';
+import { normalDraw, roundToTenth } from '@vendu/core';
 import type { Haze } from '@vendu/contract';
+import type { InventedBrew } from './invent-brew.js';
 
 /** A cup of a split brew as the scenario tells it: until when it stood under the brewer, and what was seen and tasted. */
 export interface DemoCup {
@@ -12,18 +13,14 @@ export interface DemoCup {
 
 const INSTRUMENT = { beverageG: 0.3, readingPercent: 0.011 };
 
-/** Mass and strength of each cup as the model has them, with what scale and refractometer scatter. */
-export function inventCups(
-  cups: readonly DemoCup[],
-  { atS, beverageG, tdsPercent }: BrewForecast['series'],
-  random: () => number,
-) {
+/** Mass and strength of each cup as they truly came, with what scale and refractometer scatter. */
+export function inventCups(cups: readonly DemoCup[], filled: InventedBrew['cup'], random: () => number) {
   let [startS, beforeG, beforeSolidsG] = [0, 0, 0];
   return cups.map(({ untilS, ...told }, index) => {
     // The last one takes all that still comes.
-    const at = index === cups.length - 1 ? atS.length - 1 : atS.findIndex((each) => each >= untilS);
-    const totalG = beverageG[at] ?? beforeG;
-    const solidsG = (totalG * (tdsPercent[at] ?? 0)) / 100;
+    const at = index === cups.length - 1 ? undefined : filled.find(({ atS }) => atS >= untilS);
+    const { beverageG: totalG, solidsG } = at ??
+      filled.at(-1) ?? { beverageG: beforeG, solidsG: beforeSolidsG };
     const [massG, ownSolidsG] = [totalG - beforeG, solidsG - beforeSolidsG];
     const cup = {
       ...told,

@@ -9,7 +9,14 @@ export interface InventedSheet extends TastingSheet {
   afterMin: number;
 }
 
-const PEOPLE = 3;
+/** Who tastes a brew of whom, its brewer first: the lead, and of each shift who is there. */
+const TASTERS = [
+  [0, 1, 2],
+  [1, 2, 0],
+  [2, 0, 1],
+  [3, 1, 0],
+  [4, 2, 0],
+] as const;
 /** The one who finds cups drier than the others do, by so many points. */
 const DRY_TASTER = { by: 2, points: 1 };
 const AFTER_MIN: Record<TastingStage, number> = { hot: 6, warm: 22, cool: 61 };
@@ -40,8 +47,7 @@ export function inventSheets(brew: DemoBrew, random: () => number): InventedShee
   const pick = <T>(from: readonly T[]): T => from[Math.floor(random() * from.length)] as T;
   const overall = brew.verdict ? LIKED[brew.verdict.verdict] : 5;
   return (brew.tastings ?? []).flatMap(({ stage, notes, intensities, ...told }) =>
-    Array.from({ length: PEOPLE }, (_, place): InventedSheet => {
-      const by = (brew.by + place) % PEOPLE;
+    (TASTERS[brew.by] ?? []).map((by, place): InventedSheet => {
       const isBrewer = place === 0;
       const scored = scores((attribute) => {
         const own = intensities[attribute] ?? USUAL[attribute];

@@ -1,4 +1,3 @@
-import { hash } from '@node-rs/argon2';
 import { Op } from 'sequelize';
 import type { Sequelize } from 'sequelize-typescript';
 import {
@@ -11,10 +10,10 @@ import {
   USUAL_SCHOOLS,
   type BrewKit,
   type BrewPlan,
-  type LearnedFactors,
   type Proof,
 } from '@vendu/core';
 import { NewLotDto, type BrewerView } from '@vendu/contract';
+import type { LayeredLot } from '@vendu/measures/secondTruth';
 import { BrewReader } from '../brews/brew-reader.js';
 import { BrewModel } from '../brews/brew.model.js';
 import { FractionModel } from '../brews/fraction.model.js';
@@ -42,7 +41,6 @@ import { RecipeModel } from '../recipes/recipe.model.js';
 import { evidenceOf, keepEvidence } from '../recipes/lot-evidence.js';
 import { inTransaction } from '../writing/transactions.js';
 import { startingFacts } from '../recipes/starting-facts.js';
-import { DEMO_ACCOUNTS } from '../people/demo-accounts.js';
 import { addMinutes } from 'date-fns';
 import { at, dateDaysAgo, momentDaysAgo } from './demo-dates.js';
 import { inventBrew } from './invent-brew.js';
@@ -54,6 +52,7 @@ import { loadComparisons } from './load-comparisons.js';
 import { loadExpectations } from './load-expectations.js';
 import { loadHomeResults } from './load-home-results.js';
 import { loadKit, type DemoKit } from './load-kit.js';
+import { brewsAtHour, loadPeople } from './load-people.js';
 import { DEMO_LOTS, type DemoBrew, type DemoLot } from './scenario.js';
 import { WATCHED_LOTS } from './watched-lots.js';
 import { YEAR_LOTS } from './year-lots.js';
@@ -77,16 +76,7 @@ export async function loadDemo(sequelize: Sequelize): Promise<boolean> {
   if ((await PersonModel.count()) > 0) return false;
   await inTransaction(sequelize, async () => {
     await HouseModel.update(HOUSE, { where: { id: 1 } });
-    const people = await PersonModel.bulkCreate(
-      await Promise.all(
-        DEMO_ACCOUNTS.map(async ({ name, role, email, password }) => ({
-          name,
-          role,
-          email,
-          passwordHash: await hash(password),
-        })),
-      ),
-    );
+    const people = await loadPeople();
     const kit = await loadKit(people);
     const ground: Ground = {
       sequelize,
@@ -265,7 +255,7 @@ async function loadBrew({
   recipe: RecipeModel;
   version: RecipeVersionModel;
   batch: RoastBatchModel;
-  truth: LearnedFactors;
+  truth: LayeredLot;
   kit: BrewKit;
   lotId: number;
   ground: Ground;
@@ -293,7 +283,7 @@ async function loadBrew({
     recipeVersionId: version.id,
     roastBatchId: batch.id,
     brewedBy: personId,
-    startedAt: momentDaysAgo(brew.daysAgo, brew.hour ?? 9),
+    startedAt: momentDaysAgo(brew.daysAgo, brew.hour ?? brewsAtHour(brew.by)),
     plan,
     steps: invented.steps,
     fromCard: brew.fromCard ?? false,
@@ -308,7 +298,7 @@ async function loadBrew({
   });
   await TraceModel.create({ brewId: row.id, samples: trace });
   if (brew.cups) {
-    const cups = inventCups(brew.cups, invented.series, random);
+    const cups = inventCups(brew.cups, invented.cup, random);
     await FractionModel.bulkCreate(cups.map((cup) => ({ ...cup, brewId: row.id })));
   }
   await ReadingModel.bulkCreate(
@@ -338,12 +328,12 @@ async function reach(
   const [lead, barista] = [at(ground.people, 0), at(ground.people, 1)];
   const publishedDaysAgo = lot.publishedDaysAgo ?? 2;
   if (lot.reached === 'open') return;
-  await version.update({ acceptedBy: barista.id, acceptedAt: momentDaysAgo(publishedDaysAgo + 1, 10) });
+  await version.update({ acceptedBy: barista.id, acceptedAt: momentDaysAgo(publishedDaysAgo + 1, 16) });
   if (lot.reached === 'accepted') return;
   await loadWaivers(lot, version, lead, publishedDaysAgo + 1);
   await version.update({
     signedOffBy: lead.id,
-    signedOffAt: momentDaysAgo(publishedDaysAgo + 1, 15),
+    signedOffAt: momentDaysAgo(publishedDaysAgo + 1, 17),
     proof: await shownBy(version, lead, ground),
   });
   if (lot.reached === 'signed-off') return;
@@ -377,7 +367,7 @@ async function loadWaivers(
       checkId: check,
       reason,
       waivedBy: lead.id,
-      createdAt: momentDaysAgo(daysAgo, 14),
+      createdAt: momentDaysAgo(daysAgo, 16),
     })),
   );
 }

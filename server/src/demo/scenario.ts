@@ -2,7 +2,6 @@ import type {
   BrewPlan,
   Expectation,
   Intensity,
-  LearnedFactors,
   TastingSheet,
   TastingStage,
   Verdict,
@@ -10,6 +9,7 @@ import type {
 } from '@vendu/core';
 import type { DemoCup } from './invent-cups.js';
 import { setWater } from '@vendu/core';
+import type { LayeredLot } from '@vendu/measures/secondTruth';
 import type { HomeResultDto, NewLotDto, RoastBatchDto } from '@vendu/contract';
 
 // The invented scenario: a roastery at the ninth mole of a harbour town that does not exist. No farm, person
@@ -30,7 +30,7 @@ export interface DemoBrew {
   change: DemoChange | null;
   /** The number of an earlier version, brewed again to compare; else the newest. */
   ofVersion?: number;
-  /** Hour of the day, UTC; nine where left out. */
+  /** Hour of the day, UTC; where left out, one of its brewer's shift. */
   hour?: number;
   /** The beverage was not weighed, as happens. */
   unweighed?: boolean;
@@ -54,7 +54,7 @@ export interface DemoBrew {
 export interface DemoLot {
   facts: Partial<NewLotDto> & Pick<NewLotDto, 'name' | 'country' | 'process'>;
   /** What the lot is like, which its brews find out. */
-  truth: LearnedFactors;
+  truth: LayeredLot;
   roastedDaysAgo: number;
   /** Roasted since, days ago, newest last: whatever is brewed later is of the newest that was there. */
   laterBatches?: readonly number[];
@@ -116,7 +116,7 @@ export const DEMO_LOTS: DemoLot[] = [
       labelNotes: ['blackcurrant', 'orange peel', 'black tea'],
       stockG: 4200,
     },
-    truth: { solubility: 0.98, rate: 0.8, flow: 0.62, retained: 1, steepness: 1.05 },
+    truth: { soluble: 0.95, rate: 0.8, resistance: 0.72, fines: 1, held: 1, gas: 1 },
     roastedDaysAgo: 16,
     roastLevel: 'light',
     recipe: { brewer: 0, grinder: 0 },
@@ -242,7 +242,7 @@ export const DEMO_LOTS: DemoLot[] = [
       labelNotes: ['plum', 'cocoa nib', 'red grape'],
       stockG: 2600,
     },
-    truth: { solubility: 1.06, rate: 1.5, flow: 1.1, retained: 1.03, steepness: 1 },
+    truth: { soluble: 1.06, rate: 1.4, resistance: 1.3, fines: 1.1, held: 1.03, gas: 1.1 },
     roastedDaysAgo: 9,
     roastLevel: 'medium-light',
     recipe: { brewer: 1, grinder: 0 },
@@ -336,7 +336,7 @@ export const DEMO_LOTS: DemoLot[] = [
       labelNotes: ['malt', 'dried apricot', 'walnut'],
       stockG: 5000,
     },
-    truth: { solubility: 0.97, rate: 0.85, flow: 0.5, retained: 0.97, steepness: 1 },
+    truth: { soluble: 0.93, rate: 0.85, resistance: 0.85, fines: 0.9, held: 0.98, gas: 1 },
     roastedDaysAgo: 6,
     roastLevel: 'medium',
     recipe: { brewer: 0, grinder: 1 },
@@ -375,7 +375,7 @@ export const DEMO_LOTS: DemoLot[] = [
       labelNotes: ['caramel', 'baked apple'],
       stockG: 3000,
     },
-    truth: { solubility: 0.97, rate: 0.95, flow: 0.8, retained: 1.04, steepness: 1 },
+    truth: { soluble: 0.94, rate: 0.95, resistance: 1.05, fines: 1.05, held: 1.04, gas: 0.8 },
     roastedDaysAgo: 12,
     roastLevel: 'medium',
     recipe: { brewer: 2, grinder: 0 },
@@ -433,7 +433,7 @@ export const DEMO_LOTS: DemoLot[] = [
       labelNotes: ['passion fruit', 'hibiscus', 'vanilla'],
       stockG: 1500,
     },
-    truth: { solubility: 1.02, rate: 1.2, flow: 1.1, retained: 1, steepness: 1 },
+    truth: { soluble: 1.02, rate: 1.2, resistance: 0.91, fines: 1, held: 1, gas: 1 },
     roastedDaysAgo: 4,
     roastLevel: 'light',
     recipe: null,

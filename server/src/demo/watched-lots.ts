@@ -68,7 +68,7 @@ export const WATCHED_LOTS: DemoLot[] = [
       labelNotes: ['red apple', 'cocoa nib'],
       stockG: 6200,
     },
-    truth: { solubility: 1, rate: 0.95, flow: 0.9, retained: 1, steepness: 1 },
+    truth: { soluble: 0.98, rate: 0.95, resistance: 0.95, fines: 1, held: 1, gas: 1 },
     roastedDaysAgo: 58,
     laterBatches: [24],
     roastLevel: 'light',
@@ -98,7 +98,7 @@ export const WATCHED_LOTS: DemoLot[] = [
       labelNotes: ['mandarin', 'black tea'],
       stockG: 5400,
     },
-    truth: { solubility: 0.99, rate: 0.9, flow: 0.85, retained: 1, steepness: 1 },
+    truth: { soluble: 0.97, rate: 0.9, resistance: 1, fines: 1, held: 1, gas: 1 },
     roastedDaysAgo: 49,
     laterBatches: [20],
     roastLevel: 'light',
@@ -109,7 +109,7 @@ export const WATCHED_LOTS: DemoLot[] = [
     waivers: WAIVED,
     introduction: 'Bright at first, round when it is warm.',
     brews: proven(38, 'mandarin, black tea'),
-    rechecks: rechecks([25, 14, 5], 2),
+    rechecks: rechecks([25, 14, 5], 4),
   },
   {
     facts: {
@@ -127,7 +127,7 @@ export const WATCHED_LOTS: DemoLot[] = [
       labelNotes: ['dried fig', 'cocoa'],
       stockG: 3900,
     },
-    truth: { solubility: 1.03, rate: 1.05, flow: 0.95, retained: 1, steepness: 1 },
+    truth: { soluble: 1.03, rate: 1.1, resistance: 1.3, fines: 1.05, held: 1, gas: 1 },
     roastedDaysAgo: 44,
     laterBatches: [17, 2],
     roastLevel: 'medium-light',
@@ -138,6 +138,6 @@ export const WATCHED_LOTS: DemoLot[] = [
     waivers: WAIVED,
     introduction: 'Sweet and heavy; a little more water does it no harm.',
     brews: proven(33, 'fig, cocoa'),
-    rechecks: rechecks([22, 12, 6], 1),
+    rechecks: rechecks([22, 12, 6], 3),
   },
 ];

@@ -40,7 +40,7 @@ export const YEAR_LOTS: DemoLot[] = [
       pricePerKg: 14.5,
       stockG: 2600,
     },
-    truth: { solubility: 1.01, rate: 1.15, flow: 0.95, retained: 1, steepness: 1.05 },
+    truth: { soluble: 0.99, rate: 1.15, resistance: 0.95, fines: 1, held: 1, gas: 1 },
     roastedDaysAgo: 34,
     laterBatches: [11],
     roastLevel: 'light',
@@ -91,7 +91,7 @@ export const YEAR_LOTS: DemoLot[] = [
     rechecks: [
       {
         daysAgo: 3,
-        by: 2,
+        by: 4,
         change: null,
         tastings: tasted('raspberry, rose, a little softer', { acidity: 6, sweetness: 7, body: 5 }),
         verdict: ON_AIM,
@@ -110,12 +110,12 @@ export const YEAR_LOTS: DemoLot[] = [
       brews: [
         {
           daysAgo: 13,
-          by: 2,
+          by: 4,
           change: null,
           tastings: tasted('raspberry, plum, round', { acidity: 5, sweetness: 7, body: 6 }),
           verdict: ON_AIM,
         },
-        { daysAgo: 12, by: 1, change: null, fromCard: true, verdict: ON_AIM },
+        { daysAgo: 12, by: 3, change: null, fromCard: true, verdict: ON_AIM },
       ],
     },
   },
@@ -138,7 +138,7 @@ export const YEAR_LOTS: DemoLot[] = [
       pricePerKg: 26,
       stockG: 900,
     },
-    truth: { solubility: 0.99, rate: 0.9, flow: 0.7, retained: 1.03, steepness: 1 },
+    truth: { soluble: 1.06, rate: 0.85, resistance: 1, fines: 0.95, held: 1.03, gas: 1 },
     roastedDaysAgo: 15,
     roastLevel: 'light',
     recipe: { brewer: 0, grinder: 0 },
@@ -190,7 +190,7 @@ export const YEAR_LOTS: DemoLot[] = [
       pricePerKg: 8.2,
       stockG: 3800,
     },
-    truth: { solubility: 0.94, rate: 0.85, flow: 1.2, retained: 1.05, steepness: 0.9 },
+    truth: { soluble: 0.93, rate: 0.85, resistance: 1.3, fines: 1.1, held: 1.05, gas: 1 },
     roastedDaysAgo: 10,
     roastLevel: 'medium-light',
     recipe: { brewer: 1, grinder: 0 },
@@ -200,14 +200,14 @@ export const YEAR_LOTS: DemoLot[] = [
     brews: [
       {
         daysAgo: 3,
-        by: 2,
+        by: 4,
         change: null,
         tastings: tasted('malt, thin, papery', { acidity: 3, sweetness: 4, body: 3, clarity: 5 }),
         verdict: { verdict: 'off-aim', reason: 'Thin.' },
       },
       {
         daysAgo: 2,
-        by: 2,
+        by: 4,
         change: {
           note: 'Two degrees hotter: more out of it',
           apply: hotter(2),
@@ -222,7 +222,7 @@ export const YEAR_LOTS: DemoLot[] = [
       },
       {
         daysAgo: 1,
-        by: 1,
+        by: 3,
         change: {
           note: 'Finer by 80 µm: it runs through',
           apply: finer(80),
@@ -236,7 +236,7 @@ export const YEAR_LOTS: DemoLot[] = [
       ...[1, 2, 3].map((ofVersion, turn) => ({
         daysAgo: 1,
         hour: 13 + turn,
-        by: 1,
+        by: 3,
         change: null,
         ofVersion,
       })),
@@ -259,7 +259,7 @@ export const YEAR_LOTS: DemoLot[] = [
       pricePerKg: 5.6,
       stockG: 7200,
     },
-    truth: { solubility: 1.03, rate: 1.1, flow: 0.8, retained: 1, steepness: 1.1 },
+    truth: { soluble: 0.98, rate: 1.1, resistance: 0.75, fines: 0.95, held: 1, gas: 1 },
     roastedDaysAgo: 13,
     roastLevel: 'medium',
     recipe: { brewer: 2, grinder: 0 },
@@ -306,7 +306,7 @@ export const YEAR_LOTS: DemoLot[] = [
       labelNotes: ['cereal'],
       stockG: 300,
     },
-    truth: { solubility: 0.97, rate: 1, flow: 1, retained: 1, steepness: 1 },
+    truth: { soluble: 0.97, rate: 1, resistance: 1, fines: 1, held: 1, gas: 1 },
     roastedDaysAgo: 6,
     roastLevel: 'medium',
     recipe: null,
@@ -331,7 +331,7 @@ export const YEAR_LOTS: DemoLot[] = [
       pricePerKg: 9.1,
       stockG: 4600,
     },
-    truth: { solubility: 1, rate: 0.92, flow: 0.88, retained: 1, steepness: 1 },
+    truth: { soluble: 1, rate: 0.92, resistance: 1.14, fines: 1, held: 1, gas: 1 },
     roastedDaysAgo: 9,
     roastLevel: 'light',
     recipe: { brewer: 0, grinder: 1 },

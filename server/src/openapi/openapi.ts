@@ -32,6 +32,7 @@ const CONVERTERS: ISchemaConverters = {
     enum: [...(constraintOf(constraints) as Choice).values],
   }),
   calendarDate: () => ({ type: 'string', format: 'date' }),
+  clockTime: () => ({ type: 'string', pattern: '^([01]\\d|2[0-3]):[0-5]\\d$', example: '06:30' }),
   isIso8601: { type: 'string', description: 'ISO 8601: a date, with or without a time' },
   labelNote: ({ constraints }) => {
     const { longestNote } = constraintOf(constraints) as typeof LABEL_NOTES;

@@ -3,7 +3,14 @@ import { hash, verify } from '@node-rs/argon2';
 import { Op } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
 import type { Role } from '@vendu/core';
-import type { ChangePasswordDto, InvitedView, MemberView, NewPersonDto, Standing } from '@vendu/contract';
+import type {
+  ChangePasswordDto,
+  HoursDto,
+  InvitedView,
+  MemberView,
+  NewPersonDto,
+  Standing,
+} from '@vendu/contract';
 import { invalidField, notFound, ProblemError } from '../problem/problem-error.js';
 import { endSessionsOf } from '../session/open-sessions.js';
 import { inTransaction } from '../writing/transactions.js';
@@ -48,6 +55,14 @@ export class MembersService {
   async setLeft(id: number, hasLeft: boolean): Promise<MemberView> {
     await this.change(id, { leftAt: hasLeft ? new Date() : null });
     return this.read(id);
+  }
+
+  async setHours(id: number, hours: HoursDto | null): Promise<void> {
+    if (hours && hours.until <= hours.from) {
+      throw invalidField({ field: 'until', message: `In until must be later than ${hours.from}.` });
+    }
+    const row = await personOf(id);
+    await row.update({ inFrom: hours?.from ?? null, inUntil: hours?.until ?? null });
   }
 
   /** Whoever knew the old one is out, wherever he is signed in; the session that asks stays. */

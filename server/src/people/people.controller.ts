@@ -5,6 +5,7 @@ import {
   AcceptInvitationDto,
   ChangePasswordDto,
   ChangePersonDto,
+  HoursDto,
   NewPersonDto,
   type InvitationView,
   type InvitedView,
@@ -57,6 +58,19 @@ export class PeopleController {
   @LeadOnly()
   comeBack(@Param('personId', IdPipe) id: number): Promise<MemberView> {
     return this.members.setLeft(id, false);
+  }
+
+  /** Whoever plans a day says who is there for it. */
+  @Put('people/:personId/hours')
+  @HttpCode(204)
+  setHours(@Param('personId', IdPipe) id: number, @Body() hours: HoursDto): Promise<void> {
+    return this.members.setHours(id, hours);
+  }
+
+  @Delete('people/:personId/hours')
+  @HttpCode(204)
+  endHours(@Param('personId', IdPipe) id: number): Promise<void> {
+    return this.members.setHours(id, null);
   }
 
   @Put('password')

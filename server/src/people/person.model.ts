@@ -10,6 +10,9 @@ export class PersonModel extends Model<InferAttributes<PersonModel>, InferCreati
   @Column(DataType.STRING) declare email: CreationOptional<string | null>;
   @Column(DataType.STRING) declare role: Role;
   @Column(DataType.STRING) declare passwordHash: CreationOptional<string | null>;
+  /** When he is usually in, as `06:30`; both or neither. */
+  @Column(DataType.STRING) declare inFrom: CreationOptional<string | null>;
+  @Column(DataType.STRING) declare inUntil: CreationOptional<string | null>;
   /** Since when he works here no more. */
   @Column(DataType.DATE) declare leftAt: CreationOptional<Date | null>;
 }

@@ -36,6 +36,15 @@ interface FinishedRow {
 /** Newest finished recipes looked through; older ones tell little of today's house. */
 const LOOKED_THROUGH = 500;
 
+/**
+ * The recipes that were accepted last, by an index and not by looking at all: of a version each counts, so that a recipe
+ * that was accepted again and again takes several of these.
+ */
+const NEWEST_ACCEPTED = `(SELECT recipe_id, MAX(accepted_at) AS accepted_at, MAX(number) AS number
+  FROM (SELECT recipe_id, accepted_at, number FROM recipe_versions WHERE accepted_at IS NOT NULL
+    ORDER BY accepted_at DESC LIMIT ${3 * LOOKED_THROUGH}) AS newest
+  GROUP BY recipe_id)`;
+
 /** The lab's finished lots but for one: those whose recipe was accepted, newest first. */
 export async function readFinishedLots(sequelize: Sequelize, butLotId: number): Promise<FinishedLot[]> {
   const rows = await sequelize.query<FinishedRow>(
@@ -44,15 +53,14 @@ export async function readFinishedLots(sequelize: Sequelize, butLotId: number): 
       lots.elevation_to_m AS elevationToM, lots.elevation_word AS elevationWord, lots.variety, IF(lots.evidence_model = :model, lots.evidence, NULL) AS evidence, brewers.shape AS brewerShape,
       (SELECT level FROM roast_batches WHERE roast_batches.lot_id = lots.id ORDER BY is_sample, roasted_on DESC, id DESC LIMIT 1) AS roastLevel,
       first.plan AS startPlan, ended.plan
-    FROM recipe_versions AS ended
-    JOIN recipes ON recipes.id = ended.recipe_id
+    FROM ${NEWEST_ACCEPTED} AS accepted
+    JOIN recipes ON recipes.id = accepted.recipe_id
+    JOIN recipe_versions AS ended ON ended.recipe_id = recipes.id AND ended.number = accepted.number
     JOIN recipe_versions AS first ON first.recipe_id = recipes.id AND first.number = 1
     JOIN lots ON lots.id = recipes.lot_id
     JOIN brewers ON brewers.id = recipes.brewer_id
-    WHERE ended.accepted_at IS NOT NULL AND lots.id <> :lotId
-      AND ended.number = (SELECT MAX(v.number) FROM recipe_versions AS v
-        WHERE v.recipe_id = recipes.id AND v.accepted_at IS NOT NULL)
-    ORDER BY ended.accepted_at DESC LIMIT ${LOOKED_THROUGH}`,
+    WHERE lots.id <> :lotId
+    ORDER BY accepted.accepted_at DESC LIMIT ${LOOKED_THROUGH}`,
     { type: QueryTypes.SELECT, replacements: { lotId: butLotId, model: MODEL_VERSION } },
   );
   return rows.map(
@@ -92,14 +100,12 @@ export async function readTaught(
 ): Promise<Pick<FinishedLot, 'lotId' | 'brewerShape' | 'evidence'>[]> {
   const rows = await sequelize.query<TaughtRow>(
     `SELECT lots.id AS lotId, brewers.shape AS brewerShape, lots.evidence
-    FROM lots
-    JOIN recipes ON recipes.lot_id = lots.id
+    FROM ${NEWEST_ACCEPTED} AS accepted
+    JOIN recipes ON recipes.id = accepted.recipe_id
     JOIN brewers ON brewers.id = recipes.brewer_id
-    JOIN recipe_versions AS ended ON ended.recipe_id = recipes.id
+    JOIN lots ON lots.id = recipes.lot_id
     WHERE lots.evidence_model = :model AND lots.evidence IS NOT NULL AND lots.id <> :lotId
-    GROUP BY recipes.id
-    HAVING MAX(ended.accepted_at) IS NOT NULL
-    ORDER BY MAX(ended.accepted_at) DESC LIMIT ${LOOKED_THROUGH}`,
+    ORDER BY accepted.accepted_at DESC LIMIT ${LOOKED_THROUGH}`,
     { type: QueryTypes.SELECT, replacements: { lotId: butLotId, model: MODEL_VERSION } },
   );
   return rows.map(({ evidence, ...row }) => ({ ...row, evidence: parsedJson<LotEvidence>(evidence) }));

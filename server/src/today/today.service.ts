@@ -1,4 +1,5 @@
 import { Injectable } from '@nestjs/common';
+import { Sequelize } from 'sequelize-typescript';
 import { LotsQueryDto, type TodayView } from '@vendu/contract';
 import { KitService } from '../kit/kit.service.js';
 import { LotsService } from '../lots/lots.service.js';
@@ -13,6 +14,7 @@ import { TodayBrewsService } from './today-brews.service.js';
 @Injectable()
 export class TodayService {
   constructor(
+    private readonly sequelize: Sequelize,
     private readonly lots: LotsService,
     private readonly watch: WatchService,
     private readonly kit: KitService,
@@ -28,18 +30,23 @@ export class TodayService {
       this.watch.list(),
       this.kit.kit(),
       this.people.all(),
-      aftersNow(),
+      aftersNow(this.sequelize),
     ]);
     const [brews, launches, caffeine] = await Promise.all([
       this.brews.of(lots, watched.recipes),
       this.launches.of(lots),
-      Promise.all(people.map((person) => this.tasters.caffeine(person))),
+      this.tasters.caffeineOf(people.map(({ id }) => id)),
     ]);
     return {
       ...brews,
       afters,
       launches,
-      people: people.map(({ name }, index) => ({ name, caffeineMg: caffeine[index]?.mg ?? 0 })),
+      people: people.map(({ id, name, inFrom, inUntil }, index) => ({
+        id,
+        name,
+        caffeineMg: caffeine[index]?.mg ?? 0,
+        hours: inFrom && inUntil ? { from: inFrom, until: inUntil } : null,
+      })),
       kettles: Math.max(1, kit.kettles.length),
       roomC: kit.house.roomC,
       zeroChecks: kit.instruments

@@ -1,4 +1,4 @@
-import type { CalendarView, HandoverNoteDto, HandoverView, TodayView } from '@vendu/contract';
+import type { CalendarView, HandoverNoteDto, HandoverView, HoursDto, TodayView } from '@vendu/contract';
 import { api } from './api';
 import { showing } from './showing';
 import { LIST } from './tags';
@@ -8,7 +8,7 @@ const todayQueries = api.injectEndpoints({
     today: build.query<TodayView, void>({
       query: () => 'today',
       // Whatever is done anywhere changes what is left of the day.
-      providesTags: [{ type: 'Lot', id: LIST }, { type: 'Recipe', id: LIST }, 'Brew', 'Kit'],
+      providesTags: [{ type: 'Lot', id: LIST }, { type: 'Recipe', id: LIST }, 'Brew', 'Kit', 'Person'],
     }),
     calendar: build.query<CalendarView, void>({ query: () => 'calendar' }),
     handover: build.query<HandoverView, void>({
@@ -36,6 +36,13 @@ const todayApi = todayQueries.injectEndpoints({
       query: () => ({ url: 'calendar', method: 'DELETE' }),
       onQueryStarted: showCalendar,
     }),
+    setHours: build.mutation<void, { id: number; hours: HoursDto | null }>({
+      query: ({ id, hours }) =>
+        hours
+          ? { url: `people/${id}/hours`, method: 'PUT', body: hours }
+          : { url: `people/${id}/hours`, method: 'DELETE' },
+      invalidatesTags: ['Person'],
+    }),
     leaveNote: build.mutation<HandoverView, HandoverNoteDto>({
       query: (body) => ({ url: 'handover/notes', method: 'POST', body }),
       onQueryStarted: showHandover,
@@ -49,5 +56,6 @@ export const {
   useHandoverQuery,
   useLeaveNoteMutation,
   useMakeCalendarMutation,
+  useSetHoursMutation,
   useTodayQuery,
 } = todayApi;

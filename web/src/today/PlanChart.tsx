@@ -5,7 +5,7 @@ import { FOLLOW_WORDS } from './todayWords';
 
 interface PlanChartProps {
   plan: DayPlan;
-  people: readonly { name: string }[];
+  people: readonly { name: string; fromMin: number; toMin: number }[];
   nowMin: number;
   /** What each brew is called, and its place in the order. */
   nameOf: (jobId: string) => { number: string; name: string };
@@ -27,6 +27,19 @@ const LOOK: Record<DayFollow, string> = {
 const SPAN_MIN = 90;
 const TICK_MIN = 30;
 const STARTS_AT_MIN = 10;
+
+/** Hours in which somebody is not there. */
+function NotIn({ left, width, words = '' }: { left: string; width: string; words?: string }) {
+  return (
+    <li
+      aria-hidden={words === ''}
+      className="absolute inset-y-0 grid items-center overflow-hidden bg-edge/15 px-3 text-tiny text-quiet"
+      style={{ left, width }}
+    >
+      {words}
+    </li>
+  );
+}
 
 /** The day along the clock, a line for each pair of hands: brews, and between them what the cups ask for. */
 export function PlanChart({ plan, people, nowMin, nameOf }: PlanChartProps) {
@@ -59,7 +72,7 @@ export function PlanChart({ plan, people, nowMin, nameOf }: PlanChartProps) {
               ))}
           </div>
           <ul>
-            {people.map(({ name }, person) => (
+            {people.map(({ name, fromMin, toMin }, person) => (
               <li key={name} className="flex items-center border-t border-rule last:border-b">
                 <span className="w-24 shrink-0 truncate pr-2 text-small">{name.split(' ')[0]}</span>
                 <ol className="relative h-11 grow">
@@ -71,6 +84,14 @@ export function PlanChart({ plan, people, nowMin, nameOf }: PlanChartProps) {
                       style={{ left: at(minute) }}
                     />
                   ))}
+                  {fromMin > nowMin && (
+                    <NotIn
+                      left="0%"
+                      width={at(Math.min(fromMin, to))}
+                      words={`in from ${clockOf(fromMin)}`}
+                    />
+                  )}
+                  {toMin < to && <NotIn left={at(toMin)} width={`calc(100% - ${at(toMin)})`} />}
                   {plan.tasks
                     .filter((task) => task.person === person)
                     .map((task) => (
@@ -101,7 +122,8 @@ export function PlanChart({ plan, people, nowMin, nameOf }: PlanChartProps) {
         </div>
       </div>
       <figcaption className="caption mt-1">
-        Dark: a brew by its number below. H, W, C: tasted hot, warm, cool. R: the sample is read.
+        Dark: a brew by its number below. H, W, C: tasted hot, warm, cool. R: the sample is read. Shaded: not
+        in.
       </figcaption>
     </figure>
   );

@@ -2,6 +2,7 @@ import { format } from 'date-fns';
 import { Link, useNavigate } from 'react-router';
 import { troubleOf } from '../api/problem';
 import { useTodayQuery } from '../api/todayApi';
+import type { DayPlan } from '@vendu/core';
 import type { TodayView } from '@vendu/contract';
 import { useDraft } from '../device/draft';
 import { useNow } from '../device/useNow';
@@ -33,15 +34,13 @@ export function TodayPage() {
 
 function Today({ today }: { today: TodayView }) {
   const now = new Date(useNow(LOOKS_EVERY_MS));
-  const [choice, setChoice, forget] = useDraft<TodayChoice>(
-    `today.${format(now, 'yyyy-MM-dd')}`,
-    NOTHING_CHOSEN,
-  );
+  const [chosen, setChosen] = useDraft<Partial<TodayChoice>>(`today.${format(now, 'yyyy-MM-dd')}`, {});
+  const choice: TodayChoice = { ...NOTHING_CHOSEN, ...chosen };
   const input = dayInputOf(today, choice, now);
   const plan = useDayPlan(input, choice.order);
   const navigate = useNavigate();
   useShortcut('n', () => void navigate('/lots/new'));
-  const change = (changed: Partial<TodayChoice>) => setChoice({ ...choice, ...changed });
+  const change = (changed: Partial<TodayChoice>) => setChosen({ ...choice, ...changed });
   const { people } = input.crew;
   const sequence = plan ? [...plan.order, ...plan.left] : [];
   const brews = sequence.flatMap((id) => today.brews.find((brew) => brew.id === id) ?? []);
@@ -61,9 +60,7 @@ function Today({ today }: { today: TodayView }) {
           <h1 className="text-title font-bold">
             Today <span className="font-normal text-quiet">{format(now, 'EEEE, d MMMM')}</span>
           </h1>
-          <p className="min-h-6 text-quiet">
-            {plan && summaryOf(plan.order.length, plan.endMin, people.length)}
-          </p>
+          <p className="min-h-6 text-quiet">{plan && summaryOf(plan, people)}</p>
         </div>
         {choice.order && <Button onClick={() => change({ order: null })}>Order it by the plan again</Button>}
         <ButtonLink to="/lots/new" weight="quiet" shortcut="N">
@@ -123,8 +120,9 @@ function Today({ today }: { today: TodayView }) {
             today={today}
             plan={plan}
             planned={people.map(({ name }) => name)}
-            out={choice.out}
-            onChange={(out) => (out.length === 0 && choice === NOTHING_CHOSEN ? forget() : change({ out }))}
+            choice={choice}
+            nowMin={input.nowMin}
+            onChange={change}
           />
           <Presses today={today} />
           <CodedCups />
@@ -135,8 +133,11 @@ function Today({ today }: { today: TodayView }) {
   );
 }
 
-function summaryOf(brews: number, endMin: number, people: number): string {
-  if (people === 0) return 'Nobody is in: tick who is, and the bench is planned.';
+/** Whoever comes once all is done has no hand in it. */
+function summaryOf({ order, endMin }: DayPlan, crew: readonly { fromMin: number }[]): string {
+  if (crew.length === 0) return 'Nobody is in: tick who is, and the bench is planned.';
+  const brews = order.length;
+  const people = crew.filter(({ fromMin }) => fromMin < endMin).length;
   if (brews === 0) return '';
   return `${brews} ${brews === 1 ? 'brew' : 'brews'}, all tasted by ${clockOf(endMin)} with ${people} ${people === 1 ? 'pair' : 'pairs'} of hands`;
 }

@@ -1,6 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import type { TodayBrew, TodayView } from '@vendu/contract';
-import { clockOf, dayInputOf, minuteOf, NOTHING_CHOSEN } from './dayOfToday';
+import {
+  clockOf,
+  dayInputOf,
+  hoursToday,
+  minuteOf,
+  NOTHING_CHOSEN,
+  withPresence,
+  type TodayChoice,
+} from './dayOfToday';
 import { whyWords } from './todayWords';
 
 const brew = (id: string, facts: Partial<TodayBrew> = {}): TodayBrew => ({
@@ -25,8 +33,8 @@ const today = (facts: Partial<TodayView> = {}): TodayView => ({
   moreBrews: 0,
   afters: [],
   people: [
-    { name: 'Joss', caffeineMg: 0 },
-    { name: 'Tamsin', caffeineMg: 90 },
+    { id: 1, name: 'Joss', caffeineMg: 0, hours: null },
+    { id: 2, name: 'Tamsin', caffeineMg: 90, hours: null },
   ],
   kettles: 2,
   roomC: 21,
@@ -58,6 +66,34 @@ describe('the day that is planned', () => {
     const input = dayInputOf(today({ afters: [{ ...after, drainedAt }] }), NOTHING_CHOSEN, at(0, 10));
     expect(input.afters).toEqual([{ id: 'brew-5', drainedMin: -20, left: ['read'], sipMg: 20 }]);
     expect(minuteOf(at(1), at(0, 10))).toBe(60);
+  });
+});
+
+describe('who is in', () => {
+  const joss = { id: 1, name: 'Joss', caffeineMg: 0, hours: { from: '12:30', until: '20:30' } };
+  const [early, late] = [{ nowMin: 9 * 60 }, { nowMin: 21 * 60 }];
+  const hours = (chosen: Pick<TodayChoice, 'out' | 'stays'>, { nowMin }: { nowMin: number }) =>
+    hoursToday(joss, chosen, nowMin);
+
+  it('is there in his hours, from now on once they began', () => {
+    expect(hours(NOTHING_CHOSEN, early)).toEqual({ fromMin: 750, toMin: 1230 });
+    expect(hours(NOTHING_CHOSEN, { nowMin: 800 })).toEqual({ fromMin: 800, toMin: 1230 });
+    expect(hours(NOTHING_CHOSEN, late)).toBeNull();
+    expect(hours(NOTHING_CHOSEN, { nowMin: 1230 })).toBeNull();
+  });
+
+  it('is ticked out and in again, and stays longer where somebody says so', () => {
+    const out = withPresence(NOTHING_CHOSEN, joss, { isIn: false, ...early });
+    expect(hours(out, early)).toBeNull();
+    expect(hours(withPresence(out, joss, { isIn: true, ...early }), early)).not.toBeNull();
+    const stays = withPresence(NOTHING_CHOSEN, joss, { isIn: true, ...late });
+    expect(hours(stays, late)).toEqual({ fromMin: 1260, toMin: 1440 });
+    expect(hours(withPresence(stays, joss, { isIn: false, ...late }), late)).toBeNull();
+  });
+
+  it('is planned with no more than that', () => {
+    const input = dayInputOf(today({ people: [joss] }), NOTHING_CHOSEN, at(9));
+    expect(input.crew.people).toEqual([{ name: 'Joss', caffeineMg: 0, fromMin: 750, toMin: 1230 }]);
   });
 });
 

@@ -1,16 +1,18 @@
 import { followWindows, type DayInput } from '@vendu/core';
-import type { TodayView } from '@vendu/contract';
+import type { TodayPerson, TodayView } from '@vendu/contract';
 
 /** What somebody chose for a day, on this device. */
 export interface TodayChoice {
-  /** Who is not in. */
+  /** Who is not in, of those whose hours it would be. */
   out: string[];
+  /** Who is in although his hours are over. */
+  stays: string[];
   /** Brews that wait for another day. */
   skipped: string[];
   /** As somebody ordered them; `null` where the plan does. */
   order: string[] | null;
 }
-export const NOTHING_CHOSEN: TodayChoice = { out: [], skipped: [], order: null };
+export const NOTHING_CHOSEN: TodayChoice = { out: [], stays: [], skipped: [], order: null };
 
 const CLOSES_MIN = 18 * 60;
 const NOON_MIN = 12 * 60;
@@ -31,14 +33,48 @@ export function clockOf(minute: number): string {
 
 const wantedByMin = (nowMin: number) => Math.max(NOON_MIN, nowMin + AHEAD_MIN.pressing);
 
+const minuteOfClock = (clock: string) => Number(clock.slice(0, 2)) * 60 + Number(clock.slice(3));
+
+/** From when until when somebody is there today; `null` where he is not in, or no more. */
+export function hoursToday(
+  { name, hours }: TodayPerson,
+  { out, stays }: Pick<TodayChoice, 'out' | 'stays'>,
+  nowMin: number,
+): { fromMin: number; toMin: number } | null {
+  if (hours === null) {
+    const toMin = Math.max(CLOSES_MIN, nowMin + AHEAD_MIN.shift);
+    return out.includes(name) ? null : { fromMin: nowMin, toMin };
+  }
+  const untilMin = minuteOfClock(hours.until);
+  if (untilMin <= nowMin) {
+    return stays.includes(name) ? { fromMin: nowMin, toMin: nowMin + AHEAD_MIN.shift } : null;
+  }
+  return out.includes(name)
+    ? null
+    : { fromMin: Math.max(nowMin, minuteOfClock(hours.from)), toMin: untilMin };
+}
+
+/** The choice once somebody is ticked in or out. */
+export function withPresence(
+  { out, stays }: Pick<TodayChoice, 'out' | 'stays'>,
+  { name, hours }: TodayPerson,
+  { isIn, nowMin }: { isIn: boolean; nowMin: number },
+): Pick<TodayChoice, 'out' | 'stays'> {
+  const without = (names: readonly string[]) => names.filter((each) => each !== name);
+  const isOver = hours !== null && minuteOfClock(hours.until) <= nowMin;
+  return isOver
+    ? { out, stays: isIn ? [...without(stays), name] : without(stays) }
+    : { stays, out: isIn ? without(out) : [...without(out), name] };
+}
+
 /** The day as it is to be planned: what is left of it, with whoever is in. */
-export function dayInputOf(today: TodayView, { out, skipped }: TodayChoice, now: Date): DayInput {
+export function dayInputOf(today: TodayView, choice: TodayChoice, now: Date): DayInput {
   const nowMin = Math.floor(minuteOf(now, now));
   return {
     nowMin,
     windows: followWindows({ roomC: today.roomC }),
     jobs: today.brews
-      .filter(({ id }) => !skipped.includes(id))
+      .filter(({ id }) => !choice.skipped.includes(id))
       .map(({ id, brewMin, stages, sipMg, isPressing }) => ({
         id,
         brewMin,
@@ -54,14 +90,10 @@ export function dayInputOf(today: TodayView, { out, skipped }: TodayChoice, now:
     })),
     crew: {
       kettles: today.kettles,
-      people: today.people
-        .filter(({ name }) => !out.includes(name))
-        .map(({ name, caffeineMg }) => ({
-          name,
-          caffeineMg,
-          fromMin: nowMin,
-          toMin: Math.max(CLOSES_MIN, nowMin + AHEAD_MIN.shift),
-        })),
+      people: today.people.flatMap((person) => {
+        const hours = hoursToday(person, choice, nowMin);
+        return hours ? [{ name: person.name, caffeineMg: person.caffeineMg, ...hours }] : [];
+      }),
     },
   };
 }

@@ -14,6 +14,12 @@ export interface LayeredLot {
   gas: number;
 }
 
+/** A brew in layers, and how its cup filled. */
+export interface LayeredBrew extends TrueBrew {
+  /** Once a second. */
+  cup: { atS: number; beverageG: number; solidsG: number }[];
+}
+
 const STEP_S = 0.2;
 const LONGEST_S = 900;
 const LAYERS = 6;
@@ -42,7 +48,7 @@ export function brewInLayers(
   lot: LayeredLot,
   physics: Physics,
   { grinderOff, drainOff, paperOff }: { grinderOff: number; drainOff: number; paperOff: number },
-): TrueBrew {
+): LayeredBrew {
   const { brewer, doseG, pours, kettleC, ambientC, agitation } = conditions;
   const doseKg = doseG / 1000;
   const medianM = medianOf(conditions) * 1e-6 * grinderOff;
@@ -65,6 +71,7 @@ export function brewInLayers(
   let drawdownS: number | null = null;
   const trace: TrueBrew['trace'] = [];
   const aboveBedG: TrueBrew['aboveBedG'] = [];
+  const cup: LayeredBrew['cup'] = [];
 
   let step = 0;
   for (let atS = 0; atS < LONGEST_S; step++, atS = step * STEP_S) {
@@ -181,7 +188,10 @@ export function brewInLayers(
     insideKg += soaked * STEP_S;
     cupKg += (through + past) * STEP_S;
     const nowS = atS + STEP_S;
-    if (step % 5 === 4) aboveBedG.push({ atS: nowS, aboveG: aboveKg * 1000 });
+    if (step % 5 === 4) {
+      aboveBedG.push({ atS: nowS, aboveG: aboveKg * 1000 });
+      cup.push({ atS: nowS, beverageG: (cupKg + cupSolidsKg) * 1000, solidsG: cupSolidsKg * 1000 });
+    }
     if (step % 25 === 24) trace.push({ atS: nowS, beverageG: (cupKg + cupSolidsKg) * 1000 });
     if (drawdownS === null && nowS >= pouredByS && aboveKg < DRAINED_KG) {
       const fell = aboveBefore - aboveKg;
@@ -198,6 +208,7 @@ export function brewInLayers(
     beverageG: beverageKg * 1000,
     trace,
     aboveBedG,
+    cup,
   };
 }
 

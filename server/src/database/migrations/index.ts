@@ -1,5 +1,7 @@
 import type { Migration } from './migration.js';
 import { edits } from './0038-edits.js';
+import { hoursOfPeople } from './0039-hours-of-people.js';
+import { newestAccepted } from './0040-newest-accepted.js';
 import { sessionsOfPeople } from './0037-sessions-of-people.js';
 import { baseProcess } from './0015-base-process.js';
 import { brewLog } from './0010-brew-log.js';
@@ -78,4 +80,6 @@ export const MIGRATIONS: readonly Migration[] = [
   comparisons,
   sessionsOfPeople,
   edits,
+  hoursOfPeople,
+  newestAccepted,
 ];

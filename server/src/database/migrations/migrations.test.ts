@@ -42,6 +42,8 @@ const LANDED = {
   '0036-comparisons': '96b4ead988a3b08e',
   '0037-sessions-of-people': '5422fda06c135bb3',
   '0038-edits': '3f17cb16935e9081',
+  '0039-hours-of-people': 'fd454bf3e03c4553',
+  '0040-newest-accepted': '768ab258b5fa1967',
 };
 
 describe('the steps of the schema', () => {
