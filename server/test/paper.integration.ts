@@ -102,7 +102,7 @@ describe('what is printed', () => {
       '412 smallholders',
       'Strength over yield',
       'grind 660 µm to 600 µm',
-      'readings 1.22, 1.20, 1.19',
+      'readings 1.21, 1.18, 1.18',
       'lemon rind',
       'signed off by Ilse Varnholt',
       'holds: another pair of hands',

@@ -1,5 +1,6 @@
+import request from 'supertest';
 import { afterEach, describe, expect, it } from 'vitest';
-import type { SessionView } from '@vendu/contract';
+import type { Problem, SessionView } from '@vendu/contract';
 import { DEMO_ACCOUNTS } from '../src/people/demo-accounts.js';
 import { cookieOf, startTestApplication, type TestApplication } from './support/application.js';
 
@@ -53,8 +54,9 @@ describe('the sign-in page', () => {
         .set('x-forwarded-proto', by)
         .send({ email, password })
         .expect(200);
-    expect((await signIn('https')).get('set-cookie')?.[0]).toMatch(/; Secure/);
-    expect((await signIn('http')).get('set-cookie')?.[0]).not.toMatch(/; Secure/);
+    const cookies = async (by: string) => (await signIn(by)).headers['set-cookie'] as unknown as string[];
+    expect((await cookies('https')).map((cookie) => cookie.includes('; Secure'))).toEqual([true, true]);
+    expect((await cookies('http')).join()).not.toContain('; Secure');
   });
 
   it('without one believes nobody who says that he asks for another', async () => {
@@ -70,6 +72,43 @@ describe('the sign-in page', () => {
     // Three attempts are the sign-ins of the test's own people.
     expect([await attempt('10.0.0.1'), await attempt('10.0.0.2')]).toEqual([401, 401]);
     expect(await attempt('10.0.0.3')).toBe(429);
+  });
+
+  it('holds up whoever guesses at one account from many addresses, and lets its owner in where he has been before', async () => {
+    app = await startTestApplication({ proxies: ['loopback'] });
+    const { email, password } = DEMO_ACCOUNTS[1]!;
+    // Each without the cookies of the one before.
+    const attempt = (from: number, tried: string, cookie = '') =>
+      request(app.url)
+        .post('/api/session')
+        .set('x-forwarded-for', `10.0.${from}.7`)
+        .set('cookie', cookie)
+        .send({ email: email.toUpperCase(), password: tried });
+    const came = (await attempt(200, password).expect(200)).headers['set-cookie'] as unknown as string[];
+    const device = came.find((cookie) => cookie.startsWith('vendu.device='))?.split(';')[0] ?? '';
+    expect(device).not.toBe('');
+    // All at one moment: no more of them are looked at than of one after the other.
+    const guesses = await Promise.all(Array.from({ length: 25 }, (_, from) => attempt(from, 'guess')));
+    expect(guesses.filter(({ status }) => status === 401)).toHaveLength(10);
+    expect(guesses.filter(({ status }) => status === 429)).toHaveLength(15);
+    const held = await attempt(111, 'guess').expect(429);
+    expect((held.body as Problem).detail).toMatch(/Too many wrong passwords for this account\. Wait 15 min/);
+    expect(Number(held.get('retry-after'))).toBeGreaterThan(800);
+    // The right one is not looked at either: it would tell a guesser that it is right.
+    await attempt(12, password).expect(429);
+    // A device of somebody else's, and one that is made up, are of no help.
+    await attempt(13, password, `${device}x`).expect(429);
+    await attempt(14, password, device).expect(200);
+    // Nor can a device that is known guess for ever.
+    for (let time = 0; time < 10; time++) await attempt(15, 'guess', device).expect(401);
+    await attempt(15, 'guess', device).expect(429);
+    // Others are not held up.
+    const other = DEMO_ACCOUNTS[0]!;
+    await app.visitor
+      .post('/api/session')
+      .set('x-forwarded-for', '10.0.16.7')
+      .send({ email: other.email, password: other.password })
+      .expect(200);
   });
 
   it('of a lab that listens to others is reached by https alone', async () => {

@@ -5,6 +5,8 @@ import { Provider } from 'react-redux';
 import { RouterProvider } from 'react-router';
 import { createRouter } from './app/routes';
 import { createStore } from './app/store';
+import { countHeldPresses } from './device/heldPress';
+import { showStyleNonce } from './device/styleNonce';
 import { startTheme } from './device/theme';
 import { Loading } from './ui/Loading';
 import { Notices } from './ui/Notices';
@@ -12,6 +14,8 @@ import './styles.css';
 
 const root = document.getElementById('root');
 if (!root) throw new Error('index.html has no #root');
+showStyleNonce();
+countHeldPresses();
 startTheme();
 const store = createStore();
 const router = createRouter(store.dispatch);

@@ -1,13 +1,15 @@
-import { Body, Controller, Delete, Get, HttpCode, Inject, Post, Req, UseGuards } from '@nestjs/common';
+import { Body, Controller, Delete, Get, HttpCode, Inject, Post, Req, Res, UseGuards } from '@nestjs/common';
 import { ThrottlerGuard } from '@nestjs/throttler';
-import type { Request } from 'express';
+import type { Request, Response } from 'express';
 import { promisify } from 'node:util';
 import { SignInDto, type PersonView, type SessionView } from '@vendu/contract';
 import type { Configuration } from '../configuration.js';
 import { CONFIGURATION } from '../configuration.token.js';
 import { DEMO_ACCOUNTS } from '../people/demo-accounts.js';
+import { ProblemError } from '../problem/problem-error.js';
 import { PeopleService } from '../people/people.service.js';
 import type { PersonModel } from '../people/person.model.js';
+import { Guesses } from './guesses.js';
 import { LiveStreams } from './live-streams.js';
 import { VisitorsToo } from './access.js';
 import { deviceWords } from './device-words.js';
@@ -20,6 +22,7 @@ export class SessionController {
     private readonly service: SessionService,
     private readonly people: PeopleService,
     private readonly streams: LiveStreams,
+    private readonly guesses: Guesses,
     @Inject(CONFIGURATION) private readonly configuration: Configuration,
   ) {}
 
@@ -32,8 +35,13 @@ export class SessionController {
   @Post()
   @UseGuards(ThrottlerGuard)
   @HttpCode(200)
-  async signIn(@Body() credentials: SignInDto, @Req() request: Request): Promise<SessionView> {
-    const person = await this.service.personFor(credentials);
+  async signIn(
+    @Body() credentials: SignInDto,
+    @Req() request: Request,
+    @Res({ passthrough: true }) response: Response,
+  ): Promise<SessionView> {
+    const person = await this.admitted(credentials, request);
+    response.cookie(...this.guesses.known(credentials.email, request));
     // A new id at sign-in, so that a session planted before it is worth nothing.
     await promisify(request.session.regenerate.bind(request.session))();
     request.session.personId = person.id;
@@ -48,6 +56,17 @@ export class SessionController {
     await promisify(request.session.destroy.bind(request.session))();
     this.streams.endOf(sessionID);
     return this.view(null);
+  }
+
+  private async admitted(credentials: SignInDto, request: Request): Promise<PersonModel> {
+    const takeBack = this.guesses.begin(credentials.email, request);
+    try {
+      return await this.service.personFor(credentials);
+    } catch (error) {
+      // A database that is away has looked at no password.
+      if (!(error instanceof ProblemError && error.kind === 'wrong-sign-in')) takeBack();
+      throw error;
+    }
   }
 
   private view(person: PersonModel | null): SessionView {

@@ -6,6 +6,7 @@ import { CONFIGURATION } from '../configuration.token.js';
 import { PeopleModule } from '../people/people.module.js';
 import { TokenAccess } from '../tokens/token-access.js';
 import { AccessGuard } from './access.js';
+import { Guesses } from './guesses.js';
 import { LiveStreams } from './live-streams.js';
 import { SessionController } from './session.controller.js';
 import { SessionsController } from './sessions.controller.js';
@@ -21,6 +22,12 @@ import { SessionService } from './session.service.js';
   ],
   controllers: [SessionController, SessionsController],
   exports: [LiveStreams],
-  providers: [SessionService, TokenAccess, LiveStreams, { provide: APP_GUARD, useClass: AccessGuard }],
+  providers: [
+    SessionService,
+    TokenAccess,
+    LiveStreams,
+    Guesses,
+    { provide: APP_GUARD, useClass: AccessGuard },
+  ],
 })
 export class SessionModule {}

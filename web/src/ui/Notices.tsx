@@ -1,4 +1,5 @@
 import { Toaster } from 'sonner';
+import 'sonner/dist/styles.css';
 
 /** Where a thing done is said, with the way to take it back. */
 export function Notices() {

@@ -1,5 +1,6 @@
 import { Check, ChevronDown } from 'lucide-react';
 import { Select } from 'radix-ui';
+import { styleNonce } from '../device/styleNonce';
 import { Field } from './Field';
 
 interface PickOption {
@@ -42,7 +43,7 @@ export function Pick({ label, value, options, onChange, className }: PickProps) 
               collisionPadding={12}
               className="z-60 max-h-[min(24rem,var(--radix-select-content-available-height))] max-w-[min(28rem,calc(100vw-1.5rem))] min-w-(--radix-select-trigger-width) overflow-hidden border border-ink bg-raised"
             >
-              <Select.Viewport>
+              <Select.Viewport nonce={styleNonce()}>
                 {options.map(({ value: each, name, detail }) => (
                   <Select.Item
                     key={each}
