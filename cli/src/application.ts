@@ -1,6 +1,7 @@
-import { chmodSync, createWriteStream, type WriteStream } from 'node:fs';
-import { join } from 'node:path';
+import { chmodSync, existsSync } from 'node:fs';
+import { basename, dirname, join } from 'node:path';
 import { execa, type ResultPromise } from 'execa';
+import { createStream, type RotatingFileStream } from 'rotating-file-stream';
 import { setTimeout as sleep } from 'node:timers/promises';
 import type { Database } from './database.js';
 import { ROOT, type ProfilePaths } from './paths.js';
@@ -16,6 +17,8 @@ export interface ApplicationSettings {
   opensToPhones?: boolean;
   /** Whether the server also serves the built web application. */
   servesWeb: boolean;
+  /** Where copies of its database go. */
+  backups?: string;
   extraEnv?: Record<string, string>;
 }
 
@@ -34,6 +37,7 @@ export function environmentOf(settings: ApplicationSettings): Record<string, str
     ...(settings.isDemo ? { VENDU_DEMO: '1' } : {}),
     ...(settings.opensToPhones ? { VENDU_PHONES: '1' } : {}),
     ...(settings.servesWeb ? { VENDU_WEB_ROOT: join(ROOT, 'web', 'dist') } : {}),
+    ...(settings.backups === undefined ? {} : { VENDU_BACKUPS: settings.backups }),
     ...settings.extraEnv,
   };
 }
@@ -100,11 +104,10 @@ export async function startServer(settings: ApplicationSettings, paths: ProfileP
   throw new Trouble(`The server did not start; its log is ${paths.serverLog}.`);
 }
 
-/** A log names who did what: it is for its owner only, one of an older version too. */
-function ownLog(file: string): WriteStream {
-  const log = createWriteStream(file, { flags: 'a', mode: 0o600 });
-  log.once('open', () => chmodSync(file, 0o600));
-  return log;
+/** A log names who did what: it is for its owner only, one of an older version too. Of it ten megabytes stay, and five before. */
+function ownLog(file: string): RotatingFileStream {
+  if (existsSync(file)) chmodSync(file, 0o600);
+  return createStream(basename(file), { path: dirname(file), size: '10M', rotate: 5, mode: 0o600 });
 }
 
 async function isHealthy(port: number): Promise<boolean> {

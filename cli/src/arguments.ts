@@ -23,7 +23,18 @@ const MEASURES = [
 ] as const;
 export type Measure = (typeof MEASURES)[number];
 
-const TRUST_PARTS = ['doors', 'races', 'fuzz', 'feed', 'migrations', 'carry', 'phones', 'dial-in'] as const;
+const TRUST_PARTS = [
+  'doors',
+  'races',
+  'fuzz',
+  'feed',
+  'migrations',
+  'carry',
+  'phones',
+  'faults',
+  'load',
+  'dial-in',
+] as const;
 export type TrustPart = (typeof TRUST_PARTS)[number];
 
 const MUTATED = [

@@ -9,3 +9,12 @@ export interface Database {
   /** Ends it without warning, as a power cut would. */
   kill: () => Promise<void>;
 }
+
+/** One that this process started. */
+export interface StartedDatabase extends Database {
+  /** Resolves once it ended, by whatever. */
+  ended: () => Promise<void>;
+  /** Holds it still where it is, as a machine that is swapping or a disk that hangs does. */
+  freeze: () => void;
+  thaw: () => void;
+}

@@ -3,7 +3,7 @@ import { userInfo } from 'node:os';
 import { delimiter, join } from 'node:path';
 import { execa, type ResultPromise } from 'execa';
 import { setTimeout as sleep } from 'node:timers/promises';
-import type { Database } from './database.js';
+import type { Database, StartedDatabase } from './database.js';
 import { closeDoors } from './databaseAccounts.js';
 import type { ProfilePaths } from './paths.js';
 import { Trouble } from './report.js';
@@ -24,7 +24,7 @@ const NEUTRAL_FOLDER = '/';
  * Starts the profile's MariaDB, making its data folder first when there is none. What a killed server
  * left behind (socket, even the process itself) is cleared away, and accounts that nobody needs are dropped.
  */
-export async function startDatabase(paths: ProfilePaths, secrets: Secrets): Promise<Database> {
+export async function startDatabase(paths: ProfilePaths, secrets: Secrets): Promise<StartedDatabase> {
   await stopLeftover(paths);
   await moveIn(paths);
   await initialise(paths);
@@ -50,10 +50,15 @@ export async function startDatabase(paths: ProfilePaths, secrets: Secrets): Prom
     password: secrets.databasePassword,
     rootPassword: secrets.databaseRootPassword,
     stop: () => stopServer(server),
+    ended: async () => {
+      await server;
+    },
     kill: async () => {
       server.kill('SIGKILL');
       await server;
     },
+    freeze: () => void server.kill('SIGSTOP'),
+    thaw: () => void server.kill('SIGCONT'),
   };
 }
 

@@ -27,6 +27,8 @@ export interface ProfilePaths {
   serverLog: string;
   /** Copies of the database, made before an upgrade changes it. */
   dumps: string;
+  /** Copies that somebody asked for. */
+  backups: string;
   secrets: string;
   running: string;
 }
@@ -45,6 +47,7 @@ export function profilePaths(profile: Profile, root = ROOT): ProfilePaths {
     databaseLog: join(databaseFolder, 'mariadb.log'),
     serverLog: join(folder, 'server.log'),
     dumps: join(folder, 'dumps'),
+    backups: join(folder, 'backups'),
     secrets: join(folder, 'secrets.json'),
     running: join(folder, 'running.json'),
   };

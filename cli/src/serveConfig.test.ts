@@ -15,7 +15,13 @@ const reading = (text: string) => () => {
 describe('the configuration of a lab', () => {
   it('says how it is reached, as far as it is not as usual', () => {
     expect(reading('{}')()).toEqual({});
-    const whole = { port: 4700, listen: '0.0.0.0', proxies: ['10.0.0.2', '10.1.0.0/16'] };
+    const whole = {
+      port: 4700,
+      listen: '0.0.0.0',
+      proxies: ['10.0.0.2', '10.1.0.0/16'],
+      backups: '/srv/copies',
+      tracesKeptDays: 365,
+    };
     expect(reading(JSON.stringify(whole))()).toEqual(whole);
   });
 
@@ -25,6 +31,8 @@ describe('the configuration of a lab', () => {
     ['{"proxies": "10.0.0.2"}', /proxies must be a list/],
     ['{"listen": 0}', /listen must be "127\.0\.0\.1" or/],
     ['{"prot": 4600}', /no “prot”; there are port, listen, proxies/],
+    ['{"tracesKeptDays": 30}', /tracesKeptDays must be a whole number of days, 90 or more/],
+    ['{"backups": ""}', /backups must be a folder/],
     ['[]', /has to hold an object/],
     ['{"port": 4600', /is no JSON/],
   ])('of %s is refused, with what is wrong in it', (text, message) => {

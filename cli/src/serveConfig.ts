@@ -10,6 +10,10 @@ export interface ServeConfig {
   listen?: (typeof LISTENS)[number];
   /** Addresses or subnets of proxies that are believed. */
   proxies?: readonly string[];
+  /** Folder of the copies that somebody looks after, where it is another than the usual one. */
+  backups?: string;
+  /** After so many days a brew's curve goes. */
+  tracesKeptDays?: number;
 }
 
 const KINDS: Record<keyof ServeConfig, { words: string; is: (value: unknown) => boolean }> = {
@@ -24,6 +28,11 @@ const KINDS: Record<keyof ServeConfig, { words: string; is: (value: unknown) => 
   proxies: {
     words: 'a list of addresses or subnets, as ["10.0.0.2"]',
     is: (value) => Array.isArray(value) && value.every((each) => typeof each === 'string'),
+  },
+  backups: { words: 'a folder, as "/srv/copies"', is: (value) => typeof value === 'string' && value !== '' },
+  tracesKeptDays: {
+    words: 'a whole number of days, 90 or more',
+    is: (value) => Number.isInteger(value) && Number(value) >= 90,
   },
 };
 

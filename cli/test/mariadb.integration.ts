@@ -7,6 +7,7 @@ import { setTimeout as sleep } from 'node:timers/promises';
 import { afterAll, afterEach, describe, expect, it } from 'vitest';
 import { ensureSchema, recreateSchema } from '../src/databaseAccounts.js';
 import type { Database } from '../src/database.js';
+import { keepDatabase } from '../src/keepDatabase.js';
 import { startDatabase, stopLeftover } from '../src/mariadb.js';
 import { profilePaths } from '../src/paths.js';
 import { systemUser } from '../src/systemUser.js';
@@ -194,5 +195,26 @@ describe('a database whose passwords are lost', () => {
     const others = { ...secrets, databaseRootPassword: 'x1', databasePassword: 'x2' };
     await expect(startDatabase(paths, others)).rejects.toThrow(/access denied/i);
     expect(await stopLeftover(paths)).toBe(false);
+  });
+});
+
+describe('a database that is kept', () => {
+  it('is there again after it ended by itself, with what was in it, and is not once it is stopped', async () => {
+    const kept = await keepDatabase(paths, secrets, { restMs: 50 });
+    database = kept;
+    await recreateSchema(kept, 'kept');
+    await asApplication(kept, 'CREATE TABLE kept.cups (n INT)');
+    await asApplication(kept, 'INSERT INTO kept.cups VALUES (7)');
+    const before = databasePid();
+    process.kill(before, 'SIGKILL');
+    await expect
+      .poll(() => asApplication<{ n: number }>(kept, 'SELECT n FROM kept.cups').catch(() => []))
+      .toMatchObject([{ n: 7 }]);
+    const again = databasePid();
+    expect(again).not.toBe(before);
+    await kept.stop();
+    await sleep(300);
+    expect(readdirSync('/proc')).not.toContain(String(again));
+    await expect(asApplication(kept, 'SELECT 1')).rejects.toThrow();
   });
 });

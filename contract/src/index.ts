@@ -29,6 +29,7 @@ export * from './today/today.js';
 export * from './handover/handover.js';
 export * from './calendar/calendar.js';
 export * from './reports/reports.js';
+export * from './operations/operations.js';
 export * from './people/people.js';
 export * from './tasters/referenceCups.js';
 export * from './tokens/tokens.js';

@@ -35,6 +35,7 @@ import { TodayModule } from './today/today.module.js';
 import { WatchModule } from './watch/watch.module.js';
 import { WritingModule } from './writing/writing.module.js';
 import { SessionModule } from './session/session.module.js';
+import { OperationsModule } from './operations/operations.module.js';
 import { MODELS } from './models.js';
 
 @Module({})
@@ -94,6 +95,7 @@ export class AppModule {
         LabImportModule,
         PaperModule,
         CareModule,
+        OperationsModule,
       ],
     };
   }

@@ -55,6 +55,14 @@ describe('the configuration', () => {
     }
   });
 
+  it('lets curves go after a season at the soonest, and keeps them for good where nothing is said', () => {
+    const kept = (days?: string) =>
+      readConfiguration({ ...SMALLEST, VENDU_TRACES_KEPT_DAYS: days }).tracesKeptDays;
+    expect([kept(), kept('90'), kept('730')]).toEqual([null, 90, 730]);
+    expect(() => kept('89')).toThrow('VENDU_TRACES_KEPT_DAYS must be 90 or more');
+    expect(() => kept('a year')).toThrow('VENDU_TRACES_KEPT_DAYS must be a whole number');
+  });
+
   it('refuses a port that is no number instead of guessing', () => {
     expect(() => readConfiguration({ ...SMALLEST, VENDU_PORT: '46OO' })).toThrow(
       'VENDU_PORT must be a whole number',

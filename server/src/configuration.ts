@@ -1,4 +1,5 @@
 import { BlockList, isIP } from 'node:net';
+import type { Patience } from './database/connection.js';
 
 /** Settings read from the environment, once, checked. Names and defaults stand here and nowhere else. */
 export interface Configuration {
@@ -18,12 +19,18 @@ export interface Configuration {
     user: string;
     password: string;
   };
+  /** How long the database is waited for; as usual where left out. */
+  patience?: Patience;
   sessionSecret: string;
   /** Demo mode offers the invented accounts on the sign-in page. */
   isDemo: boolean;
   /** Folder of the built web application; `null` when something else serves it. */
   webRoot: string | null;
   logLevel: string;
+  /** Where copies of the database usually go; `null` where that is nobody's business here. */
+  backupsFolder: string | null;
+  /** After so many days a brew's curve goes; `null` keeps them for good. */
+  tracesKeptDays: number | null;
   /** Sign-in attempts that one address may make in a minute. */
   signInsPerMinute: number;
 }
@@ -53,6 +60,8 @@ export function readConfiguration(environment: Environment): Configuration {
     isDemo: environment['VENDU_DEMO'] === '1',
     webRoot: environment['VENDU_WEB_ROOT'] ?? null,
     logLevel: environment['VENDU_LOG_LEVEL'] ?? 'info',
+    backupsFolder: environment['VENDU_BACKUPS'] ?? null,
+    tracesKeptDays: tracesKept(environment),
     signInsPerMinute: wholeNumber(environment, 'VENDU_SIGN_INS_PER_MINUTE', 20),
   };
 }
@@ -86,6 +95,18 @@ function reachOf(environment: Environment): Pick<Configuration, 'listenOn' | 'pr
     );
   }
   return { listenOn, proxies };
+}
+
+/** A lot is dialled in and watched by its curves for a season; none may go sooner. */
+const FEWEST_DAYS_KEPT = 90;
+
+function tracesKept(environment: Environment): number | null {
+  if (environment['VENDU_TRACES_KEPT_DAYS'] === undefined) return null;
+  const days = wholeNumber(environment, 'VENDU_TRACES_KEPT_DAYS');
+  if (days < FEWEST_DAYS_KEPT) {
+    throw new NotConfigured(`VENDU_TRACES_KEPT_DAYS must be ${FEWEST_DAYS_KEPT} or more, got ${days}`);
+  }
+  return days;
 }
 
 function isNetwork(words: string): boolean {

@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { NewTokenView } from '@vendu/contract';
 import { DEMO_ACCOUNTS } from '../src/people/demo-accounts.js';
-import { startTestApplication, type TestApplication } from './support/application.js';
+import { sessionCookieIn, startTestApplication, type TestApplication } from './support/application.js';
 
 // Every operation of the API by everybody who may knock, made from the document, which is made from the code. What is
 // asked for is of no sense on purpose: whoever is let in is told that it is not there or not right, never that he may not.
@@ -52,7 +52,7 @@ async function cookieOf(role: 'barista' | 'lead'): Promise<string> {
     headers: { 'content-type': 'application/json' },
     body: JSON.stringify({ email: account.email, password: account.password }),
   });
-  return (answer.headers.get('set-cookie') ?? '').split(';')[0]!;
+  return sessionCookieIn(answer.headers.getSetCookie());
 }
 
 /** What the table says. */

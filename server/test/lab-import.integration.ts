@@ -189,7 +189,7 @@ describe('into a lab that lives', () => {
     const before = await dataIn(await exported(app.lead));
     const { taken, counts, remarks } = await take(await elsewhere());
     expect(countOf({ counts } as ImportReport, 'grinders')).toMatchObject({ fresh: 0 });
-    expect(countOf({ counts } as ImportReport, 'people')).toMatchObject({ fresh: 1, same: 2 });
+    expect(countOf({ counts } as ImportReport, 'people')).toMatchObject({ fresh: 1, same: 4 });
     expect(remarks.some((remark) => remark.includes('public address'))).toBe(true);
     const { lots } = (await app.barista.get('/api/lots?search=Umuseke').expect(200)).body as {
       lots: { id: number; brewCount: number; stage: string }[];

@@ -27,7 +27,7 @@ import {
 let app: TestApplication;
 const webRoot = mkdtempSync(join(tmpdir(), 'vendu-web-'));
 mkdirSync(join(webRoot, 'assets'));
-writeFileSync(join(webRoot, 'index.html'), '<title>Vendu</title>');
+writeFileSync(join(webRoot, 'index.html'), '<meta name="style-nonce" content="" /><title>Vendu</title>');
 writeFileSync(join(webRoot, 'assets/app.js'), 'export {};');
 beforeAll(async () => {
   app = await startTestApplication({ webRoot });
@@ -37,6 +37,22 @@ afterAll(async () => {
   rmSync(webRoot, { recursive: true });
 });
 const problemOf = (response: { body: unknown }) => response.body as Problem;
+
+describe('the page', () => {
+  it('says the word that its policy asks added styles for, another one each time, and allows nothing else', async () => {
+    const wordOf = async () => {
+      const { text, headers } = await app.visitor.get('/lots/3').expect(200);
+      const word = /name="style-nonce" content="([^"]+)"/.exec(text)?.[1] ?? '';
+      const policy = String(headers['content-security-policy']);
+      expect(policy).toContain(`style-src 'self' 'nonce-${word}'`);
+      expect(policy).not.toContain('unsafe');
+      return word;
+    };
+    const words = [await wordOf(), await wordOf()];
+    expect(words[0]).not.toBe(words[1]);
+    expect(words[0]!.length).toBeGreaterThan(20);
+  });
+});
 
 describe('the same request sent again', () => {
   it('is stored once and answered as before, however often it comes', async () => {

@@ -1,4 +1,4 @@
-import { basename, join } from 'node:path';
+import { basename } from 'node:path';
 import { rotate, type BackupNote } from '../backup/backupFile.js';
 import { makeBackup } from '../backup/makeBackup.js';
 import { restoreBackup } from '../backup/restoreBackup.js';
@@ -26,7 +26,7 @@ export async function backup({
   keep: number;
 }): Promise<void> {
   const paths = profilePaths(isDemo ? 'demo' : 'lab');
-  const into = folder === null ? backupsOf(paths) : asTyped(folder);
+  const into = folder === null ? paths.backups : asTyped(folder);
   await ensureDebianPackages([MARIADB]);
   const database = await databaseOf(paths);
   const { file, note } = await makeBackup({ database, schema: SCHEMA, folder: into });
@@ -48,14 +48,12 @@ export async function restore({ isDemo, file }: { isDemo: boolean; file: string 
     database,
     schema: SCHEMA,
     file: asTyped(file),
-    folder: backupsOf(paths),
+    folder: paths.backups,
   });
   console.log(`${basename(file)} is in its place: every table has the rows and cells that it was made with.`);
   if (before) console.log(`What was there before is kept: ${before.file}`);
   console.log(`./vendu ${isDemo ? 'demo' : 'serve'} brings it up to date, if it is older, and serves it.`);
 }
-
-const backupsOf = ({ folder }: ProfilePaths) => join(folder, 'backups');
 
 function databaseOf(paths: ProfilePaths): Promise<Database> {
   const isRunning = findRunning(paths) !== null;

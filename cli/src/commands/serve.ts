@@ -5,7 +5,8 @@ import { build } from '../build.js';
 import { atEnd } from '../cleanup.js';
 import { ensureDebianPackages, MARIADB } from '../debian.js';
 import { ensureSchema } from '../databaseAccounts.js';
-import { removeProfile, startDatabase } from '../mariadb.js';
+import { keepDatabase } from '../keepDatabase.js';
+import { removeProfile } from '../mariadb.js';
 import { asTyped, profilePaths } from '../paths.js';
 import { step, Trouble } from '../report.js';
 import { claim, endOrphanedServer, endRunning, findRunning, forgetRunning, noteRunning } from '../running.js';
@@ -35,7 +36,7 @@ export function serve({
     port: port ?? said.port ?? DEFAULT_PORT,
     reset: false,
     isDemo: false,
-    reach: { listen: said.listen, proxies: said.proxies },
+    said,
   });
 }
 
@@ -44,8 +45,8 @@ async function runLab({
   opensToPhones,
   reset,
   isDemo,
-  reach = {},
-}: Asked & { reset: boolean; isDemo: boolean; reach?: Omit<ServeConfig, 'port'> }): Promise<void> {
+  said = {},
+}: Asked & { reset: boolean; isDemo: boolean; said?: Omit<ServeConfig, 'port'> }): Promise<void> {
   const paths = profilePaths(isDemo ? 'demo' : 'lab');
   const url = `http://127.0.0.1:${port}`;
   const running = findRunning(paths);
@@ -68,7 +69,7 @@ async function runLab({
   await ensureDebianPackages([MARIADB]);
   const secrets = ensureSecrets(paths.secrets);
   await build();
-  const database = await step('starting MariaDB', () => startDatabase(paths, secrets));
+  const database = await step('starting MariaDB', () => keepDatabase(paths, secrets));
   atEnd(database.stop);
   await ensureSchema(database, 'vendu');
   const settings: ApplicationSettings = {
@@ -79,9 +80,11 @@ async function runLab({
     isDemo,
     opensToPhones,
     servesWeb: true,
+    backups: said.backups ?? paths.backups,
     extraEnv: {
-      ...(reach.listen === undefined ? {} : { VENDU_LISTEN: reach.listen }),
-      ...(reach.proxies === undefined ? {} : { VENDU_PROXIES: reach.proxies.join(',') }),
+      ...(said.listen === undefined ? {} : { VENDU_LISTEN: said.listen }),
+      ...(said.proxies === undefined ? {} : { VENDU_PROXIES: said.proxies.join(',') }),
+      ...(said.tracesKeptDays === undefined ? {} : { VENDU_TRACES_KEPT_DAYS: String(said.tracesKeptDays) }),
     },
   };
   await prepareDatabase(settings, paths);

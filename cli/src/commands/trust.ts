@@ -4,6 +4,7 @@ import getPort, { portNumbers } from 'get-port';
 import { prepareDatabase, startServer, type ApplicationSettings, type Server } from '../application.js';
 import type { TrustPart } from '../arguments.js';
 import { build } from '../build.js';
+import type { StartedDatabase } from '../database.js';
 import { atEnd } from '../cleanup.js';
 import { recreateSchema } from '../databaseAccounts.js';
 import { CHROMIUM, ensureDebianPackages, MARIADB } from '../debian.js';
@@ -13,23 +14,30 @@ import { step } from '../report.js';
 import { ensureSecrets } from '../secrets.js';
 import { bringIn, takeOut, type Carried } from '../trust/carry.js';
 import { floodFeed } from '../trust/feedFlood.js';
+import { frozen, locked } from '../trust/faults.js';
 import { fuzz } from '../trust/fuzz.js';
 import { grow } from '../trust/grow.js';
 import { enterLab, type Lab } from '../trust/lab.js';
+import { load } from '../trust/load.js';
 import { migrationKills } from '../trust/migrationKills.js';
 import { tryAsOtherUser } from '../trust/otherUser.js';
 import { phonesAnswer } from '../trust/phones.js';
 import { runRaces } from '../trust/races.js';
 
 const PAIRS = 100;
-const FUZZED = 8500;
+const FUZZED = 20_000;
 const FUZZ_SEED = 21;
 const STARTS_AT_ONCE = 10;
 const PHONES = 24;
 const TABLES = 5;
+const FROZEN_MS = 30_000;
+const LOCKED = { table: 'lots', forMs: 20_000, people: 24 };
+/** Longer than the application waits for a connection and an answer nobody may wait. */
+const LONGEST_ANSWER_MS = 25_000;
 const FLOOD = { listeners: 12, posts: 60 };
 
 interface Ground {
+  database: StartedDatabase;
   settings: ApplicationSettings;
   paths: ProfilePaths;
   server: Server;
@@ -64,7 +72,7 @@ async function makeGround(): Promise<Ground> {
   await prepareDatabase(settings, paths);
   const server = await startServer(settings, paths);
   atEnd(server.stop);
-  return { settings, paths, server, lab: await enterLab(`http://127.0.0.1:${settings.port}`) };
+  return { database, settings, paths, server, lab: await enterLab(`http://127.0.0.1:${settings.port}`) };
 }
 
 /** Each attack prints its counts and answers whether all held. */
@@ -131,6 +139,53 @@ const PARTS: Record<TrustPart, (ground: Ground) => Promise<boolean>> = {
     for (const fault of report.faults.slice(0, 10)) console.log(`    ${fault}`);
     return report.faults.length + report.wrongPlaces === 0 && report.p95Ms < 200;
   },
+  faults: async ({ lab, database, settings: { databaseName } }) => {
+    const still = await step(`the database held still for ${FROZEN_MS / 1000} s`, () =>
+      frozen(lab, database, FROZEN_MS),
+    );
+    console.log(
+      `  ${still.answers} answers, ${still.failed} with 500 or none, the longest after ${still.longestMs} ms; ` +
+        `said to be dead ${still.saidDead} times, ready while it was not ${still.saidReady}, told within ${still.readinessMs} ms; ` +
+        `well again after ${still.recoveredMs} ms; ${still.lotsWrong} of ${still.lots} lots not there once`,
+    );
+    const lock = await step(
+      `a table locked for ${LOCKED.forMs / 1000} s, ${LOCKED.people} people asking for it`,
+      () => locked(lab, database, { schema: databaseName, ...LOCKED }),
+    );
+    console.log(
+      `  who needs it: ${lock.waited.answers} answers, ${lock.waited.failed} with 500 or none, the longest after ${lock.waited.longestMs} ms; ` +
+        `others: ${lock.others.answers}, ${lock.others.failed}, ${lock.others.longestMs} ms; afterwards ${lock.afterwards}`,
+    );
+    return (
+      still.failed +
+        still.saidDead +
+        still.saidReady +
+        still.lotsWrong +
+        lock.waited.failed +
+        lock.others.failed ===
+        0 &&
+      still.longestMs < LONGEST_ANSWER_MS &&
+      lock.afterwards === 200
+    );
+  },
+  load: async ({ settings, server, lab }) => {
+    const grown = await step('ten thousand lots', () => grow(settings, LARGE));
+    console.log(`  ${grown.lots} lots, ${grown.brews} brews, ${grown.readings} readings`);
+    const report = await step(`a day’s work of fifty people, for ${LOADED_MS / 1000} s`, () =>
+      load(lab, { forMs: LOADED_MS, serverPid: server.pid, lots: grown.lots }),
+    );
+    const { memoryMb } = report;
+    for (const { kind, count, medianMs, p95Ms } of report.kinds) {
+      console.log(`  ${kind}: ${count}, half within ${medianMs} ms, 95 of 100 within ${p95Ms} ms`);
+    }
+    console.log(
+      `  ${report.people} people, ${report.seconds} s: ${report.requests} requests, ${report.failed.length} failed, ${report.refused.length} refused; ` +
+        `95 of 100 within ${report.p95Ms} ms; ${report.statementsPerRequest.toFixed(1)} statements a request; ` +
+        `memory ${memoryMb.before} MB before, ${memoryMb.most} MB at most, ${memoryMb.after} MB after`,
+    );
+    for (const fault of [...report.failed, ...report.refused].slice(0, 10)) console.log(`    ${fault}`);
+    return report.failed.length + report.refused.length === 0 && report.p95Ms < MOST_P95_MS;
+  },
   'dial-in': async ({ lab }) => {
     await ensureDebianPackages([CHROMIUM]);
     const done = await step('lots dialled in by the pages, of two truths', () =>
@@ -171,6 +226,11 @@ const PARTS: Record<TrustPart, (ground: Ground) => Promise<boolean>> = {
     );
   },
 };
+
+/** Ten thousand lots and a hundred thousand brews, without their curves; and fifty people at them. */
+const LARGE = { copies: 714, brewsEach: 3, withTraces: false };
+const LOADED_MS = 300_000;
+const MOST_P95_MS = 200;
 
 /** A thousand lots with twenty thousand brews, and what an export of them may take. */
 const GROWN = { copies: 71, brewsEach: 6 };

@@ -6,6 +6,7 @@ import { startDatabase } from '../mariadb.js';
 import type { ProfilePaths } from '../paths.js';
 import { Trouble } from '../report.js';
 import type { Secrets } from '../secrets.js';
+import { sessionCookie } from '../sessionCookie.js';
 import { enterLab } from '../trust/lab.js';
 import { Desk, type DeskReport } from './desk.js';
 import { ask, brewUntil, MARKS, type DeviceBrew, type Ground } from './device.js';
@@ -103,7 +104,7 @@ async function signIn(port: number, account: KillTest['account']): Promise<Groun
     headers: { 'content-type': 'application/json' },
     body: JSON.stringify(account),
   });
-  const cookie = (response.headers.get('set-cookie') ?? '').split(';')[0] ?? '';
+  const cookie = sessionCookie(response);
   const lot = (await ask({ url, cookie }, 'POST', 'lots', {
     name: 'Kill test',
     country: 'UG',

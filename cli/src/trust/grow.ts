@@ -5,26 +5,45 @@ import type { ApplicationSettings } from '../application.js';
 const LOTS_APART = 100_000;
 const BREWS_APART = 1_000;
 
+/** Each copy of a lot is of another day before, or thousands of cups would stand on one table. */
+function earlier(...columns: readonly string[]): Record<string, string> {
+  return Object.fromEntries(columns.map((column) => [column, `t.${column} - INTERVAL lots.seq DAY`]));
+}
+
 /** Of each table copied: which columns move with the lot, and what is told anew since there may be one of it only. */
 const COPIED: Readonly<
   Record<string, { moved: readonly string[]; anew?: Readonly<Record<string, string>> }>
 > = {
-  lots: { moved: ['id'], anew: { name: "CONCAT(t.name, ' ', lots.seq)", public_slug: 'NULL' } },
-  roast_batches: { moved: ['id', 'lot_id'] },
+  lots: {
+    moved: ['id'],
+    anew: {
+      name: "CONCAT(t.name, ' ', lots.seq)",
+      public_slug: 'NULL',
+      ...earlier('created_at', 'launch_on'),
+    },
+  },
+  roast_batches: { moved: ['id', 'lot_id'], anew: earlier('roasted_on') },
   recipes: { moved: ['id', 'lot_id'], anew: { slug: 'NULL' } },
   recipe_versions: { moved: ['id', 'recipe_id'] },
 };
 const COPIED_WITH_BREWS: typeof COPIED = {
-  brews: { moved: ['lot_id', 'recipe_version_id', 'roast_batch_id'], anew: { client_key: 'UUID()' } },
-  readings: { moved: [] },
-  tastings: { moved: [] },
+  brews: {
+    moved: ['lot_id', 'recipe_version_id', 'roast_batch_id'],
+    anew: { client_key: 'UUID()', ...earlier('started_at', 'created_at') },
+  },
+  readings: { moved: [], anew: earlier('created_at') },
+  tastings: { moved: [], anew: earlier('created_at') },
   traces: { moved: [] },
 };
 
 /** Copies every lot of a lab with all that is of it, and its brews several times over. */
 export async function grow(
   { database, databaseName }: Pick<ApplicationSettings, 'database' | 'databaseName'>,
-  { copies, brewsEach }: { copies: number; brewsEach: number },
+  {
+    copies,
+    brewsEach,
+    withTraces = true,
+  }: { copies: number; brewsEach: number; /** Curves are most of it. */ withTraces?: boolean },
 ): Promise<{ lots: number; brews: number; readings: number }> {
   const connection = await createConnection({
     socketPath: database.socket,
@@ -42,6 +61,7 @@ export async function grow(
     }
     const brewId = (column: string) => `t.${column} + lots.seq * ${LOTS_APART} + brews.seq * ${BREWS_APART}`;
     for (const [table, { moved, anew = {} }] of Object.entries(COPIED_WITH_BREWS)) {
+      if (table === 'traces' && !withTraces) continue;
       const told = Object.fromEntries(
         moved.map((column) => [column, `t.${column} + lots.seq * ${LOTS_APART}`]),
       );

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { marksOf } from '../killTest/device.js';
 import { Trouble } from '../report.js';
+import { sessionCookie } from '../sessionCookie.js';
 
 /** What a request was answered: its status, and its body where that is JSON. `0` where nothing answered. */
 export interface Answer {
@@ -68,7 +69,7 @@ export async function enterLab(url: string): Promise<Lab> {
       body: JSON.stringify({ email, password }),
     });
     if (!response.ok) throw new Trouble(`${email} could not sign in: ${response.status}`);
-    return visitor(url, (response.headers.get('set-cookie') ?? '').split(';')[0]);
+    return visitor(url, sessionCookie(response));
   };
   return {
     url,

@@ -8,5 +8,6 @@ import { CareService } from './care.service.js';
 @Module({
   imports: [PublicationsModule, RecipesModule, RunningBrewsModule, WatchModule],
   providers: [CareService],
+  exports: [CareService],
 })
 export class CareModule {}

@@ -2,6 +2,8 @@ import { ConnectionError } from 'sequelize';
 
 /** Somebody else holds what was asked for: a deadlock (1213), or a lock waited for too long (1205). */
 const BUSY: readonly number[] = [1205, 1213];
+/** It took longer than anybody waits for. */
+const TOO_LONG: readonly number[] = [1969];
 /** A value that its column cannot hold: out of range, no such word, no such character, no such date, too long. */
 const UNSTORABLE: readonly number[] = [1264, 1265, 1366, 1292, 1406, 3140];
 /** The server ends or was ended in the middle. */
@@ -17,6 +19,8 @@ interface DriverError {
 }
 
 export const isBusy = (error: unknown) => BUSY.includes(driverErrorOf(error).errno ?? 0);
+
+export const isTooLong = (error: unknown) => TOO_LONG.includes(driverErrorOf(error).errno ?? 0);
 
 export const isUnstorable = (error: unknown) => UNSTORABLE.includes(driverErrorOf(error).errno ?? 0);
 

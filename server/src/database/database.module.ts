@@ -1,7 +1,8 @@
 import { Global, Inject, Module, type DynamicModule, type OnApplicationShutdown } from '@nestjs/common';
 import { Sequelize, type ModelCtor } from 'sequelize-typescript';
 import type { Configuration } from '../configuration.js';
-import { connect } from './connection.js';
+import { connect, PATIENCE } from './connection.js';
+import { Statements } from './statements.js';
 
 /** Provides the one `Sequelize` of the application; models are bound to it when it is made. */
 @Global()
@@ -12,8 +13,16 @@ export class DatabaseModule implements OnApplicationShutdown {
   static on(configuration: Configuration, models: ModelCtor[]): DynamicModule {
     return {
       module: DatabaseModule,
-      providers: [{ provide: Sequelize, useFactory: () => connect(configuration, models) }],
-      exports: [Sequelize],
+      providers: [
+        Statements,
+        {
+          provide: Sequelize,
+          inject: [Statements],
+          useFactory: (statements: Statements) =>
+            connect(configuration, models, { statements, patience: configuration.patience ?? PATIENCE }),
+        },
+      ],
+      exports: [Sequelize, Statements],
     };
   }
 

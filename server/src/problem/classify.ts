@@ -1,7 +1,7 @@
 import { HttpException } from '@nestjs/common';
 import { ForeignKeyConstraintError, OptimisticLockError, UniqueConstraintError } from 'sequelize';
 import type { ProblemKind } from '@vendu/contract';
-import { isBusy, isGone, isUnstorable } from '../database/database-faults.js';
+import { isBusy, isGone, isTooLong, isUnstorable } from '../database/database-faults.js';
 import { ProblemError } from './problem-error.js';
 
 /** Status and title of each kind of problem: the one place where the application meets HTTP errors. */
@@ -54,6 +54,9 @@ export function classify(thrown: unknown): ProblemError {
     return new ProblemError('busy', 'Somebody else is saving the same just now. Try again.');
   if (isUnstorable(thrown)) {
     return new ProblemError('invalid-input', 'A figure or a text is outside what can be stored.');
+  }
+  if (isTooLong(thrown)) {
+    return new ProblemError('unavailable', 'The database takes too long just now. Try again in a moment.');
   }
   if (isGone(thrown)) {
     return new ProblemError('unavailable', 'The database does not answer just now. Try again in a moment.');

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { Link } from 'react-router';
 import type { Role } from '@vendu/core';
 import { ROLES } from '@vendu/core';
 import type { InvitedView, MemberView, Standing } from '@vendu/contract';
@@ -39,6 +40,14 @@ export function PeoplePage() {
         <div className="flex flex-col gap-8">
           <ChangePassword />
           <OpenSessions />
+          {me?.role === 'lead' && (
+            <p>
+              <Link to="/operations" className="inline-block min-h-6 underline underline-offset-3">
+                How it runs
+              </Link>
+              <span className="caption block">Database, copies, clocks and what was slow</span>
+            </p>
+          )}
         </div>
       </div>
     </>

@@ -1,0 +1,13 @@
+import { Module } from '@nestjs/common';
+import { CareModule } from '../care/care.module.js';
+import { Congestion } from './congestion.js';
+import { Metrics } from './metrics.js';
+import { OperationsController } from './operations.controller.js';
+import { OperationsService } from './operations.service.js';
+
+@Module({
+  imports: [CareModule],
+  controllers: [OperationsController],
+  providers: [Congestion, Metrics, OperationsService],
+})
+export class OperationsModule {}
