@@ -2,7 +2,7 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, describe, expect, it } from 'vitest';
-import { addTallies, closingLine, NOTHING, playwrightTally, vitestTally } from './tally.js';
+import { addTallies, closing, NOTHING, playwrightTally, vitestTally } from './tally.js';
 
 const folder = mkdtempSync(join(tmpdir(), 'vendu-tally-'));
 afterAll(() => rmSync(folder, { recursive: true }));
@@ -13,26 +13,68 @@ function report(contents: object): string {
   return file;
 }
 
-describe('the closing line', () => {
-  it('sums over all runners', () => {
-    const unit = vitestTally(report({ numPassedTests: 10, numFailedTests: 0 }), 0);
-    const e2e = playwrightTally(report({ stats: { expected: 4, unexpected: 1, flaky: 0 } }), 1);
-    expect(closingLine([unit, e2e].reduce(addTallies, NOTHING))).toBe('14 passed, 1 failed');
+const oneFailed = {
+  numPassedTests: 10,
+  testResults: [
+    {
+      name: 'a.test.ts',
+      status: 'failed',
+      assertionResults: [
+        { status: 'passed', fullName: 'a cup is full' },
+        { status: 'failed', fullName: 'a cup is empty' },
+      ],
+    },
+  ],
+};
+
+const spec = (title: string, ...statuses: string[]) => ({
+  title,
+  file: 'lot.spec.ts',
+  tests: statuses.map((status) => ({ status })),
+});
+
+describe('the closing lines', () => {
+  it('name what failed, and end with the sum over all runners', () => {
+    const unit = vitestTally('unit', report(oneFailed), 1);
+    const e2e = playwrightTally(
+      'e2e',
+      report({
+        stats: { expected: 4 },
+        suites: [{ specs: [spec('opens', 'expected')], suites: [{ specs: [spec('closes', 'unexpected')] }] }],
+      }),
+      1,
+    );
+    expect(closing([unit, e2e].reduce(addTallies, NOTHING)).split('\n')).toEqual([
+      'failed: unit: a.test.ts: a cup is empty',
+      'failed: e2e: lot.spec.ts: closes',
+      '14 passed, 2 failed',
+    ]);
   });
 
-  it('counts a test that passed only on another try as failed', () => {
-    expect(playwrightTally(report({ stats: { expected: 4, unexpected: 0, flaky: 2 } }), 0)).toEqual({
-      passed: 4,
-      failed: 2,
+  it('count a test that passed only on another try as failed', () => {
+    const flaky = report({ stats: { expected: 4 }, suites: [{ specs: [spec('opens', 'flaky')] }] });
+    expect(playwrightTally('e2e', flaky, 0)).toEqual({ passed: 4, failures: ['e2e: lot.spec.ts: opens'] });
+  });
+
+  it('name a file that does not load', () => {
+    const broken = {
+      numPassedTests: 0,
+      testResults: [{ name: 'b.test.ts', status: 'failed', assertionResults: [] }],
+    };
+    expect(vitestTally('unit', report(broken), 1).failures).toEqual(['unit: b.test.ts as a whole']);
+  });
+
+  it('never call a runner that broke a success', () => {
+    expect(vitestTally('unit', join(folder, 'none.json'), 1)).toEqual({
+      passed: 0,
+      failures: ['unit: ended with code 1 and no failed test'],
     });
-  });
-
-  it('never calls a runner that broke a success', () => {
-    expect(vitestTally(join(folder, 'none.json'), 1)).toEqual({ passed: 0, failed: 1 });
-    expect(vitestTally(report({ numPassedTests: 3, numFailedTests: 0 }), 1)).toEqual({
+    expect(vitestTally('unit', report({ numPassedTests: 3, testResults: [] }), 1)).toMatchObject({
       passed: 3,
-      failed: 1,
+      failures: [expect.any(String)],
     });
-    expect(playwrightTally(join(folder, 'none.json'), undefined)).toEqual({ passed: 0, failed: 1 });
+    expect(playwrightTally('e2e', join(folder, 'none.json'), undefined).failures).toEqual([
+      'e2e: ended with code of a signal and no failed test',
+    ]);
   });
 });

@@ -15,7 +15,7 @@ import { profilePaths, ROOT } from '../paths.js';
 import { step, Trouble } from '../report.js';
 import { claim, forgetRunning } from '../running.js';
 import { ensureSecrets, type Secrets } from '../secrets.js';
-import { addTallies, closingLine, NOTHING, playwrightTally, vitestTally, type Tally } from '../tally.js';
+import { addTallies, closing, NOTHING, playwrightTally, vitestTally, type Tally } from '../tally.js';
 
 /** Every check that is not a test; each must end with exit code 0. The longest first: two run at a time. */
 const CHECKS: { label: string; program: string; args: string[] }[] = [
@@ -60,9 +60,9 @@ export async function test({ suites }: { suites: readonly Suite[] }): Promise<vo
   const tallies: Tally[] = [];
   for (const suite of suites) tallies.push(await RUNNERS[suite]());
   const total = tallies.reduce(addTallies, NOTHING);
-  console.log(`\n${closingLine(total)}`);
+  console.log(`\n${closing(total)}`);
   const ranNothing = total.passed === 0 && suites.some((suite) => suite !== 'checks');
-  process.exitCode = total.failed > 0 || ranNothing ? 1 : 0;
+  process.exitCode = total.failures.length > 0 || ranNothing ? 1 : 0;
 }
 
 const RUNNERS: Record<Suite, () => Promise<Tally>> = {
@@ -79,21 +79,21 @@ const RUNNERS: Record<Suite, () => Promise<Tally>> = {
 /** Checks are no tests: they add nothing when they pass, and one failure each when they do not. */
 async function runChecks(): Promise<Tally> {
   const waiting = [...CHECKS];
-  let failed = 0;
+  const failures: string[] = [];
   const runNext = async (): Promise<void> => {
     const check = waiting.shift();
     if (!check) return;
     const { label, program, args } = check;
     const done = await execa(program, args, { cwd: ROOT, preferLocal: true, reject: false, all: true });
     if (done.failed) {
-      failed += 1;
+      failures.push(`check: ${label}`);
       console.log(done.all);
     }
     console.log(`${done.failed ? '✗' : '✓'} check: ${label}`);
     await runNext();
   };
   await step('checks', () => Promise.all([runNext(), runNext()]));
-  return { passed: 0, failed };
+  return { passed: 0, failures };
 }
 
 async function runVitest(
@@ -122,7 +122,7 @@ async function runVitest(
       },
     ),
   );
-  return vitestTally(report, done.exitCode);
+  return vitestTally(suite, report, done.exitCode);
 }
 
 async function withDatabase(run: (database: Database, secrets: Secrets) => Promise<Tally>): Promise<Tally> {
@@ -193,7 +193,7 @@ async function runPlaywright(database: Database, secrets: Secrets): Promise<Tall
         },
       ),
     );
-    return playwrightTally(report, done.exitCode);
+    return playwrightTally('e2e', report, done.exitCode);
   } finally {
     for (const server of servers) await server.stop();
   }
