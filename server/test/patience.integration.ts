@@ -8,7 +8,9 @@ import { startTestApplication, type TestApplication } from './support/applicatio
 
 let app: TestApplication;
 beforeAll(async () => {
-  app = await startTestApplication({ patience: { statementS: 2, answerS: 60, connectionS: 30 } });
+  app = await startTestApplication({
+    patience: { statementS: 4, answerS: 60, connectionS: 30, starvedS: 30 },
+  });
 });
 afterAll(() => app.close());
 
@@ -20,18 +22,18 @@ describe('a database that is taken up', () => {
       const answer = await app.barista.get('/api/lots').expect(503);
       expect((answer.body as Problem).type).toBe('/problems/busy');
       expect(answer.get('retry-after')).toBe('2');
-      // What needs other tables goes on.
-      await app.barista.get('/api/kit').expect(200);
-      await app.visitor.get('/api/health').expect(200);
-      await app.visitor.get('/api/health/live').expect(200);
+      // What needs other tables goes on; asked again where a busy machine made a statement of theirs slow as well.
+      for (const path of ['/api/kit', '/api/health', '/api/health/live']) {
+        await expect.poll(async () => (await app.barista.get(path)).status).toBe(200);
+      }
     } finally {
       await holding.end();
     }
-    await app.barista.get('/api/lots').expect(200);
+    await expect.poll(async () => (await app.barista.get('/api/lots')).status).toBe(200);
   });
 
   it('ends a statement that takes too long', async () => {
-    const slow = LotModel.sequelize!.query('SELECT SLEEP(1) FROM lots', { type: QueryTypes.SELECT });
+    const slow = LotModel.sequelize!.query('SELECT SLEEP(2) FROM lots', { type: QueryTypes.SELECT });
     const thrown: unknown = await slow.catch((error: unknown) => error);
     expect(classify(thrown)).toMatchObject({ kind: 'unavailable' });
   });

@@ -13,8 +13,10 @@ export interface Patience {
   answerS: number;
   /** For a connection that is free, s. */
   connectionS: number;
+  /** Statements that wait for a connection for so long do so for a reason, s: a burst of people's clicks is over before. */
+  starvedS: number;
 }
-export const PATIENCE: Patience = { statementS: 8, answerS: 10, connectionS: 6 };
+export const PATIENCE: Patience = { statementS: 8, answerS: 10, connectionS: 6, starvedS: 1.5 };
 
 /** A table is locked for moments; who waits for one longer waits for somebody's hand. */
 const LOCK_SHARE = 3;

@@ -10,7 +10,7 @@ let congestion: Congestion;
 beforeEach(() => {
   vi.useFakeTimers();
   pool.waiting = 0;
-  congestion = new Congestion({ connectionManager: { pool } } as unknown as Sequelize);
+  congestion = new Congestion({ connectionManager: { pool } } as unknown as Sequelize, {});
 });
 afterEach(() => {
   congestion.onModuleDestroy();

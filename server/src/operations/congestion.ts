@@ -1,11 +1,12 @@
-import { Injectable, type OnModuleDestroy } from '@nestjs/common';
+import { Inject, Injectable, type OnModuleDestroy } from '@nestjs/common';
 import type { RequestHandler } from 'express';
 import { Sequelize } from 'sequelize-typescript';
+import type { Configuration } from '../configuration.js';
+import { CONFIGURATION } from '../configuration.token.js';
+import { PATIENCE } from '../database/connection.js';
 import { ProblemError } from '../problem/problem-error.js';
 
 const LOOKS_EVERY_MS = 200;
-/** Statements that wait for a connection for so long do so for a reason: a burst of people's clicks is over before. */
-const STARVED_MS = 1500;
 /** What each part of the application may then still have under way; what goes through lets the others in as well. */
 const LEFT_EACH = 3;
 
@@ -20,7 +21,14 @@ export class Congestion implements OnModuleDestroy {
   private starvedSinceMs: number | null = null;
   private readonly timer = setInterval(() => this.look(), LOOKS_EVERY_MS).unref();
 
-  constructor(private readonly sequelize: Sequelize) {}
+  private readonly starvedMs: number;
+
+  constructor(
+    private readonly sequelize: Sequelize,
+    @Inject(CONFIGURATION) { patience = PATIENCE }: Pick<Configuration, 'patience'>,
+  ) {
+    this.starvedMs = patience.starvedS * 1000;
+  }
 
   onModuleDestroy(): void {
     clearInterval(this.timer);
@@ -51,7 +59,7 @@ export class Congestion implements OnModuleDestroy {
   }
 
   private isStarved(): boolean {
-    return this.starvedSinceMs !== null && performance.now() - this.starvedSinceMs > STARVED_MS;
+    return this.starvedSinceMs !== null && performance.now() - this.starvedSinceMs > this.starvedMs;
   }
 }
 
