@@ -9,7 +9,9 @@ export default defineConfig({
         resolve: { conditions: ['vendu-source', ...defaultClientConditions] },
         test: {
           name: 'unit',
-          include: ['{core,contract,server,cli,measures}/src/**/*.test.ts'],
+          include: ['{core,contract,server,cli,measures,web,card}/**/*.test.ts'],
+          // What needs a page has the next project; to make one takes longer than most tests.
+          exclude: ['**/*.dom.test.ts', '**/node_modules/**', '**/dist/**'],
           pool: 'threads',
           isolate: false,
           maxWorkers: 2,
@@ -23,7 +25,7 @@ export default defineConfig({
         resolve: { conditions: ['vendu-source', ...defaultClientConditions] },
         test: {
           name: 'unit-web',
-          include: ['{web,card}/**/*.test.{ts,tsx}'],
+          include: ['{web,card}/**/*.{test.tsx,dom.test.ts}'],
           exclude: ['**/node_modules/**', '**/dist/**'],
           setupFiles: ['web/src/testing/setup.ts'],
           pool: 'threads',

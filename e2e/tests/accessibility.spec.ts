@@ -1,6 +1,7 @@
 import { expect, test, type Page } from '@playwright/test';
 import { expectClean } from '../support/axe';
 import { signIn } from '../support/people';
+import { refusals } from '../support/policy';
 import { benchPath, startRecipe } from '../support/work';
 
 /** A phone, a laptop at 200 % zoom, and the bench. */
@@ -59,10 +60,12 @@ for (const [name, path, landmark] of [
   ['published list', '/r', 'Published recipes'],
   ['public card', '/r/umuseke-ridge-kittiwake-cone', 'Umuseke Ridge'],
 ] as const) {
-  test(`axe finds nothing on the ${name}`, async ({ page }) => {
+  test(`axe finds nothing on the ${name}, and its policy refuses nothing`, async ({ page }) => {
+    const refused = refusals(page);
     await page.goto(path);
     await expect(page.getByRole('heading', { name: landmark }).first()).toBeVisible();
     await expectGood(page);
+    expect(refused).toEqual([]);
   });
 }
 
@@ -93,11 +96,13 @@ for (const [name, path, landmark] of [
   ['brew, its record', '/brews/3#record', 'Brew 3'],
   ['missing page', '/nowhere', 'Page not found'],
 ] as const) {
-  test(`axe finds nothing on the ${name} page`, async ({ page }) => {
+  test(`axe finds nothing on the ${name} page, and its policy refuses nothing`, async ({ page }) => {
     await signIn(page, 'lead');
+    const refused = refusals(page);
     await page.goto(path);
     await expect(page.getByRole('heading', { name: landmark }).first()).toBeVisible();
     await expectGood(page);
+    expect(refused).toEqual([]);
   });
 }
 
