@@ -17,6 +17,7 @@ export * from './brews/bench.js';
 export * from './brews/brewRecord.js';
 export * from './brews/brews.js';
 export * from './brews/brewsFile.js';
+export * from './brews/cups.js';
 export * from './brews/tastings.js';
 export * from './changes/changes.js';
 export * from './comparisons/blindTests.js';

@@ -165,5 +165,6 @@ export const LOT_STAGES = [
 ] as const;
 export type LotStage = (typeof LOT_STAGES)[number];
 
-export const ROLES = ['barista', 'lead'] as const;
+/** A guest taster tastes what stands on the table; a barista does all but what a lead answers for. */
+export const ROLES = ['taster', 'barista', 'lead'] as const;
 export type Role = (typeof ROLES)[number];

@@ -72,6 +72,7 @@ for (const [name, path, landmark] of [
 for (const [name, path, landmark] of [
   ['today', '/today', /^Today/],
   ['lots', '/lots', /^Lots/],
+  ['cups to taste', '/cups', 'Cups to taste'],
   ['compare', '/compare', /^Compare/],
   ['new comparison', '/compare/new?lot=2', 'New comparison'],
   ['comparison', '/compare/1', 'Cone or flat bottom for the card?'],

@@ -102,6 +102,38 @@ test('on a phone a sheet is filled by thumb; it waits on the device while the se
   await expectClean(page);
 });
 
+test('a guest taster sees the cups on the table and nothing else, and his sheet reaches the lab', async ({
+  page,
+  browser,
+}) => {
+  await signIn(page, 'barista');
+  const recipe = await startRecipe(page, 'A cup for a guest', { additions: 'passion fruit' });
+  const brew = await storeBrew(page, recipe);
+
+  const guest = await pageOf(browser, 'guest');
+  await guest.page.setViewportSize({ width: 390, height: 844 });
+  // Wherever he asks for, he stands at the table.
+  await guest.page.goto(`/recipes/${recipe.id}`);
+  await expect(guest.page.getByRole('heading', { name: 'Cups to taste' })).toBeVisible();
+  await expect(guest.page.getByRole('navigation', { name: 'Parts' }).getByRole('link')).toHaveText([
+    'Cups to taste',
+  ]);
+  const cup = guest.page.getByRole('listitem').filter({ hasText: 'A cup for a guest' });
+  await expect(cup.getByRole('alert')).toContainText('co-fermented with passion fruit');
+  await expectClean(guest.page);
+  await cup.getByRole('link').click();
+  await guest.page.getByRole('link', { name: /^Warm/ }).click();
+  await fill(guest.page, SCORES, 'honey');
+  await expect(guest.page.getByRole('region', { name: 'Warm sheets' })).toContainText('honey');
+  await guest.page.getByRole('link', { name: 'Cups to taste' }).first().click();
+  await expect(cup).toContainText('sent');
+  await guest.context.close();
+
+  await page.goto(`/brews/${brew.id}#taste`);
+  await page.getByRole('button', { name: 'I will not taste it: show them' }).click();
+  await expect(page.getByRole('region', { name: 'Warm sheets' })).toContainText('Maren Oldacre');
+});
+
 test('a cup that may harm somebody says so before it is tasted', async ({ page }) => {
   await signIn(page, 'barista');
   const recipe = await startRecipe(page, 'A co-ferment to taste', { additions: 'passion fruit' });

@@ -8,6 +8,7 @@ import { CONFIGURATION } from './configuration.token.js';
 import { EditsModule } from './edits/edits.module.js';
 import { DatabaseModule } from './database/database.module.js';
 import { TastersModule } from './tasters/tasters.module.js';
+import { CupsModule } from './cups/cups.module.js';
 import { ComparisonsModule } from './comparisons/comparisons.module.js';
 import { ChangesModule } from './changes/changes.module.js';
 import { LabImportModule } from './lab-import/lab-import.module.js';
@@ -72,6 +73,7 @@ export class AppModule {
         LotsModule,
         RecipesModule,
         BrewsModule,
+        CupsModule,
         PracticeModule,
         RunningBrewsModule,
         InstrumentFeedsModule,

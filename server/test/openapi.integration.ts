@@ -98,7 +98,7 @@ describe('the examples', () => {
     const read = await send<BrewView>('BrewsController_addReading', `${of}/readings`);
     // 1.32 % of 218 g, of 15 g of coffee, by hand.
     expect(read.result?.yield.yieldPercent).toBeCloseTo((218 * 1.32) / 15, 1);
-    await send('BrewsController_putTasting', `${of}/tastings/${PATH_EXAMPLES.stage}`);
+    await send('CupsController_putTasting', `${of}/tastings/${PATH_EXAMPLES.stage}`);
     await send('BrewsController_giveVerdict', `${of}/verdict`);
     expect(done.sort()).toEqual(Object.keys(BODY_EXAMPLES).sort());
   });

@@ -5,20 +5,17 @@ import {
   Get,
   HttpCode,
   Param,
-  ParseEnumPipe,
   ParseIntPipe,
   Patch,
   Post,
   Put,
 } from '@nestjs/common';
-import { TASTING_STAGES, type TastingStage } from '@vendu/core';
 import {
   BrewKeyParam,
   FractionsDto,
   MendStepDto,
   NewReadingDto,
   PutBrewDto,
-  TastingDto,
   VerdictDto,
   WeighBrewDto,
   type BrewTraces,
@@ -26,23 +23,16 @@ import {
 } from '@vendu/contract';
 import type { PersonModel } from '../people/person.model.js';
 import { IdPipe } from '../problem/id.pipe.js';
-import { notFound } from '../problem/problem-error.js';
 import { SignedIn } from '../session/access.js';
 import { RequestKey, type RequestKeyOf } from '../writing/request-key.js';
 import { StoreBrewService } from './store-brew.service.js';
 import { BrewsService } from './brews.service.js';
-import { TastingsService } from './tastings.service.js';
-
-const STAGE_PIPE = new ParseEnumPipe(Object.fromEntries(TASTING_STAGES.map((stage) => [stage, stage])), {
-  exceptionFactory: () => notFound('tasting stage'),
-});
 
 @Controller('brews')
 export class BrewsController {
   constructor(
     private readonly service: BrewsService,
     private readonly storing: StoreBrewService,
-    private readonly tastings: TastingsService,
   ) {}
 
   @Put('by-key/:key')
@@ -124,24 +114,6 @@ export class BrewsController {
     @SignedIn() person: PersonModel,
   ): Promise<BrewView> {
     await this.service.setReadingRemoved(id, readingId, false);
-    return this.service.read(id, person);
-  }
-
-  @Put(':brewId/tastings/:stage')
-  async putTasting(
-    @Param('brewId', IdPipe) id: number,
-    @Param('stage', STAGE_PIPE) stage: TastingStage,
-    @Body() tasting: TastingDto,
-    @SignedIn() person: PersonModel,
-  ): Promise<BrewView> {
-    await this.tastings.put(id, stage, tasting, person);
-    return this.service.read(id, person);
-  }
-
-  /** Shows the sheets of the others to somebody who will not taste it himself. */
-  @Put(':brewId/look')
-  async look(@Param('brewId', IdPipe) id: number, @SignedIn() person: PersonModel): Promise<BrewView> {
-    await this.tastings.look(id, person);
     return this.service.read(id, person);
   }
 

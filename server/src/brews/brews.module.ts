@@ -4,12 +4,11 @@ import { BrewsController } from './brews.controller.js';
 import { BrewsService } from './brews.service.js';
 import { ImportBrewsController } from './import-brews.controller.js';
 import { ImportBrewsService } from './import-brews.service.js';
-import { TastingsService } from './tastings.service.js';
 import { StoreBrewService } from './store-brew.service.js';
 
 @Module({
   controllers: [BrewsController, ImportBrewsController],
-  providers: [BrewsService, BrewReader, ImportBrewsService, StoreBrewService, TastingsService],
+  providers: [BrewsService, BrewReader, ImportBrewsService, StoreBrewService],
   exports: [BrewReader, BrewsService],
 })
 export class BrewsModule {}

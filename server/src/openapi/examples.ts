@@ -49,7 +49,7 @@ export const BODY_EXAMPLES: Readonly<Record<string, Readonly<Record<string, unkn
   },
   BrewsController_weigh: { revision: 0, doseG: 15, waterG: 250, beverageG: 218, note: '' },
   BrewsController_addReading: { tdsPercent: 1.32 },
-  BrewsController_putTasting: {
+  CupsController_putTasting: {
     intensities: {
       acidity: 6,
       sweetness: 6,

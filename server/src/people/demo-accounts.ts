@@ -7,4 +7,5 @@ export const DEMO_ACCOUNTS: DemoAccount[] = [
   { name: 'Joss Pellwater', role: 'barista', email: 'joss@ninthmole.example', password: 'harbour-bench' },
   { name: 'Wenna Tregarth', role: 'barista', email: 'wenna@ninthmole.example', password: 'harbour-bench' },
   { name: 'Corin Aldous', role: 'barista', email: 'corin@ninthmole.example', password: 'harbour-bench' },
+  { name: 'Maren Oldacre', role: 'taster', email: 'maren@ninthmole.example', password: 'harbour-guest' },
 ];

@@ -12,7 +12,7 @@ import {
   type MemberView,
 } from '@vendu/contract';
 import { IdPipe } from '../problem/id.pipe.js';
-import { LeadOnly, SignedIn, VisitorsToo } from '../session/access.js';
+import { LeadOnly, SignedIn, TastersToo, VisitorsToo } from '../session/access.js';
 import { InvitationsService } from './invitations.service.js';
 import { MembersService } from './members.service.js';
 import type { PersonModel } from './person.model.js';
@@ -74,6 +74,7 @@ export class PeopleController {
   }
 
   @Put('password')
+  @TastersToo()
   @HttpCode(204)
   @UseGuards(ThrottlerGuard)
   changePassword(

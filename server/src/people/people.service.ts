@@ -21,6 +21,11 @@ export class PeopleService {
     return this.admitted(await PersonModel.findOne({ where: { email } }));
   }
 
+  /** Who could be in and brew: guest tasters only taste. */
+  async hands(): Promise<PersonModel[]> {
+    return (await this.all()).filter(({ role }) => role !== 'taster');
+  }
+
   /** Everybody who could be in, by name. */
   async all(): Promise<PersonModel[]> {
     const rows = await PersonModel.findAll({ where: { passwordHash: { [Op.not]: null } }, order: ['name'] });

@@ -16,6 +16,7 @@ import { ProblemError } from '../problem/problem-error.js';
 import { TokenAccess } from '../tokens/token-access.js';
 
 const VISITORS_TOO = 'visitorsToo';
+const TASTERS_TOO = 'tastersToo';
 const LEAD_ONLY = 'leadOnly';
 /** Where the document of the API says who may. */
 export const ACCESS = 'x-access';
@@ -23,6 +24,9 @@ export const ACCESS = 'x-access';
 /** Opens a route to people who are not signed in. Every other route needs a session. */
 export const VisitorsToo = () =>
   applyDecorators(SetMetadata(VISITORS_TOO, true), ApiExtension(ACCESS, 'everybody'));
+/** Opens a route to guest tasters as well, who are let in nowhere else. */
+export const TastersToo = () =>
+  applyDecorators(SetMetadata(TASTERS_TOO, true), ApiExtension(ACCESS, 'taster'));
 /** Keeps a route to leads. */
 export const LeadOnly = () => applyDecorators(SetMetadata(LEAD_ONLY, true), ApiExtension(ACCESS, 'lead'));
 
@@ -53,6 +57,12 @@ export class AccessGuard implements CanActivate {
       throw new ProblemError('not-signed-in', 'Sign in to continue; what you typed stays on this device.');
     if (marked(LEAD_ONLY) && person.role !== 'lead') {
       throw new ProblemError('not-allowed', 'Only a lead can sign off and publish; ask one to do it.');
+    }
+    if (person.role === 'taster' && !marked(TASTERS_TOO)) {
+      throw new ProblemError(
+        'not-allowed',
+        'A guest taster tastes the cups on the table; ask a barista for the rest.',
+      );
     }
     request.person = person;
     actAs(person.id);

@@ -6,7 +6,7 @@ import {
   type TasterView,
 } from '@vendu/contract';
 import type { PersonModel } from '../people/person.model.js';
-import { SignedIn } from '../session/access.js';
+import { SignedIn, TastersToo } from '../session/access.js';
 import { RequestKey, type RequestKeyOf } from '../writing/request-key.js';
 import { ReferenceCupsService } from './reference-cups.service.js';
 import { TastersService } from './tasters.service.js';
@@ -26,6 +26,7 @@ export class TastersController {
 
   /** Words of this house that the lexicon does not have. */
   @Get('words')
+  @TastersToo()
   words(): Promise<string[]> {
     return this.service.words();
   }
@@ -47,6 +48,7 @@ export class TastersController {
 
   /** What whoever asks has had of caffeine by tasting. */
   @Get('me/caffeine')
+  @TastersToo()
   caffeine(@SignedIn() person: PersonModel): Promise<CaffeineView> {
     return this.service.caffeine(person);
   }

@@ -29,7 +29,7 @@ export class TodayService {
       this.lots.page(new LotsQueryDto()),
       this.watch.list(),
       this.kit.kit(),
-      this.people.all(),
+      this.people.hands(),
       aftersNow(this.sequelize),
     ]);
     const [brews, launches, caffeine] = await Promise.all([

@@ -7,11 +7,9 @@ import type {
   MendStepDto,
   NewReadingDto,
   PutBrewDto,
-  TastingDto,
   VerdictDto,
   WeighBrewDto,
 } from '@vendu/contract';
-import type { TastingStage } from '@vendu/core';
 import { api } from './api';
 import { showing } from './showing';
 import { brewTags, touchedByBrew } from './tags';
@@ -78,20 +76,6 @@ export const brewsApi = brewQueries.injectEndpoints({
       onQueryStarted: showAnswer,
       invalidatesTags: changed,
     }),
-    putTasting: build.mutation<BrewView, { id: number; stage: TastingStage; tasting: TastingDto }>({
-      query: ({ id, stage, tasting }) => ({
-        url: `brews/${id}/tastings/${stage}`,
-        method: 'PUT',
-        body: tasting,
-      }),
-      onQueryStarted: showAnswer,
-      invalidatesTags: changed,
-    }),
-    lookAtSheets: build.mutation<BrewView, number>({
-      query: (id) => ({ url: `brews/${id}/look`, method: 'PUT' }),
-      onQueryStarted: showAnswer,
-      invalidatesTags: changed,
-    }),
     giveVerdict: build.mutation<BrewView, { id: number; verdict: VerdictDto }>({
       query: ({ id, verdict }) => ({ url: `brews/${id}/verdict`, method: 'PUT', body: verdict }),
       onQueryStarted: showAnswer,
@@ -115,8 +99,6 @@ export const {
   useWeighBrewMutation,
   useAddReadingMutation,
   useSetReadingRemovedMutation,
-  usePutTastingMutation,
-  useLookAtSheetsMutation,
   useGiveVerdictMutation,
   useSetAsideMutation,
 } = brewsApi;

@@ -8,7 +8,11 @@ import { Loading } from '../ui/Loading';
 import { troubleOf } from '../api/problem';
 import { Mark } from '../ui/Mark';
 import { Outage } from '../ui/Outage';
+import { ROLE_WORDS } from '../ui/words';
 import { ThemeChoice } from '../device/ThemeChoice';
+
+/** Where a guest taster is let in: the cups, his sheets, his own password. */
+const FOR_GUESTS = /^\/(cups|people|brews\/\d+\/taste)(\/|$)/;
 
 /** The sheet that every signed-in page lies on: name and places above, a graduation under them. */
 export function Frame() {
@@ -18,14 +22,17 @@ export function Frame() {
   const trouble = troubleOf(error);
   if (!session && trouble) return <Outage trouble={trouble} onRetry={() => void refetch()} />;
   if (!session?.person) return <Navigate to="/sign-in" state={{ from: pathname + search }} replace />;
+  const { name, role } = session.person;
+  const isGuest = role === 'taster';
+  if (isGuest && !FOR_GUESTS.test(pathname)) return <Navigate to="/cups" replace />;
   return (
     <div className="flex min-h-dvh flex-col">
       <a href="#content" className="sr-only focus:not-sr-only">
         Skip to the page
       </a>
-      <RunningStrip />
+      {!isGuest && <RunningStrip />}
       <header className="flex min-h-12 flex-wrap items-center gap-x-8 px-4 sm:px-6">
-        <Link to="/today" className="flex items-center gap-2 text-large font-bold tracking-tight">
+        <Link to="/" className="flex items-center gap-2 text-large font-bold tracking-tight">
           <Mark />
           Vendu
         </Link>
@@ -33,25 +40,18 @@ export function Frame() {
           aria-label="Parts"
           className="order-last -mx-1 flex h-12 w-full overflow-x-auto md:order-none md:mx-0 md:w-auto md:gap-1"
         >
-          <Place to="/today">Today</Place>
-          <Place to="/lots" alsoAt={/^\/(recipes\/\d+(?!\/watch)|brews\/)/}>
-            Lots
-          </Place>
-          <Place to="/compare">Compare</Place>
-          <Place to="/watch" alsoAt={/^\/recipes\/\d+\/watch/}>
-            Watch
-          </Place>
-          <Place to="/reports">Reports</Place>
-          <Place to="/kit">Kit</Place>
-          <Place to="/schools">House style</Place>
-          <Place to="/practice">Practice</Place>
-          <Place to="/r">Published</Place>
-          <Place to="/in-and-out">In and out</Place>
+          {isGuest ? (
+            <Place to="/cups" alsoAt={/^\/brews\//}>
+              Cups to taste
+            </Place>
+          ) : (
+            <Parts />
+          )}
         </nav>
         <div className="ml-auto flex items-center gap-x-2 text-small">
           <Link to="/people" className="hidden underline-offset-3 hover:underline min-[420px]:inline">
-            {session.person.name}
-            <span className="hidden text-quiet sm:inline">, {session.person.role}</span>
+            {name}
+            <span className="hidden text-quiet sm:inline">, {ROLE_WORDS[role]}</span>
           </Link>
           <ThemeChoice />
           <SignOut />
@@ -64,6 +64,27 @@ export function Frame() {
         </Suspense>
       </main>
     </div>
+  );
+}
+
+function Parts() {
+  return (
+    <>
+      <Place to="/today">Today</Place>
+      <Place to="/lots" alsoAt={/^\/(recipes\/\d+(?!\/watch)|brews\/)/}>
+        Lots
+      </Place>
+      <Place to="/compare">Compare</Place>
+      <Place to="/watch" alsoAt={/^\/recipes\/\d+\/watch/}>
+        Watch
+      </Place>
+      <Place to="/reports">Reports</Place>
+      <Place to="/kit">Kit</Place>
+      <Place to="/schools">House style</Place>
+      <Place to="/practice">Practice</Place>
+      <Place to="/r">Published</Place>
+      <Place to="/in-and-out">In and out</Place>
+    </>
   );
 }
 

@@ -1,5 +1,6 @@
 import { createListenerMiddleware } from '@reduxjs/toolkit';
 import { brewsApi } from '../api/brewsApi';
+import { cupsApi } from '../api/cupsApi';
 import { afterDone } from '../bench/benchSlice';
 
 /** What a brew still wanted is met by the record itself: a reading, a warm or a cool tasting. */
@@ -12,7 +13,7 @@ export function metTasks() {
     },
   });
   met.startListening({
-    matcher: brewsApi.endpoints.putTasting.matchFulfilled,
+    matcher: cupsApi.endpoints.putTasting.matchFulfilled,
     effect: ({ payload, meta }, { dispatch }) => {
       const { stage } = meta.arg.originalArgs;
       if (stage !== 'hot') dispatch(afterDone({ brewId: payload.id, task: `taste-${stage}` }));

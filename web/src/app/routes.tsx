@@ -53,6 +53,7 @@ const PAGES = {
   proof: page(async () => (await import('../proof/ProofPage')).ProofPage),
   importBrews: page(async () => (await import('../brews/ImportBrewsPage')).ImportBrewsPage),
   brew: page(async () => (await import('../brews/BrewPage')).BrewPage),
+  cups: page(async () => (await import('../tasting/CupsPage')).CupsPage),
   taste: page(async () => (await import('../tasting/TastePage')).TastePage),
   published: page(async () => (await import('../publications/PublishedPage')).PublishedPage),
 };
@@ -113,6 +114,7 @@ export function createRouter(ask: Ask) {
             route('/people', PAGES.people),
             route('/operations', PAGES.operations),
             route('/reports/:report?', PAGES.reports),
+            route('/cups', PAGES.cups),
             route('/brews/:brewId', PAGES.brew, brewAhead),
             route('/brews/:brewId/taste/:stage?', PAGES.taste),
             { path: '*', element: <MissingPage /> },

@@ -24,7 +24,7 @@ export function Taste({ brew }: { brew: BrewView }) {
             : `You have sent ${sent.map((stage) => TASTING_STAGE_WORDS[stage].toLowerCase()).join(', ')}.`}
         </span>
       </div>
-      <SheetsTogether brew={brew} personId={personId} />
+      <SheetsTogether cup={brew} personId={personId} />
       <VerdictForm brew={brew} />
     </div>
   );

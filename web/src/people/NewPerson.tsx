@@ -7,6 +7,7 @@ import { Button } from '../ui/Button';
 import { Field, INPUT } from '../ui/Field';
 import { TroubleNotice } from '../ui/Notice';
 import { TextField } from '../ui/TextField';
+import { ROLE_WORDS } from '../ui/words';
 import { useChecked } from '../ui/useChecked';
 
 /** Somebody new: a name and a role now, the rest he says himself. */
@@ -38,13 +39,18 @@ export function NewPerson({ onInvited }: { onInvited: (invited: InvitedView) => 
             >
               {ROLES.map((each) => (
                 <option key={each} value={each}>
-                  {each}
+                  {ROLE_WORDS[each]}
                 </option>
               ))}
             </select>
           )}
         </Field>
       </div>
+      {role === 'taster' && (
+        <p className="mt-2 text-small text-quiet">
+          A guest taster sees the cups on the table and his own sheets, and nothing else of the lab.
+        </p>
+      )}
       <Button type="submit" className="mt-3" disabled={isLoading}>
         Invite
       </Button>

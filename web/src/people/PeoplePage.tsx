@@ -19,6 +19,7 @@ import { INPUT } from '../ui/Field';
 import { Loading } from '../ui/Loading';
 import { TroubleNotice } from '../ui/Notice';
 import { offerUndoOf } from '../ui/offerUndo';
+import { ROLE_WORDS } from '../ui/words';
 import { Unavailable } from '../ui/Unavailable';
 import { ChangePassword } from './ChangePassword';
 import { OpenSessions } from './OpenSessions';
@@ -116,7 +117,7 @@ function Member({ member, onInvited }: { member: MemberView; onInvited: (invited
         >
           {ROLES.map((each) => (
             <option key={each} value={each}>
-              {each}
+              {ROLE_WORDS[each]}
             </option>
           ))}
         </select>

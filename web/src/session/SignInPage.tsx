@@ -8,6 +8,7 @@ import { Staircase } from '@vendu/card';
 import { Button } from '../ui/Button';
 import { TroubleNotice } from '../ui/Notice';
 import { TextField } from '../ui/TextField';
+import { ROLE_WORDS } from '../ui/words';
 import { useSessionQuery, useSignInMutation } from './sessionApi';
 
 /** A drawing for the wall: what the product's face looks like. No recipe of any lot. */
@@ -89,7 +90,8 @@ export function SignInPage() {
                   >
                     <span className="font-semibold">{account.name}</span>
                     <span className="text-quiet">
-                      {account.role === 'lead' ? 'lead, signs off and publishes' : 'barista'}
+                      {ROLE_WORDS[account.role]}
+                      {account.role === 'lead' && ', signs off and publishes'}
                     </span>
                     <span className="ml-auto underline">Sign in</span>
                   </button>

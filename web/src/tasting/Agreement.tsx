@@ -2,11 +2,13 @@ import type { StageAgreement } from '@vendu/core';
 import type { TasterView } from '@vendu/contract';
 import { Link } from 'react-router';
 import { useTastersQuery } from '../api/tastersApi';
+import { useSessionQuery } from '../session/sessionApi';
 import { TASTING_STAGE_WORDS } from '../ui/words';
 
 /** How far those who tasted one cup agree. */
 export function Agreement({ stages }: { stages: readonly StageAgreement[] }) {
-  const { data: tasters = [] } = useTastersQuery();
+  const isGuest = useSessionQuery().data?.person?.role === 'taster';
+  const { data: tasters = [] } = useTastersQuery(undefined, { skip: isGuest });
   if (stages.length === 0) return null;
   const known = habitsOf(tasters, new Set(stages.flatMap((stage) => stage.tasters)));
   return (

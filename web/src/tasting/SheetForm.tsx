@@ -9,8 +9,8 @@ import {
   type TastingSheet,
   type TastingStage,
 } from '@vendu/core';
-import type { BrewView, TastingView } from '@vendu/contract';
-import { usePutTastingMutation } from '../api/brewsApi';
+import type { CupView, TastingView } from '@vendu/contract';
+import { usePutTastingMutation } from '../api/cupsApi';
 import { troubleOf } from '../api/problem';
 import { SavedMark } from '../saving/SavedMark';
 import { useSaved } from '../saving/useSaved';
@@ -35,21 +35,21 @@ const AROMAS: Record<TastingStage, { moment: AromaMoment; label: string }[]> = {
 };
 
 interface SheetFormProps {
-  brew: BrewView;
+  cup: CupView;
   stage: TastingStage;
   personId: number;
 }
 
 /** One's own sheet of one stage: kept on this device while it is filled, sent as a whole. */
-export function SheetForm({ brew, stage, personId }: SheetFormProps) {
-  const own = brew.tastings.filter((sheet) => sheet.personId === personId);
+export function SheetForm({ cup, stage, personId }: SheetFormProps) {
+  const own = cup.tastings.filter((sheet) => sheet.personId === personId);
   const mine = own.find((sheet) => sheet.stage === stage);
   const [put] = usePutTastingMutation();
   const saved = useSaved<TastingSheet>({
-    draftKey: `brew.${brew.id}.sheet.${stage}`,
+    draftKey: `brew.${cup.id}.sheet.${stage}`,
     stored: mine ? asSheet(mine) : { ...EMPTY_SHEET, ...asBefore(own.at(-1)) },
     send: async (sheet) =>
-      troubleOf((await put({ id: brew.id, stage, tasting: { ...sheet, faults: [...sheet.faults] } })).error),
+      troubleOf((await put({ id: cup.id, stage, tasting: { ...sheet, faults: [...sheet.faults] } })).error),
   });
   const sheet = saved.value;
   const change = (next: Partial<TastingSheet>) => saved.type({ ...sheet, ...next });

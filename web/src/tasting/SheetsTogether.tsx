@@ -1,6 +1,6 @@
 import { agreementOf, labelMatch, TASTING_STAGES, type TastingStage } from '@vendu/core';
-import type { BrewView } from '@vendu/contract';
-import { useLookAtSheetsMutation } from '../api/brewsApi';
+import type { CupView } from '@vendu/contract';
+import { useLookAtSheetsMutation } from '../api/cupsApi';
 import { Button } from '../ui/Button';
 import { listed } from '../ui/listed';
 import { TASTING_STAGE_WORDS } from '../ui/words';
@@ -9,12 +9,15 @@ import { LabelInCup } from './LabelInCup';
 import { Movement } from './Movement';
 import { SheetLines } from './SheetLines';
 
+/** A brew's page shows them too. */
+type TastedCup = Pick<CupView, 'id' | 'tastings' | 'sealedSheets' | 'lot'>;
+
 /** What those who tasted a brew found, each for himself, and how far they agree. */
-export function SheetsTogether({ brew, personId }: { brew: BrewView; personId: number | undefined }) {
-  const { tastings, lot } = brew;
+export function SheetsTogether({ cup, personId }: { cup: TastedCup; personId: number | undefined }) {
+  const { tastings, lot } = cup;
   return (
     <section aria-label="What was tasted" className="mt-6 flex flex-col gap-6">
-      <SealedSheets brew={brew} />
+      <SealedSheets cup={cup} />
       {tastings.length > 0 && (
         <>
           <div className="grid grid-cols-1 gap-x-12 gap-y-6 lg:grid-cols-[minmax(0,1.2fr)_minmax(0,1fr)]">
@@ -34,7 +37,7 @@ export function SheetsTogether({ brew, personId }: { brew: BrewView; personId: n
 }
 
 /** Sheets of others wait for one's own; whoever will not taste it may see them. */
-function SealedSheets({ brew: { id, sealedSheets } }: { brew: BrewView }) {
+function SealedSheets({ cup: { id, sealedSheets } }: { cup: TastedCup }) {
   const [look] = useLookAtSheetsMutation();
   const waiting = TASTING_STAGES.flatMap((stage: TastingStage) => {
     const count = sealedSheets[stage];

@@ -1,9 +1,8 @@
 import { useState } from 'react';
 import { Link, Navigate, useParams } from 'react-router';
-import { CUP_IS_GONE_H, formatDuration, TASTING_STAGES, type TastingStage } from '@vendu/core';
-import type { BrewView } from '@vendu/contract';
-import { JUST_READ_S, useBrewQuery } from '../api/brewsApi';
-import { useKitQuery } from '../api/kitApi';
+import { CUP_IS_GONE_H, TASTING_STAGES, type TastingStage } from '@vendu/core';
+import type { CupView } from '@vendu/contract';
+import { useCupQuery } from '../api/cupsApi';
 import { troubleOf } from '../api/problem';
 import { useNow } from '../device/useNow';
 import { useSessionQuery } from '../session/sessionApi';
@@ -17,8 +16,8 @@ import { CaffeineToday } from './CaffeineToday';
 import { SheetForm } from './SheetForm';
 import { SheetsTogether } from './SheetsTogether';
 import { stageClock, type StageClock } from './stageClock';
+import { stageWords } from './stageWords';
 
-const USUAL_ROOM_C = 22;
 /** So often it is asked whether somebody else has sent his sheet, while the cup is there. */
 const POLL_MS = 4000;
 
@@ -27,30 +26,28 @@ export function TastePage() {
   const { brewId, stage: named } = useParams();
   const [isOver, setIsOver] = useState(false);
   const {
-    data: brew,
+    data: cup,
     error,
     isLoading,
     refetch,
-  } = useBrewQuery(Number(brewId), {
-    refetchOnMountOrArgChange: JUST_READ_S,
+  } = useCupQuery(Number(brewId), {
+    refetchOnMountOrArgChange: true,
     // Others taste at the same table.
     pollingInterval: isOver ? 0 : POLL_MS,
   });
-  const { data: kit } = useKitQuery();
-  const personId = useSessionQuery().data?.person?.id;
+  const person = useSessionQuery().data?.person;
   const nowMs = useNow(1000);
   if (isLoading) return <Loading />;
-  if (!brew || personId === undefined)
-    return <Unavailable trouble={troubleOf(error)} onRetry={() => void refetch()} />;
-  const isGone = nowMs - Date.parse(brew.startedAt) > CUP_IS_GONE_H * 3_600_000;
+  if (!cup || !person) return <Unavailable trouble={troubleOf(error)} onRetry={() => void refetch()} />;
+  const isGone = nowMs - Date.parse(cup.startedAt) > CUP_IS_GONE_H * 3_600_000;
   if (isGone !== isOver) setIsOver(isGone);
-  const clock = stageClock(brew, { roomC: kit?.house.roomC ?? USUAL_ROOM_C, nowMs });
+  const clock = stageClock(cup, nowMs);
   const sent = TASTING_STAGES.filter((each) =>
-    brew.tastings.some((sheet) => sheet.stage === each && sheet.personId === personId),
+    cup.tastings.some((sheet) => sheet.stage === each && sheet.personId === person.id),
   );
   const stage = TASTING_STAGES.find((each) => each === named);
   // Decided once: the page must not turn under a hand that has just sent a sheet.
-  if (!stage) return <Navigate to={`/brews/${brew.id}/taste/${stageDue(clock, sent)}`} replace />;
+  if (!stage) return <Navigate to={`/brews/${cup.id}/taste/${stageDue(clock, sent)}`} replace />;
   return (
     <>
       <header className="mb-3">
@@ -58,16 +55,23 @@ export function TastePage() {
           Taste it {TASTING_STAGE_WORDS[stage].toLowerCase()}
         </h1>
         <p className="caption">
-          <Link to={`/brews/${brew.id}#taste`} className="underline underline-offset-3">
-            Brew {brew.number}
-          </Link>{' '}
-          of {brew.lot.name}, {brew.brewerName}, {dayAndTimeOf(brew.startedAt)}
+          {person.role === 'taster' ? (
+            <Link to="/cups" className="underline underline-offset-3">
+              Cups to taste
+            </Link>
+          ) : (
+            <Link to={`/brews/${cup.id}#taste`} className="underline underline-offset-3">
+              Brew {cup.number}
+            </Link>
+          )}
+          {person.role === 'taster' ? `: brew ${cup.number}` : ''} of {cup.lot.name}, {cup.brewerName},{' '}
+          {dayAndTimeOf(cup.startedAt)}
         </p>
-        <BeforeFirstSip additions={brew.lot.additions} process={brew.lot.process} />
+        <BeforeFirstSip additions={cup.lot.additions} process={cup.lot.process} />
       </header>
-      <Stages brew={brew} stage={stage} clock={clock} sent={sent} />
-      <SheetForm key={`${brew.id}.${stage}`} brew={brew} stage={stage} personId={personId} />
-      <SheetsTogether brew={brew} personId={personId} />
+      <Stages cup={cup} stage={stage} clock={clock} sent={sent} />
+      <SheetForm key={`${cup.id}.${stage}`} cup={cup} stage={stage} personId={person.id} />
+      <SheetsTogether cup={cup} personId={person.id} />
       <CaffeineToday />
     </>
   );
@@ -80,12 +84,12 @@ function stageDue({ called }: StageClock, sent: readonly TastingStage[]): Tastin
 }
 
 function Stages({
-  brew,
+  cup,
   stage,
   clock,
   sent,
 }: {
-  brew: BrewView;
+  cup: CupView;
   stage: TastingStage;
   clock: StageClock;
   sent: readonly TastingStage[];
@@ -95,7 +99,7 @@ function Stages({
       {TASTING_STAGES.map((each) => (
         <Link
           key={each}
-          to={`/brews/${brew.id}/taste/${each}`}
+          to={`/brews/${cup.id}/taste/${each}`}
           replace
           aria-current={each === stage ? 'page' : undefined}
           className={classes(
@@ -109,18 +113,4 @@ function Stages({
       ))}
     </nav>
   );
-}
-
-/** Longer ago than this it is no clock any more, s. */
-const LONG_AGO_S = 3 * 3600;
-
-function stageWords(
-  stage: TastingStage,
-  { called, leftS }: StageClock,
-  sent: readonly TastingStage[],
-): string {
-  if (sent.includes(stage)) return 'sent';
-  const left = Math.ceil(leftS(stage));
-  if (left > 0) return `in ${formatDuration(left)}`;
-  return called === stage && left > -LONG_AGO_S ? 'now' : '';
 }

@@ -2,7 +2,7 @@ import { screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
 import { NOT_SCORED } from '@vendu/core';
-import { brewView, tastingView } from '../testing/fixtures';
+import { cupView, tastingView } from '../testing/fixtures';
 import { problem, renderPart, standInServer } from '../testing/renderPart';
 import { BeforeFirstSip } from './BeforeFirstSip';
 import { CaffeineToday } from './CaffeineToday';
@@ -13,8 +13,8 @@ const ALL = '11'.repeat(7) + '9';
 
 describe('a sheet at the cup', () => {
   it('is filled and sent by keys alone: two digits an attribute, a word, Enter', async () => {
-    const sent = standInServer({ 'PUT brews/21/tastings/warm': { body: brewView() } });
-    renderPart(<SheetForm brew={brewView()} stage="warm" personId={2} />);
+    const sent = standInServer({ 'PUT brews/21/tastings/warm': { body: cupView() } });
+    renderPart(<SheetForm cup={cupView()} stage="warm" personId={2} />);
     await userEvent.keyboard('67' + '58' + '45' + '26' + '37' + '77' + '68' + '7');
     await userEvent.keyboard('black{ArrowDown}{ArrowDown}{ArrowDown}{Enter}');
     await userEvent.keyboard('odd word{Enter}{Enter}{Enter}');
@@ -49,7 +49,7 @@ describe('a sheet at the cup', () => {
 
   it('goes back by an arrow, skips by Space, and sends nothing while it says nothing', async () => {
     standInServer({});
-    renderPart(<SheetForm brew={brewView()} stage="hot" personId={2} />);
+    renderPart(<SheetForm cup={cupView()} stage="hot" personId={2} />);
     const send = screen.getByRole('button', { name: 'Send this sheet' });
     expect(send).toHaveProperty('disabled', true);
     await userEvent.keyboard(' 7{ArrowLeft}{Backspace}');
@@ -61,7 +61,7 @@ describe('a sheet at the cup', () => {
 
   it('takes digits by thumb as well', async () => {
     standInServer({});
-    renderPart(<SheetForm brew={brewView()} stage="warm" personId={2} />);
+    renderPart(<SheetForm cup={cupView()} stage="warm" personId={2} />);
     const pad = within(screen.getByRole('group', { name: 'Digits' }));
     await userEvent.click(pad.getByRole('button', { name: '10' }));
     expect(pad.queryByRole('button', { name: '10' })).toBeNull();
@@ -73,12 +73,12 @@ describe('a sheet at the cup', () => {
 
   it('stays on this device when it is refused, and says why', async () => {
     standInServer({ 'PUT brews/21/tastings/cool': problem('invalid-input', 'Not like this.') });
-    const { unmount } = renderPart(<SheetForm brew={brewView()} stage="cool" personId={2} />);
+    const { unmount } = renderPart(<SheetForm cup={cupView()} stage="cool" personId={2} />);
     await userEvent.type(screen.getByLabelText('Aroma of the emptied cup'), 'toffee');
     await userEvent.click(screen.getByRole('button', { name: 'Send this sheet' }));
     expect(await screen.findByText('Not like this.')).toBeTruthy();
     unmount();
-    renderPart(<SheetForm brew={brewView()} stage="cool" personId={2} />);
+    renderPart(<SheetForm cup={cupView()} stage="cool" personId={2} />);
     expect(screen.getByLabelText('Aroma of the emptied cup')).toHaveProperty('value', 'toffee');
   });
 
@@ -91,7 +91,7 @@ describe('a sheet at the cup', () => {
       isSpat: true,
       notes: 'fig',
     });
-    renderPart(<SheetForm brew={brewView({ tastings: [before] })} stage="warm" personId={2} />);
+    renderPart(<SheetForm cup={cupView({ tastings: [before] })} stage="warm" personId={2} />);
     expect(screen.getByRole('radio', { name: 'wine glass' }).getAttribute('aria-checked')).toBe('true');
     expect(screen.getByRole('radio', { name: 'spat' }).getAttribute('aria-checked')).toBe('true');
     expect(screen.queryByLabelText(/Aroma/)).toBeNull();
@@ -99,7 +99,7 @@ describe('a sheet at the cup', () => {
 
   it('ends in the notes once every figure is in', async () => {
     standInServer({});
-    renderPart(<SheetForm brew={brewView()} stage="warm" personId={2} />);
+    renderPart(<SheetForm cup={cupView()} stage="warm" personId={2} />);
     await userEvent.keyboard(ALL);
     expect(document.activeElement).toBe(screen.getByRole('combobox', { name: 'What it tastes of' }));
   });
@@ -107,8 +107,8 @@ describe('a sheet at the cup', () => {
 
 describe('the sheets of a brew', () => {
   it('of others wait for one’s own, and show themselves to whoever will not taste it', async () => {
-    const sent = standInServer({ 'PUT brews/21/look': { body: brewView() } });
-    renderPart(<SheetsTogether brew={brewView({ sealedSheets: { hot: 2, cool: 1 } })} personId={2} />);
+    const sent = standInServer({ 'PUT brews/21/look': { body: cupView() } });
+    renderPart(<SheetsTogether cup={cupView({ sealedSheets: { hot: 2, cool: 1 } })} personId={2} />);
     expect(screen.getByText(/Sheets of others/).textContent).toContain('2 hot and 1 cool');
     await userEvent.click(screen.getByRole('button', { name: /I will not taste it/ }));
     await expect
@@ -131,7 +131,7 @@ describe('the sheets of a brew', () => {
         intensities: { ...NOT_SCORED, dryness: 7 },
       }),
     ];
-    renderPart(<SheetsTogether brew={brewView({ tastings: sheets })} personId={2} />);
+    renderPart(<SheetsTogether cup={cupView({ tastings: sheets })} personId={2} />);
     expect(screen.getByRole('region', { name: 'Label in the cup' }).textContent).toMatch(
       /1 of \d.*currantfoundJoss hot/,
     );

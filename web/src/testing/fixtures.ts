@@ -12,6 +12,7 @@ import {
 import type {
   BrewListItem,
   BrewView,
+  CupView,
   ProofView,
   RecipeVersionView,
   RecipeView,
@@ -189,6 +190,19 @@ export function brewView(changes: Partial<BrewView> = {}): BrewView {
     sealedSheets: {},
     corrections: [],
     siblings: [],
+    ...changes,
+  };
+}
+
+/** The cup of that brew. */
+export function cupView(changes: Partial<CupView> = {}): CupView {
+  const { id, number, lot, brewerName, startedAt } = brewView();
+  return {
+    ...{ id, number, lot, brewerName, startedAt },
+    drainedAt: startedAt,
+    roomC: 21,
+    tastings: [],
+    sealedSheets: {},
     ...changes,
   };
 }

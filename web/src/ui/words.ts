@@ -10,6 +10,7 @@ import type {
   LotStage,
   FeederKind,
   PourPattern,
+  Role,
   PourTrigger,
   Ribs,
   RoastLevel,
@@ -124,6 +125,8 @@ export const SIGN_WORDS: Record<LotSign, string> = {
 
 /** What keeps a paper in place. */
 export const SEATING_WORDS: Record<PaperSeating, string> = { spoon: 'a spoon', tool: 'its tool' };
+
+export const ROLE_WORDS: Record<Role, string> = { taster: 'guest taster', barista: 'barista', lead: 'lead' };
 
 export const TASTING_STAGE_WORDS: Record<TastingStage, string> = { hot: 'Hot', warm: 'Warm', cool: 'Cool' };
 

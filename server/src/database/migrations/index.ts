@@ -1,5 +1,6 @@
 import type { Migration } from './migration.js';
 import { edits } from './0038-edits.js';
+import { guestTasters } from './0041-guest-tasters.js';
 import { hoursOfPeople } from './0039-hours-of-people.js';
 import { newestAccepted } from './0040-newest-accepted.js';
 import { sessionsOfPeople } from './0037-sessions-of-people.js';
@@ -82,4 +83,5 @@ export const MIGRATIONS: readonly Migration[] = [
   edits,
   hoursOfPeople,
   newestAccepted,
+  guestTasters,
 ];

@@ -44,6 +44,7 @@ const LANDED = {
   '0038-edits': '3f17cb16935e9081',
   '0039-hours-of-people': 'fd454bf3e03c4553',
   '0040-newest-accepted': '768ab258b5fa1967',
+  '0041-guest-tasters': '6e12ed7e5b0a48a8',
 };
 
 describe('the steps of the schema', () => {

@@ -3,17 +3,20 @@ import { Injectable } from '@nestjs/common';
 import { isBlankSheet, type TastingSheet, type TastingStage } from '@vendu/core';
 import type { TastingDto } from '@vendu/contract';
 import { PersonModel } from '../people/person.model.js';
-import { invalidField, notFound } from '../problem/problem-error.js';
+import { invalidField } from '../problem/problem-error.js';
 import { Writing } from '../writing/writing.js';
-import { BrewModel } from './brew.model.js';
-import { sheetsSeenBy } from './sheets-seen.js';
-import { TastingLookModel } from './tasting-look.model.js';
-import { sheetOfRow, tastingView } from './tasting-views.js';
-import { TastingModel } from './tasting.model.js';
+import { CupsService } from './cups.service.js';
+import { sheetsSeenBy } from '../brews/sheets-seen.js';
+import { TastingLookModel } from '../brews/tasting-look.model.js';
+import { sheetOfRow, tastingView } from '../brews/tasting-views.js';
+import { TastingModel } from '../brews/tasting.model.js';
 
 @Injectable()
 export class TastingsService {
-  constructor(private readonly writing: Writing) {}
+  constructor(
+    private readonly writing: Writing,
+    private readonly cups: CupsService,
+  ) {}
 
   /**
    * Stores a sheet as its taster sent it. One that is altered once others could be seen keeps what it said first; one
@@ -25,7 +28,7 @@ export class TastingsService {
     if (isBlankSheet(sheet)) {
       throw invalidField({ field: 'notes', message: 'A sheet says at least one thing of the cup.' });
     }
-    const brew = await this.brew(id);
+    const brew = await this.cups.brewBefore(id, person);
     await this.writing.onLot(brew.lotId, async () => {
       const rows = await TastingModel.findAll({ where: { brewId: id, stage }, include: [PersonModel] });
       const own = rows.find(({ tastedBy }) => tastedBy === person.id);
@@ -47,16 +50,10 @@ export class TastingsService {
 
   /** Somebody will not taste this one, and sees what the others wrote. */
   async look(id: number, person: PersonModel): Promise<void> {
-    const { lotId } = await this.brew(id);
+    const { lotId } = await this.cups.brewBefore(id, person);
     await this.writing.onLot(lotId, async () => {
       await TastingLookModel.upsert({ brewId: id, personId: person.id, lookedAt: new Date() });
     });
-  }
-
-  private async brew(id: number): Promise<BrewModel> {
-    const brew = await BrewModel.findByPk(id);
-    if (!brew) throw notFound('brew');
-    return brew;
   }
 }
 
