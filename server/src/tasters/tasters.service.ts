@@ -16,6 +16,8 @@ import { LotModel } from '../lots/lot.model.js';
 import { PersonModel } from '../people/person.model.js';
 
 const HOUR_MS = 3_600_000;
+/** How somebody reads is told from so many of the newest sheets: of years ago he may have read otherwise. */
+const SHEETS_COMPARED = 3000;
 /** Words are gathered from so many of the newest sheets; a longer note is a sentence and completes nothing. */
 const SHEETS_READ = 2000;
 const LONGEST_WORD = 30;
@@ -36,7 +38,8 @@ export class TastersService {
       where: { isAfterOthers: false, createdAt: { [Op.lt]: cupIsGone() } },
       attributes: ['brewId', 'stage', 'tastedBy', 'intensities', 'firstSheet'],
       include: [{ model: PersonModel, attributes: ['id', 'name'] }],
-      order: ['brewId', 'id'],
+      order: [['id', 'DESC']],
+      limit: SHEETS_COMPARED,
     });
     const habits = tasterHistory(
       rows.map(({ brewId, stage, tastedBy, intensities, firstSheet }) => ({

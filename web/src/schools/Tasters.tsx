@@ -15,10 +15,10 @@ export function Tasters() {
     <section id="tasters" className="mt-10 scroll-mt-4">
       <h2 className="heading mb-1">How each of us reads</h2>
       <p className="caption mb-3 max-w-3xl">
-        Scores beside the mean of the others for the same cup at the same stage, from sheets that were written
-        before another’s was seen. It says how somebody reads, not who is right: know it when you read a
-        sheet. A habit is told from six brews on, where chance alone would make it less than once in a hundred
-        times.
+        Scores beside the mean of the others for the same cup at the same stage, from the newest 3,000 sheets
+        that were written before another’s was seen. It says how somebody reads, not who is right: know it
+        when you read a sheet. A habit is told from six brews on, where chance alone would make it less than
+        once in a hundred times.
       </p>
       {tasters.length === 0 ? (
         <p className="text-small">Nobody has tasted anything yet.</p>

@@ -1,5 +1,6 @@
 import type { Migration } from './migration.js';
 import { edits } from './0038-edits.js';
+import { wherePagesLook } from './0042-where-pages-look.js';
 import { guestTasters } from './0041-guest-tasters.js';
 import { hoursOfPeople } from './0039-hours-of-people.js';
 import { newestAccepted } from './0040-newest-accepted.js';
@@ -84,4 +85,5 @@ export const MIGRATIONS: readonly Migration[] = [
   hoursOfPeople,
   newestAccepted,
   guestTasters,
+  wherePagesLook,
 ];
