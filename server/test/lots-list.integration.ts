@@ -1,4 +1,5 @@
 import { performance } from 'node:perf_hooks';
+import { addHours } from 'date-fns';
 import { QueryTypes } from 'sequelize';
 import type { Sequelize } from 'sequelize-typescript';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
@@ -284,5 +285,25 @@ describe('taking in and weighing', () => {
     expect(weighed.gramsLeftG).toBe(940);
     expect(weighed.weighings.map(({ massG }) => massG)).toEqual([940, 1000]);
     await app.barista.post(`/api/lots/${lot.id}/stock`).send({ massG: -1 }).expect(422);
+  });
+
+  it('by the brews that came after it, though the clock was an hour ahead when it was weighed, or before', async () => {
+    const lot = await takeInLot(app.barista, { stockG: 1000 });
+    const recipe = await startRecipe(app.barista, lot.id);
+    const { doseG } = recipe.versions[0]!.plan;
+    const weigh = (massG: number) =>
+      app.barista.post(`/api/lots/${lot.id}/stock`).send({ massG }).expect(201);
+    const left = async () => ((await app.barista.get(`/api/lots/${lot.id}`)).body as LotView).gramsLeftG;
+    await storeBrew(app.barista, recipe);
+    await weigh(300);
+    await LotModel.update({ stockAt: addHours(new Date(), 1) }, { where: { id: lot.id } });
+    await storeBrew(app.barista, recipe);
+    await storeBrew(app.barista, recipe);
+    expect(await left()).toBe(300 - 2 * doseG);
+    // These three are told an hour ahead now; what is weighed after them has them gone already.
+    await weigh(200);
+    expect(await left()).toBe(200);
+    await storeBrew(app.barista, recipe);
+    expect(await left()).toBe(200 - doseG);
   });
 });

@@ -11,6 +11,7 @@ import { invalidField } from '../problem/problem-error.js';
 import { RecipeVersionModel } from '../recipes/recipe-version.model.js';
 import { RecipeModel } from '../recipes/recipe.model.js';
 import { RunningBrewModel } from '../running-brews/running-brew.model.js';
+import { momentAfterWeighing } from '../lots/stock-moments.js';
 import { Writing } from '../writing/writing.js';
 import { addToLog, logOfBrew } from '../brew-logs/brew-logs.js';
 import { BrewModel } from './brew.model.js';
@@ -62,6 +63,7 @@ export class StoreBrewService {
         kit: kitNames({ recipe, grinder }, version, house, brew.scale),
         note,
         finesG: finesTaken({ plan: version.plan, events })?.finesG ?? null,
+        createdAt: await momentAfterWeighing(recipe.lotId),
       });
       if (samples.atMs.length > 0 || outflow.atMs.length > 0) {
         await TraceModel.create({

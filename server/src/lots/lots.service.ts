@@ -28,6 +28,7 @@ import { readLotsPage } from './lot-list.js';
 import { refreshLotProgress } from './lot-progress.js';
 import { lotFaults } from './lot-refusals.js';
 import { RoastBatchModel } from './roast-batch.model.js';
+import { momentAfterBrews } from './stock-moments.js';
 import { StockWeighingModel } from './stock-weighing.model.js';
 
 @Injectable()
@@ -145,7 +146,7 @@ export class LotsService {
     const weigh = async () => {
       const weighing = await StockWeighingModel.create({ lotId: id, massG, weighedBy: person.id });
       // Not through the instance: the revision guards the facts, which a weighing does not touch.
-      await LotModel.update({ stockG: massG, stockAt: new Date() }, { where: { id } });
+      await LotModel.update({ stockG: massG, stockAt: await momentAfterBrews(id) }, { where: { id } });
       return weighing.id;
     };
     await this.writing.onLot(id, weigh, request);
