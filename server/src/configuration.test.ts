@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { readConfiguration } from './configuration.js';
+import { PATIENCE } from './database/connection.js';
 
 const SMALLEST = {
   VENDU_DB_PORT: '33070',
@@ -23,6 +24,15 @@ describe('the configuration', () => {
   it.each(Object.keys(SMALLEST))('names %s when it is missing or empty', (name) => {
     expect(() => readConfiguration({ ...SMALLEST, [name]: '' })).toThrow(name);
     expect(() => readConfiguration({ ...SMALLEST, [name]: undefined })).toThrow(name);
+  });
+
+  it('waits for the database as usual, or so many times as long on a machine that has much else to do', () => {
+    expect(readConfiguration(SMALLEST).patience).toEqual(PATIENCE);
+    const { statementS, starvedS } = readConfiguration({ ...SMALLEST, VENDU_PATIENCE: '12' }).patience;
+    expect([statementS, starvedS]).toEqual([PATIENCE.statementS * 12, PATIENCE.starvedS * 12]);
+    for (const times of ['0', 'long', '1.5']) {
+      expect(() => readConfiguration({ ...SMALLEST, VENDU_PATIENCE: times })).toThrow('VENDU_PATIENCE must');
+    }
   });
 
   it('takes a socket in place of host and port', () => {

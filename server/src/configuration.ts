@@ -1,5 +1,5 @@
 import { BlockList, isIP } from 'node:net';
-import type { Patience } from './database/connection.js';
+import { PATIENCE, type Patience } from './database/connection.js';
 
 /** Settings read from the environment, once, checked. Names and defaults stand here and nowhere else. */
 export interface Configuration {
@@ -19,8 +19,8 @@ export interface Configuration {
     user: string;
     password: string;
   };
-  /** How long the database is waited for; as usual where left out. */
-  patience?: Patience;
+  /** How long the database is waited for. */
+  patience: Patience;
   sessionSecret: string;
   /** Demo mode offers the invented accounts on the sign-in page. */
   isDemo: boolean;
@@ -63,6 +63,19 @@ export function readConfiguration(environment: Environment): Configuration {
     backupsFolder: environment['VENDU_BACKUPS'] ?? null,
     tracesKeptDays: tracesKept(environment),
     signInsPerMinute: wholeNumber(environment, 'VENDU_SIGN_INS_PER_MINUTE', 20),
+    patience: timesAsPatient(wholeNumber(environment, 'VENDU_PATIENCE', 1)),
+  };
+}
+
+/** On a machine that has much else to do everything takes so many times as long. */
+function timesAsPatient(times: number): Patience {
+  if (times < 1) throw new NotConfigured(`VENDU_PATIENCE must be 1 or more, got ${times}`);
+  const { statementS, answerS, connectionS, starvedS } = PATIENCE;
+  return {
+    statementS: statementS * times,
+    answerS: answerS * times,
+    connectionS: connectionS * times,
+    starvedS: starvedS * times,
   };
 }
 

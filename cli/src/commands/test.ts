@@ -45,6 +45,9 @@ const CHECKS: { label: string; program: string; args: string[] }[] = [
   })),
 ];
 
+/** Beside other busy processes: tests ask what is answered, and only some of them how soon. */
+const UNHURRIED = { VENDU_PATIENCE: '12' };
+
 const paths = profilePaths('test');
 const REPORTS = join(paths.folder, 'reports');
 
@@ -145,6 +148,7 @@ function integrationEnvironment(
     VENDU_DB_USER: user,
     VENDU_DB_PASSWORD: password,
     VENDU_SESSION_SECRET: sessionSecret,
+    ...UNHURRIED,
   };
 }
 
@@ -163,7 +167,7 @@ async function runPlaywright(database: Database, secrets: Secrets): Promise<Tall
       port: await getPort({ port: portNumbers(4700, 4900), host: '127.0.0.1' }),
       isDemo: true,
       servesWeb: true,
-      extraEnv: { VENDU_SIGN_INS_PER_MINUTE: '1000' },
+      extraEnv: { VENDU_SIGN_INS_PER_MINUTE: '1000', ...UNHURRIED },
     });
   }
   const servers: Server[] = [];

@@ -1,7 +1,7 @@
 import { Global, Inject, Module, type DynamicModule, type OnApplicationShutdown } from '@nestjs/common';
 import { Sequelize, type ModelCtor } from 'sequelize-typescript';
 import type { Configuration } from '../configuration.js';
-import { connect, PATIENCE } from './connection.js';
+import { connect } from './connection.js';
 import { Statements } from './statements.js';
 
 /** Provides the one `Sequelize` of the application; models are bound to it when it is made. */
@@ -19,7 +19,7 @@ export class DatabaseModule implements OnApplicationShutdown {
           provide: Sequelize,
           inject: [Statements],
           useFactory: (statements: Statements) =>
-            connect(configuration, models, { statements, patience: configuration.patience ?? PATIENCE }),
+            connect(configuration, models, { statements, patience: configuration.patience }),
         },
       ],
       exports: [Sequelize, Statements],

@@ -2,6 +2,7 @@ import { EventEmitter } from 'node:events';
 import type { Request, Response } from 'express';
 import type { Sequelize } from 'sequelize-typescript';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { PATIENCE } from '../database/connection.js';
 import { ProblemError } from '../problem/problem-error.js';
 import { Congestion } from './congestion.js';
 
@@ -10,7 +11,9 @@ let congestion: Congestion;
 beforeEach(() => {
   vi.useFakeTimers();
   pool.waiting = 0;
-  congestion = new Congestion({ connectionManager: { pool } } as unknown as Sequelize, {});
+  congestion = new Congestion({ connectionManager: { pool } } as unknown as Sequelize, {
+    patience: PATIENCE,
+  });
 });
 afterEach(() => {
   congestion.onModuleDestroy();

@@ -3,7 +3,6 @@ import type { RequestHandler } from 'express';
 import { Sequelize } from 'sequelize-typescript';
 import type { Configuration } from '../configuration.js';
 import { CONFIGURATION } from '../configuration.token.js';
-import { PATIENCE } from '../database/connection.js';
 import { ProblemError } from '../problem/problem-error.js';
 
 const LOOKS_EVERY_MS = 200;
@@ -25,7 +24,7 @@ export class Congestion implements OnModuleDestroy {
 
   constructor(
     private readonly sequelize: Sequelize,
-    @Inject(CONFIGURATION) { patience = PATIENCE }: Pick<Configuration, 'patience'>,
+    @Inject(CONFIGURATION) { patience }: Pick<Configuration, 'patience'>,
   ) {
     this.starvedMs = patience.starvedS * 1000;
   }

@@ -8,7 +8,6 @@ import { logOfRecord, type BenchEvent, type BrewEntry, type StepDone } from '@ve
 import type { BrewView, LotView, ProofView, RecipeView } from '@vendu/contract';
 import { createApplication } from '../../src/application.js';
 import { readConfiguration, type Configuration } from '../../src/configuration.js';
-import type { Patience } from '../../src/database/connection.js';
 import { DEMO_ACCOUNTS } from '../../src/people/demo-accounts.js';
 import { administer, readIn } from './database.js';
 import type {} from './demo-copy.js';
@@ -26,15 +25,11 @@ export interface TestApplication {
   close: () => Promise<void>;
 }
 
-/** Of a machine that has much else to do: its tests ask what is answered, and only some of them how soon. */
-const UNHURRIED: Patience = { statementS: 100, answerS: 110, connectionS: 100, starvedS: 100 };
-
 export async function startTestApplication(changes: Partial<Configuration> = {}): Promise<TestApplication> {
   const name = `vendu_it_${randomBytes(5).toString('hex')}`;
   const configuration: Configuration = {
     ...readConfiguration({ ...process.env, VENDU_DB_NAME: name, VENDU_DEMO: '1', VENDU_LOG_LEVEL: 'silent' }),
     signInsPerMinute: 1000,
-    patience: UNHURRIED,
     ...changes,
   };
   await administer(configuration, `CREATE DATABASE ${name}`);
