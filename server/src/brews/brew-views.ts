@@ -3,6 +3,7 @@ import {
   benchSteps,
   brewResult,
   CUP_IS_GONE_H,
+  labelNotesIn,
   outflowPoints,
   pouredWaterG,
   roastAgeDays,
@@ -10,9 +11,15 @@ import {
   type Trace,
   type TracePoint,
 } from '@vendu/core';
-import type { BrewListItem } from '@vendu/contract';
+import type { BrewListItem, BrewView } from '@vendu/contract';
+import type { LotModel } from '../lots/lot.model.js';
 import type { BrewModel } from './brew.model.js';
 import type { FractionModel } from './fraction.model.js';
+
+/** What whoever brews or tastes has to know of the coffee. */
+export function lotInCup({ id, name, process, additions, labelNotes }: LotModel): BrewView['lot'] {
+  return { id, name, process, additions, labelNotes: labelNotesIn(labelNotes) };
+}
 
 /** What the figures of a brew are worked out from. */
 export type WeighedBrew = Pick<BrewModel, 'doseG' | 'waterG' | 'beverageG' | 'plan' | 'steps' | 'events'> & {

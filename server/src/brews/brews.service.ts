@@ -4,7 +4,6 @@ import {
   addedWaterG,
   beverageFault,
   finesTaken,
-  labelNotesIn,
   pouredWaterG,
   readingFault,
   weighedFinesG,
@@ -33,7 +32,7 @@ import { Writing } from '../writing/writing.js';
 import { comparisonsOf } from './comparisons-of.js';
 import { BrewModel } from './brew.model.js';
 import { BrewReader, LIST_PARTS } from './brew-reader.js';
-import { brewDose, brewWater } from './brew-views.js';
+import { brewDose, brewWater, lotInCup } from './brew-views.js';
 import { CorrectionModel } from './correction.model.js';
 import { FractionModel } from './fraction.model.js';
 import { ReadingModel } from './reading.model.js';
@@ -73,13 +72,7 @@ export class BrewsService {
     return {
       ...listed,
       revision: row.revision,
-      lot: {
-        id: lot.id,
-        name: lot.name,
-        process: lot.process,
-        additions: lot.additions,
-        labelNotes: labelNotesIn(lot.labelNotes),
-      },
+      lot: lotInCup(lot),
       comparisons: await comparisonsOf(this.sequelize, id),
       recipeVersionId: row.recipeVersionId,
       brewerName: recipe.brewer.name,

@@ -1,8 +1,9 @@
 import { Injectable } from '@nestjs/common';
 import { subHours } from 'date-fns';
 import { Op } from 'sequelize';
-import { CUP_IS_GONE_H, labelNotesIn, markedDrainS, TASTING_STAGES } from '@vendu/core';
+import { CUP_IS_GONE_H, markedDrainS, TASTING_STAGES } from '@vendu/core';
 import type { CupOnTable, CupView } from '@vendu/contract';
+import { lotInCup } from '../brews/brew-views.js';
 import { BrewModel } from '../brews/brew.model.js';
 import { sheetsSeenBy } from '../brews/sheets-seen.js';
 import { tastingView } from '../brews/tasting-views.js';
@@ -72,13 +73,7 @@ export class CupsService {
     return {
       id: brew.id,
       number,
-      lot: {
-        id: lot.id,
-        name: lot.name,
-        process: lot.process,
-        additions: lot.additions,
-        labelNotes: labelNotesIn(lot.labelNotes),
-      },
+      lot: lotInCup(lot),
       brewerName: brewer.name,
       startedAt: brew.startedAt.toISOString(),
       drainedAt: new Date(brew.startedAt.getTime() + drainedS * 1000).toISOString(),
