@@ -24,7 +24,14 @@ beforeAll(async () => {
   await guest.post('/api/session').send({ email: GUEST.email, password: GUEST.password }).expect(200);
   recipe = await startRecipe(
     app.barista,
-    (await takeInLot(app.barista, { name: 'Guest lot', additions: 'cherries', process: 'co-fermented' })).id,
+    (
+      await takeInLot(app.barista, {
+        name: 'Guest lot',
+        additions: 'cherries',
+        process: 'co-fermented',
+        labelNotes: ['plum'],
+      })
+    ).id,
   );
 });
 afterAll(() => app.close());
@@ -54,7 +61,12 @@ describe('a guest taster', () => {
     const [cup, ...others] = ofLot(await onTable());
     expect(others).toEqual([]);
     // The second of its lot by the clock: one was brewed before it.
-    expect(cup).toMatchObject({ id: standing.id, number: 2, stagesSent: [], lot: { additions: 'cherries' } });
+    expect(cup).toMatchObject({
+      id: standing.id,
+      number: 2,
+      stagesSent: [],
+      lot: { additions: 'cherries', labelNotes: [] },
+    });
     expect(Date.parse(cup!.drainedAt)).toBeGreaterThan(Date.parse(cup!.startedAt));
     expect(JSON.stringify(cup)).not.toMatch(/plan|doseG|kettleC|pours/);
     await guest.get(`/api/cups/${older.id}`).expect(404);
@@ -66,9 +78,10 @@ describe('a guest taster', () => {
     const { id } = await brewed(subMinutes(new Date(), 12));
     await send(app.barista, id, 'plum').expect(200);
     const before = (await guest.get(`/api/cups/${id}`).expect(200)).body as CupView;
-    expect(before).toMatchObject({ tastings: [], sealedSheets: { warm: 1 } });
+    expect(before).toMatchObject({ tastings: [], sealedSheets: { warm: 1 }, lot: { labelNotes: [] } });
     const sent = (await send(guest, id, 'fig').expect(200)).body as CupView;
     expect(sent.tastings.map(({ notes }) => notes).sort()).toEqual(['fig', 'plum']);
+    expect(sent.lot.labelNotes).toEqual(['plum']);
     expect(ofLot(await onTable()).find((cup) => cup.id === id)?.stagesSent).toEqual(['warm']);
     // The lab reads it beside its own.
     const brew = (await app.barista.get(`/api/brews/${id}`).expect(200)).body as BrewView;

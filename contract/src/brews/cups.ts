@@ -7,6 +7,7 @@ interface NamedCup {
   id: number;
   /** Of its brew within the lot. */
   number: number;
+  /** Without the notes of its label until a sheet of the cup may be seen: they are not to be read into it. */
   lot: { id: number; name: string; process: string; additions: string; labelNotes: string[] };
   brewerName: string;
   startedAt: string;

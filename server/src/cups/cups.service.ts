@@ -34,12 +34,16 @@ export class CupsService {
       ],
     });
     return Promise.all(
-      brews.map(async (brew) => ({
-        ...(await this.named(brew)),
-        stagesSent: TASTING_STAGES.filter((stage) =>
-          brew.tastings.some((sheet) => sheet.stage === stage && sheet.tastedBy === taster.id),
-        ),
-      })),
+      brews.map(async (brew) => {
+        const cup = await this.named(brew);
+        return {
+          ...cup,
+          lot: withoutLabel(cup.lot),
+          stagesSent: TASTING_STAGES.filter((stage) =>
+            brew.tastings.some((sheet) => sheet.stage === stage && sheet.tastedBy === taster.id),
+          ),
+        };
+      }),
     );
   }
 
@@ -49,7 +53,8 @@ export class CupsService {
       this.named(brew),
       sheetsSeenBy(taster.id, brew, brew.tastings.map(tastingView)),
     ]);
-    return { ...cup, tastings: seen.open, sealedSheets: seen.sealed };
+    const lot = seen.open.length > 0 ? cup.lot : withoutLabel(cup.lot);
+    return { ...cup, lot, tastings: seen.open, sealedSheets: seen.sealed };
   }
 
   /** A brew whose cup somebody may taste: a guest one that stands on the table, or that he tasted. */
@@ -80,6 +85,11 @@ export class CupsService {
       roomC,
     };
   }
+}
+
+/** What the label promises is not to be read into a cup: it comes with the first sheet that may be seen. */
+function withoutLabel(lot: CupView['lot']): CupView['lot'] {
+  return { ...lot, labelNotes: [] };
 }
 
 async function recipeOf({ recipeVersionId }: BrewModel): Promise<RecipeModel> {
