@@ -70,12 +70,13 @@ export function readConfiguration(environment: Environment): Configuration {
 /** On a machine that has much else to do everything takes so many times as long. */
 function timesAsPatient(times: number): Patience {
   if (times < 1) throw new NotConfigured(`VENDU_PATIENCE must be 1 or more, got ${times}`);
-  const { statementS, answerS, connectionS, starvedS } = PATIENCE;
+  const { statementS, answerS, connectionS, starvedS, readyS } = PATIENCE;
   return {
     statementS: statementS * times,
     answerS: answerS * times,
     connectionS: connectionS * times,
     starvedS: starvedS * times,
+    readyS: readyS * times,
   };
 }
 

@@ -9,7 +9,7 @@ import { startTestApplication, type TestApplication } from './support/applicatio
 let app: TestApplication;
 beforeAll(async () => {
   app = await startTestApplication({
-    patience: { statementS: 4, answerS: 60, connectionS: 30, starvedS: 30 },
+    patience: { statementS: 4, answerS: 60, connectionS: 30, starvedS: 30, readyS: 30 },
   });
 });
 afterAll(() => app.close());

@@ -15,8 +15,10 @@ export interface Patience {
   connectionS: number;
   /** Statements that wait for a connection for so long do so for a reason, s: a burst of people's clicks is over before. */
   starvedS: number;
+  /** For whether it answers at all, s: whoever asks that wants to know now, and not once a frozen database thaws. */
+  readyS: number;
 }
-export const PATIENCE: Patience = { statementS: 8, answerS: 10, connectionS: 6, starvedS: 1.5 };
+export const PATIENCE: Patience = { statementS: 8, answerS: 10, connectionS: 6, starvedS: 1.5, readyS: 2 };
 
 /** A table is locked for moments; who waits for one longer waits for somebody's hand. */
 const LOCK_SHARE = 3;

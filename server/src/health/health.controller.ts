@@ -1,16 +1,18 @@
-import { Controller, Get } from '@nestjs/common';
+import { Controller, Get, Inject } from '@nestjs/common';
 import { QueryTypes } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
+import type { Configuration } from '../configuration.js';
+import { CONFIGURATION } from '../configuration.token.js';
 import { ProblemError } from '../problem/problem-error.js';
 import { VisitorsToo } from '../session/access.js';
-
-/** Whoever asks wants to know now, and not once a frozen database thaws. */
-const READY_WITHIN_MS = 2000;
 
 @Controller('health')
 @VisitorsToo()
 export class HealthController {
-  constructor(private readonly sequelize: Sequelize) {}
+  constructor(
+    private readonly sequelize: Sequelize,
+    @Inject(CONFIGURATION) private readonly configuration: Pick<Configuration, 'patience'>,
+  ) {}
 
   /** Whether the server can do its work: the database answers, and soon. */
   @Get()
@@ -19,7 +21,7 @@ export class HealthController {
     const late = new Promise<never>((_, reject) => {
       timer = setTimeout(
         () => reject(new ProblemError('unavailable', 'The database does not answer soon enough.')),
-        READY_WITHIN_MS,
+        this.configuration.patience.readyS * 1000,
       );
     });
     try {
