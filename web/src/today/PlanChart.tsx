@@ -28,15 +28,28 @@ const SPAN_MIN = 90;
 const TICK_MIN = 30;
 const STARTS_AT_MIN = 10;
 
+/** So much of the chart is as wide as the words in a shade; a narrower one is told beside the name of who is in. */
+const WORDS_NEED = 0.19;
+
 /** Hours in which somebody is not there. */
-function NotIn({ left, width, words = '' }: { left: string; width: string; words?: string }) {
+function NotIn({
+  left,
+  width,
+  words = '',
+  isNarrow = false,
+}: {
+  left: string;
+  width: string;
+  words?: string;
+  isNarrow?: boolean;
+}) {
   return (
     <li
       aria-hidden={words === ''}
       className="absolute inset-y-0 grid items-center overflow-hidden bg-edge/15 px-3 text-tiny text-quiet"
       style={{ left, width }}
     >
-      {words}
+      <span className={isNarrow ? 'sr-only' : 'whitespace-nowrap'}>{words}</span>
     </li>
   );
 }
@@ -89,6 +102,7 @@ export function PlanChart({ plan, people, nowMin, nameOf }: PlanChartProps) {
                       left="0%"
                       width={at(Math.min(fromMin, to))}
                       words={`in from ${clockOf(fromMin)}`}
+                      isNarrow={(fromMin - from) / (to - from) < WORDS_NEED}
                     />
                   )}
                   {toMin < to && <NotIn left={at(toMin)} width={`calc(100% - ${at(toMin)})`} />}
