@@ -1,5 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
-import type { TodayView } from '@vendu/contract';
+import { followWindows, planDay } from '@vendu/core';
+import type { TodayBrew, TodayView } from '@vendu/contract';
 import { expectClean } from '../support/axe';
 import { signIn } from '../support/people';
 import { startRecipe, storeBrew } from '../support/work';
@@ -95,6 +96,58 @@ test('a day is planned, disturbed and replanned', async ({ page }) => {
     .first()
     .click();
   await expect(page.getByText(/Before the clock|Starting recipe/).first()).toBeVisible();
+});
+
+test('what somebody puts first stays first, also where it does not fit into the day', async ({ page }) => {
+  const at = (hour: number) => new Date(new Date().setHours(hour, 0, 0, 0));
+  await page.clock.install({ time: at(19) });
+  await signIn(page, 'barista');
+  await page.goto('/today');
+  await withoutHours(page);
+  const { people, brews, roomC } = (await (await page.request.get('/api/today')).json()) as TodayView;
+  const [alone, ...others] = people;
+  /** How long one pair of hands needs for it and what follows it, min. */
+  const needMin = (brew: TodayBrew) =>
+    planDay({
+      jobs: [{ ...brew, dueMin: null }],
+      afters: [],
+      crew: { kettles: 1, people: [{ name: '', caffeineMg: 0, fromMin: 0, toMin: 24 * 60 }] },
+      nowMin: 0,
+      windows: followWindows({ roomC }),
+    }).endMin;
+  // Other tests of this lab may have two lots of one name.
+  const isAlone = (name: string) => brews.filter(({ lotName }) => lotName === name).length === 1;
+  const byNeed = brews
+    .filter(({ lotName }) => isAlone(lotName))
+    .sort((one, other) => needMin(one) - needMin(other));
+  const [shortest, longest] = [byNeed[0]!, byNeed.at(-1)!];
+  expect(needMin(shortest)).toBeLessThan(needMin(longest) - 1);
+  const moved = longest.lotName;
+  const until = new Date(at(19).getTime() + (Math.ceil(needMin(longest)) - 1) * 60_000)
+    .toTimeString()
+    .slice(0, 5);
+  const hours = { from: '06:00', until };
+  expect((await page.request.put(`/api/people/${alone!.id}/hours`, { data: hours })).ok()).toBe(true);
+  for (const { name } of others) await page.getByRole('checkbox', { name }).uncheck();
+  await page.reload();
+  await expect(page.getByText(/^\d+ brews?, all tasted by/)).toBeVisible();
+  const row = page.getByRole('listitem').filter({ hasText: moved });
+  await expect(row.getByText('does not fit into the day')).toBeVisible();
+  const from = (await order(page)).indexOf(moved) + 1;
+  await page.getByRole('button', { name: `Move ${moved}` }).focus();
+  await page.keyboard.press('Space');
+  await expect(page.getByText(`${moved} is brew ${from}.`)).toBeAttached();
+  for (let place = from - 1; place > 0; place--) {
+    await page.keyboard.press('ArrowUp');
+    await expect(page.getByText(`${moved} is brew ${place}.`)).toBeAttached();
+  }
+  await page.keyboard.press('Space');
+  await expect(page.getByRole('button', { name: 'Order it by the plan again' })).toBeVisible();
+  await expect.poll(async () => (await order(page))[0]).toBe(moved);
+  await page.reload();
+  await expect.poll(async () => (await order(page))[0]).toBe(moved);
+  await expect(row.getByText('does not fit into the day')).toBeVisible();
+  await withoutHours(page);
 });
 
 test('two shifts: who is there when, by hours that anybody can set', async ({ page }) => {

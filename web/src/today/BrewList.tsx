@@ -15,6 +15,7 @@ import {
 } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { GripVertical } from 'lucide-react';
+import { useState } from 'react';
 import { Link } from 'react-router';
 import type { DayPlan } from '@vendu/core';
 import type { TodayBrew } from '@vendu/contract';
@@ -32,7 +33,10 @@ interface BrewListProps {
 }
 
 /** The brews of the day in their order, to be moved by hand or by keys; each says why, and when it begins. */
-export function BrewList({ brews, plan, onOrder, onSkip }: BrewListProps) {
+export function BrewList({ brews: planned, plan, onOrder, onSkip }: BrewListProps) {
+  // While one is moved the list stands still: a plan that comes in between shows once it is put down.
+  const [held, setHeld] = useState<readonly TodayBrew[] | null>(null);
+  const brews = held ?? planned;
   const sensors = useSensors(
     // A press that moves: a tap on the handle is none.
     useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
@@ -58,7 +62,10 @@ export function BrewList({ brews, plan, onOrder, onSkip }: BrewListProps) {
         },
       }}
       collisionDetection={closestCenter}
+      onDragStart={() => setHeld(planned)}
+      onDragCancel={() => setHeld(null)}
       onDragEnd={({ active, over }) => {
+        setHeld(null);
         if (!over || active.id === over.id) return;
         onOrder(arrayMove(ids, ids.indexOf(String(active.id)), ids.indexOf(String(over.id))));
       }}

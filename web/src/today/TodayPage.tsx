@@ -12,7 +12,7 @@ import { Unavailable } from '../ui/Unavailable';
 import { useShortcut } from '../ui/useShortcut';
 import { BrewList } from './BrewList';
 import { CalendarAddress } from './CalendarAddress';
-import { clockOf, dayInputOf, NOTHING_CHOSEN, type TodayChoice } from './dayOfToday';
+import { clockOf, dayInputOf, NOTHING_CHOSEN, sequenceOf, type TodayChoice } from './dayOfToday';
 import { CodedCups } from './CodedCups';
 import { Handover } from './Handover';
 import { Missed } from './Missed';
@@ -42,7 +42,7 @@ function Today({ today }: { today: TodayView }) {
   useShortcut('n', () => void navigate('/lots/new'));
   const change = (changed: Partial<TodayChoice>) => setChosen({ ...choice, ...changed });
   const { people } = input.crew;
-  const sequence = plan ? [...plan.order, ...plan.left] : [];
+  const sequence = plan ? sequenceOf(plan, choice.order) : [];
   const brews = sequence.flatMap((id) => today.brews.find((brew) => brew.id === id) ?? []);
   const nameOf = (jobId: string) => {
     const brew = today.brews.find(({ id }) => id === jobId);

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { planDay } from '@vendu/core';
 import type { TodayBrew, TodayView } from '@vendu/contract';
 import {
   clockOf,
@@ -6,6 +7,7 @@ import {
   hoursToday,
   minuteOf,
   NOTHING_CHOSEN,
+  sequenceOf,
   withPresence,
   type TodayChoice,
 } from './dayOfToday';
@@ -66,6 +68,25 @@ describe('the day that is planned', () => {
     const input = dayInputOf(today({ afters: [{ ...after, drainedAt }] }), NOTHING_CHOSEN, at(0, 10));
     expect(input.afters).toEqual([{ id: 'brew-5', drainedMin: -20, left: ['read'], sipMg: 20 }]);
     expect(minuteOf(at(1), at(0, 10))).toBe(60);
+  });
+});
+
+describe('the order of the brews', () => {
+  const brews = [brew('quick'), brew('long', { brewMin: 200 })];
+  const input = dayInputOf(today({ brews }), NOTHING_CHOSEN, at(17));
+  const shown = (order: string[] | null) => sequenceOf(planDay(input, order), order);
+
+  it('is the plan’s, and what does not fit into the day comes last', () => {
+    expect(planDay(input).left).toEqual(['long']);
+    expect(shown(null)).toEqual(['quick', 'long']);
+  });
+
+  it('is what somebody set, also of a brew that does not fit into the day', () => {
+    expect(shown(['long', 'quick'])).toEqual(['long', 'quick']);
+  });
+
+  it('takes what came since behind it, and forgets what is gone', () => {
+    expect(shown(['gone', 'long'])).toEqual(['long', 'quick']);
   });
 });
 

@@ -1,4 +1,4 @@
-import { followWindows, type DayInput } from '@vendu/core';
+import { followWindows, type DayInput, type DayPlan } from '@vendu/core';
 import type { TodayPerson, TodayView } from '@vendu/contract';
 
 /** What somebody chose for a day, on this device. */
@@ -96,4 +96,17 @@ export function dayInputOf(today: TodayView, choice: TodayChoice, now: Date): Da
       }),
     },
   };
+}
+
+/**
+ * The brews as they are listed: as somebody set them, with what came since behind; else as the plan makes them, with what
+ * does not fit into the day last.
+ */
+export function sequenceOf(
+  { order, left }: Pick<DayPlan, 'order' | 'left'>,
+  set: readonly string[] | null,
+): string[] {
+  const planned = [...order, ...left];
+  if (set === null) return planned;
+  return [...set.filter((id) => planned.includes(id)), ...planned.filter((id) => !set.includes(id))];
 }
