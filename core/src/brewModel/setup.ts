@@ -5,7 +5,7 @@ import { figuresOf, type BrewerFigures } from './hardware.js';
 import { inflowsOf, unevenShare, type Inflow } from './inflow.js';
 import { DEFAULT_SPREAD, particlesOf, type Particles } from './particles.js';
 import { restingRates } from './release.js';
-import type { BrewModelInput } from './types.js';
+import type { BrewModelInput, LotFactors } from './types.js';
 
 /** The tightest packing of round grains of many sizes (textbook, mem.). */
 const LEAST_VOIDS = 0.2;
@@ -42,36 +42,48 @@ export function setupOf(
   model: BrewConstants = BREW_MODEL,
   particlesFrom: typeof particlesOf = particlesOf,
 ): BrewSetup {
-  const doseKg = input.doseG / 1000;
-  const particles = particlesFrom(input.grind, model);
-  return {
-    input,
+  return setupFor(input, model, particlesFrom)(input.lot);
+}
+
+/** The same for one brew and many lots: what no property of a lot touches is worked out once. */
+export function setupFor(
+  brew: Omit<BrewModelInput, 'lot'>,
+  model: BrewConstants = BREW_MODEL,
+  particlesFrom: typeof particlesOf = particlesOf,
+): (lot: LotFactors) => BrewSetup {
+  const doseKg = brew.doseG / 1000;
+  const particles = particlesFrom(brew.grind, model);
+  const ofBrew = {
     model,
     particles,
-    restingRatesPerS: restingRates(particles, input.lot.rate, model),
-    inflows: inflowsOf(input, model),
-    boilingC: boilingPointC({ elevationM: input.elevationM }),
+    inflows: inflowsOf(brew, model),
+    boilingC: boilingPointC({ elevationM: brew.elevationM }),
     doseKg,
-    airPa: airPressurePa({ elevationM: input.elevationM }),
+    airPa: airPressurePa({ elevationM: brew.elevationM }),
+    uneven: unevenShare(brew, model),
+    voidsSwollen: Math.max(
+      LEAST_VOIDS,
+      model.voidsSwollen - model.voidsPerSpread * (particles.spreadLn - Math.log(DEFAULT_SPREAD)),
+    ),
+    brewer: figuresOf(brew.brewer),
+    channels: model.channelMax / (1 + Math.pow(particles.d32M / model.channelSizeM, 4)),
+  };
+  return (lot) => ({
+    ...ofBrew,
+    input: { ...brew, lot },
+    restingRatesPerS: restingRates(particles, lot.rate, model),
     grainsFullKg:
-      input.lot.retained *
+      lot.retained *
       doseKg *
       (model.envelopeM3PerKg * (1 + model.swelling) - 1 / model.solidKgPerM3) *
       model.heldWaterKgPerM3,
     residualSaturation: Math.min(
       model.residualSaturationMax,
       model.residualSaturation *
-        input.lot.retained *
+        lot.retained *
         Math.pow(model.retentionSizeM / particles.d32M, model.retentionPower),
     ),
-    uneven: unevenShare(input, model),
-    voidsSwollen: Math.max(
-      LEAST_VOIDS,
-      model.voidsSwollen - model.voidsPerSpread * (particles.spreadLn - Math.log(DEFAULT_SPREAD)),
-    ),
-    brewer: figuresOf(input.brewer),
-    channels: model.channelMax / (1 + Math.pow(particles.d32M / model.channelSizeM, 4)),
-  };
+  });
 }
 
 /** Temperature at which a pour meets the bed: no kettle holds more than boiling, and the stream loses some. */

@@ -1,5 +1,5 @@
 import { NINE_OF_TEN } from '../statistics/nineOfTen.js';
-import { CholeskyDecomposition, inverse, Matrix } from 'ml-matrix';
+import { inverse, Matrix } from 'ml-matrix';
 import type { BrewInputFailure } from '../brewModel/checkBrew.js';
 import { success, type Result } from '../result.js';
 import { FACTORS, type LearnedFactors } from './conditions.js';
@@ -22,6 +22,7 @@ import {
 import { leastSquares } from './leastSquares.js';
 import { modelledOutput, remembering } from './modelled.js';
 import { withKitSlopes } from './otherKit.js';
+import { apart, dot, lowerOf, matrixOf, type Lower } from './triangular.js';
 import { lotPrior, perFactor, priorFault, type LotEvidence, type LotPrior } from './priors.js';
 
 /** How much the brews have taught, for words on a screen. */
@@ -89,25 +90,27 @@ export function calibrateLot({
   const brews = brewed.map((each) => ({ ...each, brew: withMeasuredPaper(each.brew, papers) }));
   const believed = perFactor((_, at) => Math.exp(prior.lnMean[at] ?? 0));
   const observations = withKitSlopes(observationsOf(brews), brews, believed);
-  const errors =
-    observations.length === 0 ? null : new CholeskyDecomposition(errorCovariance(observations, brews));
-  const lower = errors?.lowerTriangularMatrix ?? null;
+  const covariance = errorCovariance(observations, brews);
+  const lower = lowerOf(covariance);
   const missesAt = missesOf(brews, observations);
   // Steps of one prior spread each, as if the factors had nothing to do with one another.
-  const spread = new CholeskyDecomposition(new Matrix(prior.lnCovariance)).lowerTriangularMatrix;
+  const oneSpread = lowerOf(new Matrix(prior.lnCovariance));
+  const spread = matrixOf(oneSpread);
   const factorsAt = (steps: readonly number[]) => {
     const moved = spread.mmul(Matrix.columnVector([...steps])).to1DArray();
     return perFactor((_, at) => Math.exp((prior.lnMean[at] ?? 0) + (moved[at] ?? 0)));
   };
   const fit = leastSquares({
     start: near
-      ? forwardSubstituted(
-          spread,
-          FACTORS.map((factor, at) => Math.log(near[factor]) - (prior.lnMean[at] ?? 0)),
-        )
+      ? [
+          ...apart(
+            oneSpread,
+            FACTORS.map((factor, at) => Math.log(near[factor]) - (prior.lnMean[at] ?? 0)),
+          ),
+        ]
       : FACTORS.map(() => 0),
     farthest: FARTHEST,
-    residualsAt: (steps) => [...forwardSubstituted(lower, missesAt(factorsAt(steps))), ...steps],
+    residualsAt: (steps) => [...apart(lower, missesAt(factorsAt(steps))), ...steps],
   });
 
   const factors = factorsAt(fit.parameters);
@@ -118,7 +121,7 @@ export function calibrateLot({
     .mmul(spread.transpose())
     .to2DArray();
   const finalMisses = missesAt(factors);
-  const slopes = lower ? slopesOf(lower, jacobian, spread) : null;
+  const slopes = observations.length > 0 ? slopesOf(lower, jacobian, spread) : null;
   const misses = observations.map((observation, row) => ({
     ...observation,
     miss: finalMisses[row] ?? 0,
@@ -134,8 +137,8 @@ export function calibrateLot({
     }),
     spreadLeft,
     knowledge: knowledgeOf(observations, spreadLeft),
-    disagreeing: disagreements({ misses, brews, prior, lnFactors }),
-    evidence: evidenceOf({ misses, errors, lnFactors, lnShift: prior.lnShift }),
+    disagreeing: disagreements({ misses, brews, covariance, prior, lnFactors }),
+    evidence: evidenceOf({ misses, lower, lnFactors, lnShift: prior.lnShift }),
     prior,
     lnCovariance,
     papers,
@@ -145,39 +148,40 @@ export function calibrateLot({
 }
 
 /** Slope of each figure with the logarithm of each factor, from the slopes of the fit's errors with its steps. */
-function slopesOf(lower: Matrix, jacobian: Matrix, spread: Matrix): Matrix {
-  const ofErrors = jacobian.subMatrix(0, lower.rows - 1, 0, FACTORS.length - 1);
-  return lower.mmul(ofErrors).mmul(inverse(spread)).mul(-1);
+function slopesOf(lower: Lower, jacobian: Matrix, spread: Matrix): Matrix {
+  const ofErrors = jacobian.subMatrix(0, lower.length - 1, 0, FACTORS.length - 1);
+  return matrixOf(lower).mmul(ofErrors).mmul(inverse(spread)).mul(-1);
 }
 
 /** What these brews say by themselves, for the prior of lots to come. */
 function evidenceOf({
   misses,
-  errors,
+  lower,
   lnFactors,
   lnShift,
 }: {
   misses: LotCalibration['misses'];
-  errors: CholeskyDecomposition | null;
+  lower: Lower;
   lnFactors: readonly number[];
   lnShift: readonly number[];
 }): LotEvidence {
-  if (errors === null) {
-    return {
-      information: Matrix.zeros(FACTORS.length, FACTORS.length).to2DArray(),
-      informationVector: FACTORS.map(() => 0),
-    };
-  }
-  const slopes = new Matrix(misses.map(({ sensitivity }) => sensitivity));
-  const weighted = errors.solve(slopes).transpose();
-  const information = weighted.mmul(slopes);
+  const missed = apart(
+    lower,
+    misses.map(({ miss }) => miss),
+  );
+  const slopes = FACTORS.map((_, at) =>
+    apart(
+      lower,
+      misses.map(({ sensitivity }) => sensitivity[at] ?? 0),
+    ),
+  );
+  const information = slopes.map((one) => slopes.map((other) => dot(one, other)));
   const fromShift = lnFactors.map((ln, at) => ln - (lnShift[at] ?? 0));
   return {
-    information: information.to2DArray(),
-    informationVector: Matrix.add(
-      weighted.mmul(Matrix.columnVector(misses.map(({ miss }) => miss))),
-      information.mmul(Matrix.columnVector(fromShift)),
-    ).to1DArray(),
+    information,
+    informationVector: slopes.map((slope, row) =>
+      fromShift.reduce((sum, ln, at) => sum + (information[row]?.[at] ?? 0) * ln, dot(slope, missed)),
+    ),
   };
 }
 
@@ -204,17 +208,6 @@ function missesOf(
       return value - (brew.traceG[point] ?? 0);
     });
   };
-}
-
-/** Solves L x = values: errors that go together become errors that do not. */
-function forwardSubstituted(lower: Matrix | null, values: readonly number[]): number[] {
-  if (!lower) return [];
-  const solved: number[] = [];
-  for (const [row, value] of values.entries()) {
-    const known = solved.reduce((sum, each, column) => sum + lower.get(row, column) * each, 0);
-    solved.push((value - known) / lower.get(row, row));
-  }
-  return solved;
 }
 
 /** Flow and strength are what brews teach; the rest keeps its prior whatever one does. */

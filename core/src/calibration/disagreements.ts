@@ -1,6 +1,5 @@
-import { CholeskyDecomposition, Matrix } from 'ml-matrix';
-import { unitColumns } from './unitColumns.js';
-import { errorCovariance } from './errorCovariance.js';
+import { Matrix } from 'ml-matrix';
+import { apart, dot, lowerOf, matrixOf, unit } from './triangular.js';
 import type { MeasuredBrew, Observation } from './evidence.js';
 import type { LotPrior } from './priors.js';
 
@@ -26,38 +25,32 @@ const DISAGREES = 3;
 export function disagreements({
   misses,
   brews,
+  covariance: ofErrors,
   prior,
   lnFactors,
 }: {
   misses: readonly (Observation & { miss: number; sensitivity: number[] })[];
   brews: readonly MeasuredBrew[];
+  /** Of the errors of the figures. */
+  covariance: Matrix;
   prior: LotPrior;
   lnFactors: readonly number[];
 }): Disagreement[] {
   if (brews.length < FEWEST_BREWS) return [];
   const sensitivity = new Matrix(misses.map((each) => each.sensitivity));
-  const throughPrior = sensitivity.mmul(
-    new CholeskyDecomposition(new Matrix(prior.lnCovariance)).lowerTriangularMatrix,
-  );
-  const covariance = errorCovariance(misses, brews).add(throughPrior.mmul(throughPrior.transpose()));
+  const throughPrior = sensitivity.mmul(matrixOf(lowerOf(new Matrix(prior.lnCovariance))));
+  const covariance = Matrix.add(ofErrors, throughPrior.mmul(throughPrior.transpose()));
   const shift = lnFactors.map((ln, at) => ln - (prior.lnMean[at] ?? 0));
   // What each figure is more than the prior made it, by straight lines.
   const fromPrior = misses.map(({ miss, sensitivity: slopes }) =>
     slopes.reduce((sum, slope, at) => sum + slope * (shift[at] ?? 0), miss),
   );
-  const factored = new CholeskyDecomposition(covariance);
-  const pulled = factored.solve(Matrix.columnVector(fromPrior));
-  const figures = misses.flatMap(({ brewIndex, output }, row) =>
-    output === 'trace' ? [] : [{ brewIndex, output, row }],
-  );
-  const precision = factored.solve(
-    unitColumns(
-      misses.length,
-      figures.map(({ row }) => row),
-    ),
-  );
-  return figures.flatMap(({ brewIndex, output, row }, at) => {
-    const deviations = pulled.get(row, 0) / Math.sqrt(precision.get(row, at));
+  const lower = lowerOf(covariance);
+  const pulled = apart(lower, fromPrior);
+  return misses.flatMap(({ brewIndex, output }, row) => {
+    if (output === 'trace') return [];
+    const alone = apart(lower, unit(misses.length, row));
+    const deviations = dot(alone, pulled) / Math.sqrt(dot(alone, alone));
     return Math.abs(deviations) < DISAGREES ? [] : [{ brewIndex, output, deviations }];
   });
 }

@@ -16,11 +16,12 @@ export function errorCovariance(
   const alike = brews.map(({ brew }) => toBrews(brew));
   const covariance = Matrix.zeros(observations.length, observations.length);
   for (const [row, a] of observations.entries()) {
-    covariance.set(row, row, a.variance);
-    for (const [column, b] of observations.entries()) {
+    for (const [column, b] of observations.slice(0, row).entries()) {
       const shared = sharedError(a, b, brews, alike);
-      covariance.set(row, column, covariance.get(row, column) + shared);
+      covariance.set(row, column, shared);
+      covariance.set(column, row, shared);
     }
+    covariance.set(row, row, a.variance + sharedError(a, a, brews, alike));
   }
   return covariance;
 }

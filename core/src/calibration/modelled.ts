@@ -1,5 +1,5 @@
 import { runBrew } from '../brewModel/runBrew.js';
-import { setupOf } from '../brewModel/setup.js';
+import { setupFor } from '../brewModel/setup.js';
 import { sum } from '../brewModel/state.js';
 import { lotFactorsOf, medianUm, type BrewConditions, type LearnedFactors } from './conditions.js';
 import type { Output } from './discrepancy.js';
@@ -31,7 +31,7 @@ export function modelledBrew(
   factors: LearnedFactors,
   traceTimesS: readonly number[] = [],
 ): ModelledBrew {
-  return steepened(brew, simulated(brew, factors, traceTimesS), factors);
+  return remembering(brew, traceTimesS)(factors);
 }
 
 /** The same for one brew and many factors, without simulating again where only the steepness has changed. */
@@ -39,12 +39,17 @@ export function remembering(
   brew: BrewConditions,
   traceTimesS: readonly number[],
 ): (factors: LearnedFactors) => ModelledBrew {
-  let known: { key: string; flat: ModelledBrew } | null = null;
+  const trace = tracer(brew);
+  const known = new Map<string, ModelledBrew>();
   return (factors) => {
     const { solubility, rate, flow, retained } = factors;
     const key = [solubility, rate, flow, retained].join();
-    if (known?.key !== key) known = { key, flat: simulated(brew, factors, traceTimesS) };
-    return steepened(brew, known.flat, factors);
+    let flat = known.get(key);
+    if (!flat) {
+      flat = simulated(brew, trace(factors, traceTimesS, LONGEST_S));
+      known.set(key, flat);
+    }
+    return steepened(brew, flat, factors);
   };
 }
 
@@ -69,47 +74,49 @@ export function modelledOutflowG(
   factors: LearnedFactors,
   timesS: readonly number[],
 ): number[] {
-  return traced(brew, factors, timesS, (timesS.at(-1) ?? 0) + FIT_STEP_S).traceG;
+  return tracer(brew)(factors, timesS, (timesS.at(-1) ?? 0) + FIT_STEP_S).traceG;
 }
 
-function traced(brew: BrewConditions, factors: LearnedFactors, timesS: readonly number[], longestS: number) {
-  const traceG: number[] = [];
-  let beforeS = 0;
-  let beforeG = 0;
-  const run = runBrew(setupOf({ ...brew, lot: lotFactorsOf(factors, brew.roastAgeDays) }), {
-    stepS: FIT_STEP_S,
-    longestS,
-    ...(timesS.length === 0
-      ? {}
-      : {
-          onGrid(state) {
-            const beverageG = (state.cupWaterKg + sum(state.cupSolute)) * 1000;
-            for (
-              let timeS = timesS[traceG.length];
-              timeS !== undefined && timeS <= state.atS;
-              timeS = timesS[traceG.length]
-            ) {
-              const share = (timeS - beforeS) / (state.atS - beforeS);
-              traceG.push(beforeG + share * (beverageG - beforeG));
-            }
-            beforeS = state.atS;
-            beforeG = beverageG;
-          },
-        }),
-  });
-  const cupKg = run.cup.waterKg + run.cup.soluteKg;
-  // What ran out after a brewer was lifted is in no cup of it, but ran out.
-  const allKg = run.state.cupWaterKg + sum(run.state.cupSolute);
-  while (traceG.length < timesS.length) traceG.push(allKg * 1000);
-  return { run, cupKg, traceG };
+/** A brew run with any factors, and its beverage at times in their order. */
+function tracer(brew: BrewConditions) {
+  const setup = setupFor(brew);
+  return (factors: LearnedFactors, timesS: readonly number[], longestS: number) => {
+    const traceG: number[] = [];
+    let beforeS = 0;
+    let beforeG = 0;
+    const run = runBrew(setup(lotFactorsOf(factors, brew.roastAgeDays)), {
+      stepS: FIT_STEP_S,
+      longestS,
+      ...(timesS.length === 0
+        ? {}
+        : {
+            onGrid(state) {
+              const beverageG = (state.cupWaterKg + sum(state.cupSolute)) * 1000;
+              for (
+                let timeS = timesS[traceG.length];
+                timeS !== undefined && timeS <= state.atS;
+                timeS = timesS[traceG.length]
+              ) {
+                const share = (timeS - beforeS) / (state.atS - beforeS);
+                traceG.push(beforeG + share * (beverageG - beforeG));
+              }
+              beforeS = state.atS;
+              beforeG = beverageG;
+            },
+          }),
+    });
+    const cupKg = run.cup.waterKg + run.cup.soluteKg;
+    // What ran out after a brewer was lifted is in no cup of it, but ran out.
+    const allKg = run.state.cupWaterKg + sum(run.state.cupSolute);
+    while (traceG.length < timesS.length) traceG.push(allKg * 1000);
+    return { run, cupKg, traceG };
+  };
 }
 
 function simulated(
   brew: BrewConditions,
-  factors: LearnedFactors,
-  traceTimesS: readonly number[],
+  { run, cupKg, traceG }: ReturnType<ReturnType<typeof tracer>>,
 ): ModelledBrew {
-  const { run, cupKg, traceG } = traced(brew, factors, traceTimesS, LONGEST_S);
   const beverageG = cupKg * 1000 + (brew.bypassG ?? 0);
   return {
     drawdownS: run.drawdownS ?? LONGEST_S,

@@ -1,10 +1,9 @@
-import { CholeskyDecomposition, Matrix } from 'ml-matrix';
 import { FACTORS } from './conditions.js';
 import type { LotCalibration } from './calibrateLot.js';
 import type { Output } from './discrepancy.js';
 import { errorCovariance } from './errorCovariance.js';
 import { kitParts, sharedByKitParts, type OfKit } from './otherKit.js';
-import { unitColumns } from './unitColumns.js';
+import { apart, dot, lowerOf, unit } from './triangular.js';
 
 /** What measured figures say of one that is forecast, through the errors that they share. */
 interface Told {
@@ -16,6 +15,11 @@ interface Told {
   followed: number[];
 }
 
+type Neighbours = (output: Output, kit: OfKit, sharedWith: readonly number[]) => Told;
+
+/** Of one calibration a page asks for many plans, and a running brew for many moments. */
+const known = new WeakMap<LotCalibration['misses'], Neighbours>();
+
 /**
  * The measured figures of a lot as neighbours of a forecast. A forecast shares its error with figures of its own output,
  * brew by brew, and with those of its kit; of the many figures of a trace it asks nothing one by one. So all that takes
@@ -24,35 +28,35 @@ interface Told {
  * Source: regression on correlated errors, Rasmussen and Williams, Gaussian Processes for Machine Learning (2006), 2.2 and
  * 2.7 (from memory).
  */
-export function neighboursOf({
-  brews,
-  misses,
-}: Pick<LotCalibration, 'brews' | 'misses'>): (
-  output: Output,
-  kit: OfKit,
-  sharedWith: readonly number[],
-) => Told {
+export function neighboursOf(calibration: Pick<LotCalibration, 'brews' | 'misses'>): Neighbours {
+  const neighbours = known.get(calibration.misses) ?? solved(calibration);
+  known.set(calibration.misses, neighbours);
+  return neighbours;
+}
+
+function solved({ brews, misses }: Pick<LotCalibration, 'brews' | 'misses'>): Neighbours {
   if (misses.length === 0) return () => ({ pull: 0, explained: 0, followed: FACTORS.map(() => 0) });
   const figures = misses.flatMap(({ output, brewIndex }, row) =>
     output === 'trace' ? [] : [{ output, brewIndex, row }],
   );
-  const columns = joined(
-    unitColumns(
-      misses.length,
-      figures.map(({ row }) => row),
-    ),
-    kitParts(misses, brews),
+  const lower = lowerOf(errorCovariance(misses, brews));
+  const kits = kitParts(misses, brews).transpose();
+  const columns = [...figures.map(({ row }) => unit(misses.length, row)), ...kits.to2DArray()].map((column) =>
+    apart(lower, column),
   );
-  const solved = new CholeskyDecomposition(errorCovariance(misses, brews)).solve(columns);
-  const explains = columns.transpose().mmul(solved).to2DArray();
-  const pulls = solved
-    .transpose()
-    .mmul(Matrix.columnVector(misses.map(({ miss }) => miss)))
-    .to1DArray();
-  const follows = new Matrix(misses.map(({ sensitivity }) => sensitivity))
-    .transpose()
-    .mmul(solved)
-    .to2DArray();
+  const missed = apart(
+    lower,
+    misses.map(({ miss }) => miss),
+  );
+  const pulls = columns.map((column) => dot(column, missed));
+  const follows = FACTORS.map((_, factor) => {
+    const slopes = apart(
+      lower,
+      misses.map(({ sensitivity }) => sensitivity[factor] ?? 0),
+    );
+    return columns.map((column) => dot(column, slopes));
+  });
+  const explains = columns.map((one) => columns.map((other) => dot(one, other)));
 
   return (output, kit, sharedWith) => {
     // Only what is shared at all: a few columns of many.
@@ -68,8 +72,4 @@ export function neighboursOf({
       followed: follows.map(along),
     };
   };
-}
-
-function joined(first: Matrix, second: Matrix): Matrix {
-  return new Matrix(first.to2DArray().map((row, index) => [...row, ...second.getRow(index)]));
 }

@@ -61,6 +61,23 @@ describe('the forecaster of the board', () => {
     expect(() => new Forecaster().forecast(PLAN)).toThrow(/before it had learned/);
   });
 
+  it('learns on from what it knew once a brew is read, and comes to what a new one does', () => {
+    const withReadings = (...readings: number[]) =>
+      readings.map((tdsPercent) => ({ ...brewRecordOf(brewItem()), tdsPercent }));
+    const ground = { kit: BREW_KIT, prior: lotPrior({}), elsewhere: [], roastAgeDays: 9 };
+    const forecaster = learned(0);
+    forecaster.learn({ ...ground, brews: withReadings(1.4, 1.38, 1.41) });
+    const before = forecaster.factors();
+    forecaster.learn({ ...ground, brews: withReadings(1.4, 1.38, 1.41, 1.31) });
+    const anew = new Forecaster();
+    anew.learn({ ...ground, brews: withReadings(1.4, 1.38, 1.41, 1.31) });
+    expect(forecaster.factors()).not.toEqual(before);
+    const [on, fresh] = [forecaster, anew].map((each) => valueOf(each.forecast(PLAN)).expected);
+    expect(on?.tdsPercent.value).toBeCloseTo(fresh?.tdsPercent.value ?? NaN, 2);
+    expect(on?.tdsPercent.sd).toBeCloseTo(fresh?.tdsPercent.sd ?? NaN, 3);
+    expect(on?.drawdownS.value).toBeCloseTo(fresh?.drawdownS.value ?? NaN, 0);
+  });
+
   it('names a brew that does not fit by its place among all, however many older ones are left out', () => {
     const forecaster = new Forecaster();
     const fits = Array.from({ length: MOST_OF_OWN + 5 }, () => brewRecordOf(brewItem()));

@@ -119,6 +119,8 @@ const FORGIVENESS_BREWS = 120;
 /** Learns a lot once and forecasts its plans. Runs in a worker: a plan takes about ten milliseconds. */
 export class Forecaster {
   private ground: Learned | null = null;
+  /** The lot that was learned last, and what it is like: once it has a brew more it is learned on from there. */
+  private last: { lotKey: string; factors: LearnedFactors } | null = null;
   /** Where the recipe's own brews begin among those learned from, and how many older ones were left out. */
   private own = { from: 0, leftOut: 0 };
   /** Of the plan that last stood still. */
@@ -129,8 +131,11 @@ export class Forecaster {
     const known = lotBrews(kit, brews, elsewhere);
     const ownCount = Math.min(brews.length, MOST_OF_OWN);
     this.own = { from: known.length - ownCount, leftOut: brews.length - ownCount };
-    const calibrated = calibrateLot({ brews: known, prior });
+    const lotKey = JSON.stringify([kit, prior, brews[0]]);
+    const near = this.last?.lotKey === lotKey ? this.last.factors : undefined;
+    const calibrated = calibrateLot({ brews: known, prior, ...(near && { near }) });
     if (!calibrated.ok) return calibrated.message;
+    this.last = { lotKey, factors: calibrated.value.factors };
     this.ground = {
       kit,
       calibration: calibrated.value,

@@ -26,7 +26,8 @@ export function takeForecaster(groundKey: string): KeptForecaster {
     same.users += 1;
     return same;
   }
-  const idle = kept.find(({ users }) => users === 0);
+  // The newest: one that knew these brews but the last learns on from there.
+  const idle = kept.findLast(({ users }) => users === 0);
   const { remote, end } = idle ?? started();
   const learned = remote.learn(JSON.parse(groundKey) as BoardGround);
   const taken: KeptForecaster = { remote, end, groundKey, learned, users: 1 };
