@@ -1,6 +1,6 @@
 import { expect, it } from 'vitest';
 import { createStore } from '../app/store';
-import { brewView, recipe } from '../testing/fixtures';
+import { brewItem, brewView, recipe } from '../testing/fixtures';
 import { standInServer } from '../testing/renderPart';
 import { brewsApi } from './brewsApi';
 import { lotsApi } from './lotsApi';
@@ -19,6 +19,24 @@ it('a brew that was changed is as the change was answered, before it is read aga
   expect(shown()).toBe('before');
   await store.dispatch(giveVerdict.initiate({ id: 21, verdict: { verdict: 'on-aim', reason: '' } }));
   expect(shown()).toBe('after');
+});
+
+it('a brew that was changed is so in the lists of its recipe too, before they are read again', async () => {
+  const before = brewView();
+  const line = brewItem({ id: before.id });
+  const result = { ...before.result!, strength: { ...before.result!.strength, meanPercent: 1.29 } };
+  standInServer({
+    'GET recipes/7': { body: recipe({ brews: [line] }) },
+    'POST brews/21/readings': { body: { ...before, result } },
+  });
+  const store = createStore();
+  const { recipe: one } = recipesApi.endpoints;
+  await store.dispatch(one.initiate(7));
+  const reading = { tdsPercent: 1.29, sampleC: null, source: 'typed' as const };
+  await store.dispatch(brewsApi.endpoints.addReading.initiate({ id: 21, reading }));
+  const shown = one.select(7)(store.getState()).data?.brews[0];
+  expect(shown?.result).toEqual(result);
+  expect(Object.keys(shown ?? {}).sort()).toEqual(Object.keys(line).sort());
 });
 
 it('a change reads again what it touches and nothing else: not the brew that it answered, no other lot', async () => {

@@ -1,4 +1,5 @@
 import type {
+  BrewListItem,
   BrewsFileDto,
   BrewsFileTaken,
   BrewTraces,
@@ -11,6 +12,8 @@ import type {
   WeighBrewDto,
 } from '@vendu/contract';
 import { api } from './api';
+import { lotsApi } from './lotsApi';
+import { recipesApi } from './recipesApi';
 import { showing } from './showing';
 import { brewTags, touchedByBrew } from './tags';
 
@@ -27,7 +30,18 @@ const brewQueries = api.injectEndpoints({
   }),
 });
 
-const showAnswer = showing<BrewView>((brew) => brewQueries.util.updateQueryData('brew', brew.id, () => brew));
+/** The brew, and its line in the lists of its recipe and its lot: what it teaches is learned before they are read again. */
+const showAnswer = showing<BrewView>(
+  (brew) => brewQueries.util.updateQueryData('brew', brew.id, () => brew),
+  (brew) => recipesApi.util.updateQueryData('recipe', brew.recipeId, ({ brews }) => lineShown(brews, brew)),
+  (brew) => lotsApi.util.updateQueryData('lot', brew.lot.id, ({ brews }) => lineShown(brews, brew)),
+);
+
+function lineShown(lines: BrewListItem[], brew: BrewView): void {
+  const line = lines.find(({ id }) => id === brew.id);
+  if (!line) return;
+  for (const key of Object.keys(line)) Object.assign(line, { [key]: brew[key as keyof BrewListItem] });
+}
 
 /** After a refusal all is read again: somebody else may have changed it. */
 const changed = (brew: BrewView | undefined) =>

@@ -14,6 +14,7 @@ import { VERSION_NOTE, type KitView, type RecipeView } from '@vendu/contract';
 import { useDraft } from '../device/draft';
 import { useForecaster } from '../board/useForecaster';
 import { useScoresQuery } from '../api/changesApi';
+import { useIsWriting } from '../api/writing';
 import { useFound } from '../brews/useFound';
 import type { BoardGround } from '../board/forecaster';
 import { groundOf } from '../kit/groundOf';
@@ -55,8 +56,9 @@ function Advice({ recipe, kit, ground }: { recipe: RecipeView; kit: KitView; gro
   const targets = targetsOf(aimOf(kit.house.window, recipe.schools, recipe.aim));
   const sizes =
     kit.grinders.find(({ id }) => id === recipe.grinderId)?.points.map(({ grindUm }) => grindUm) ?? [];
+  const isWriting = useIsWriting();
   // Asked once all of it is there: each asking takes a while, and the last one counts.
-  const isReady = isRead && !areScoresComing;
+  const isReady = isRead && !areScoresComing && !isWriting;
   const asked =
     newest && isReady
       ? {

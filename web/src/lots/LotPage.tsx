@@ -1,3 +1,4 @@
+import { memo, useDeferredValue } from 'react';
 import { Link, useParams } from 'react-router';
 import { skipToken } from '@reduxjs/toolkit/query';
 import {
@@ -51,12 +52,15 @@ export function LotPage() {
   const { data: lot, error, isLoading, refetch } = useLotQuery(id);
   const { data: kit } = useKitQuery();
   const isLead = useSessionQuery().data?.person?.role === 'lead';
+  const deferred = useDeferredValue(lot);
   useScrollToHash(lot !== undefined && kit !== undefined);
   if (isLoading) return <Loading />;
   if (!lot) return <Unavailable trouble={troubleOf(error)} onRetry={() => void refetch()} />;
   // The recipe brewed last is the one that a change is proposed for.
   const recipeWithBrews = lot.brews.at(-1)?.recipeId;
   const names = recipeNames(lot.recipes);
+  // Drawing many brews takes a while, and what to change next does not wait for it.
+  const drawn = deferred?.id === lot.id ? deferred : lot;
   return (
     <>
       <header className="mb-6 flex flex-wrap items-start gap-x-6 gap-y-3">
@@ -167,7 +171,7 @@ export function LotPage() {
                   : 'No brew yet. Open the recipe and take it to the bench.'}
               </p>
             ) : (
-              <BrewTrail brews={lot.brews} lotId={id} names={names} />
+              <LotTrail lot={drawn} />
             )}
           </section>
         </div>
@@ -175,7 +179,7 @@ export function LotPage() {
           {kit && (
             <section>
               <h2 className="heading mb-2">Extraction map</h2>
-              <LotMap lot={lot} kit={kit} recipeId={recipeWithBrews ?? null} />
+              <LotMap lot={drawn} kit={kit} recipeId={recipeWithBrews ?? null} />
             </section>
           )}
           <LotComparisons lotId={id} hasRecipes={lot.recipes.length > 0} />
@@ -219,18 +223,31 @@ export function LotPage() {
 }
 
 /** All brews of the lot over the aim of the recipe brewed last. */
-function LotMap({ lot, kit, recipeId }: { lot: LotView; kit: KitView; recipeId: number | null }) {
-  const { data: recipe } = useRecipeQuery(recipeId ?? skipToken);
-  const [schools, own] = [recipe?.schools ?? kit.house.schools, recipe?.aim ?? null];
+const LotMap = memo(function LotMap({
+  lot,
+  kit,
+  recipeId,
+}: {
+  lot: LotView;
+  kit: KitView;
+  recipeId: number | null;
+}) {
+  const { schools = kit.house.schools, aim = null } = useRecipeQuery(recipeId ?? skipToken, {
+    selectFromResult: ({ data }) => ({ schools: data?.schools, aim: data?.aim }),
+  });
   return (
     <ExtractionMap
       brews={lot.brews}
       names={recipeNames(lot.recipes)}
-      aim={aimOf(kit.house.window, schools, own)}
-      aimSource={aimSourceOf(schools, own)}
+      aim={aimOf(kit.house.window, schools, aim)}
+      aimSource={aimSourceOf(schools, aim)}
     />
   );
-}
+});
+
+const LotTrail = memo(function LotTrail({ lot }: { lot: LotView }) {
+  return <BrewTrail brews={lot.brews} lotId={lot.id} names={recipeNames(lot.recipes)} />;
+});
 
 function Recipes({ lot }: { lot: LotView }) {
   return (
