@@ -37,7 +37,19 @@ describe('the command line', () => {
     expect(readCommand(['kill'])).toEqual({ name: 'kill', kills: 50 });
     expect(readCommand(['kill', '--kills', '3'])).toEqual({ name: 'kill', kills: 3 });
     expect(readCommand(['trust'])).toMatchObject({
-      parts: ['doors', 'races', 'fuzz', 'feed', 'migrations', 'carry', 'phones', 'faults', 'load', 'dial-in'],
+      parts: [
+        'doors',
+        'races',
+        'fuzz',
+        'feed',
+        'migrations',
+        'carry',
+        'phones',
+        'faults',
+        'load',
+        'dial-in',
+        'proposals',
+      ],
     });
     expect(readCommand(['backup'])).toEqual({ name: 'backup', isDemo: false, folder: null, keep: 14 });
     expect(readCommand(['backup', '--to', '/mnt/copies', '--keep', '3', '--demo'])).toEqual({

@@ -34,6 +34,7 @@ const TRUST_PARTS = [
   'faults',
   'load',
   'dial-in',
+  'proposals',
 ] as const;
 export type TrustPart = (typeof TRUST_PARTS)[number];
 

@@ -1,6 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
-import { benchSteps, runningTotalsG, type BrewPlan } from '@vendu/core';
-import type { BrewView, LotView, RecipeView } from '@vendu/contract';
+import type { BrewPlan } from '@vendu/core';
+import type { RecipeView } from '@vendu/contract';
 import {
   AIMS,
   ARMS,
@@ -12,11 +12,11 @@ import {
   MOST_BREWS,
   taskOf,
   trueCup,
-  type ByHand,
   type Task,
   type TruthName,
 } from '@vendu/measures/dialIn';
 import { signIn } from '../support/people';
+import { get, store, takeIn } from './lab';
 
 // Brews to target through the application itself: lots of two truths, each brewed by a hand with errors, stored by the
 // calls of the interface and dialled in by pressing what the lot page proposes. The same lots by core alone beside it.
@@ -33,16 +33,10 @@ interface Way {
 const LEAST_RIGHT = 0.8;
 /** The house's window of the demo, and of the measures. */
 const AIM = AIMS.house;
-/** Of the demo's kit: a cone and a flat bottom with their papers. */
-const BREWER: Record<Task['lot']['shape'], string> = {
-  cone: 'Kittiwake cone',
-  'flat-bottom': 'Slipway flat',
-};
 
 for (const truth of ['varied', 'layered'] as const) {
   test(`brews to target, ${truth} truth`, async ({ page }) => {
     await signIn(page, 'barista');
-    const brewers = ((await get(page, '/api/kit')) as { brewers: { id: number; name: string }[] }).brewers;
     const through: Way[] = [];
     const byCore: Way[] = [];
     const [arm] = ARMS;
@@ -50,8 +44,7 @@ for (const truth of ['varied', 'layered'] as const) {
       if (arm) byCore.push(...labOutcomes(arm, truth, lab, AIM));
       for (let index = 0; index < LOTS_A_LAB; index++) {
         const task = taskOf(truth, lab * LOTS_A_LAB + index, AIM);
-        const brewerId = brewers.find(({ name }) => name === BREWER[task.lot.shape])?.id ?? 0;
-        through.push(await dialIn(page, truth, task, brewerId));
+        through.push(await dialIn(page, truth, task));
       }
       console.log(`${truth}, ${through.length} lots: ${words(through)}; by core alone: ${words(byCore)}`);
     }
@@ -71,22 +64,8 @@ function rightBy(most: number, outcomes: readonly Way[]): number {
   ).length;
 }
 
-async function dialIn(page: Page, truth: TruthName, task: Task, brewerId: number): Promise<Way> {
-  const { facts } = task.lot;
-  const lot = (await post(page, '/api/lots', {
-    name: `${truth} ${task.seed}`,
-    country: 'UG',
-    process: facts.process,
-    elevationFromM: facts.elevationM,
-    elevationToM: facts.elevationM,
-    roastLevel: facts.roastLevel,
-    roastedOn: dayBefore(facts.roastAgeDays),
-    stockG: 3000,
-  })) as LotView;
-  const { id: recipeId } = (await post(page, `/api/lots/${lot.id}/recipes`, {
-    brewerId,
-    grinderId: 1,
-  })) as RecipeView;
+async function dialIn(page: Page, truth: TruthName, task: Task): Promise<Way> {
+  const { id: recipeId, lot } = await takeIn(page, `${truth} ${task.seed}`, task);
   const random = handOf(task.seed);
   const brews: Way['brews'] = [];
   let finishedAt: number | null = null;
@@ -105,45 +84,6 @@ async function dialIn(page: Page, truth: TruthName, task: Task, brewerId: number
   return { brews, finishedAt };
 }
 
-/** As bench, scale and refractometer send it. */
-async function store(page: Page, recipe: RecipeView, plan: BrewPlan, by: ByHand): Promise<void> {
-  const startedMs = Date.now() - 600_000;
-  const totals = runningTotalsG(by.done);
-  const atOf = (s: number) => Math.round(startedMs + 1000 * s);
-  const stamps = benchSteps(plan).flatMap((step, stepIndex) => {
-    if (step.kind === 'drawdown') return [{ stepIndex, atS: by.drawdownS, totalG: null }];
-    if (step.kind !== 'pour') return [{ stepIndex, atS: step.plannedS, totalG: null }];
-    const pour = step.pourNumber - 1;
-    return [{ stepIndex, atS: by.done.pours[pour]?.startS ?? 0, totalG: totals[pour] ?? null }];
-  });
-  const entries = stamps.flatMap(({ stepIndex, atS, totalG }) => [
-    { kind: 'marked', stepIndex, skipped: false, by: 'hand', atMs: atOf(atS) },
-    ...(totalG === null ? [] : [{ kind: 'total-read', stepIndex, totalG: tenth(totalG), atMs: atOf(atS) }]),
-  ]);
-  const answer = await page.request.put(`/api/brews/by-key/${crypto.randomUUID()}`, {
-    data: {
-      recipeVersionId: recipe.versions[0]?.id,
-      roastBatchId: recipe.latestRoastBatchId,
-      entries: entries.map((entry, index) => ({ device: 'bench', number: index + 1, ...entry })),
-    },
-  });
-  if (!answer.ok()) throw new Error(await answer.text());
-  const brew = (await answer.json()) as BrewView;
-  const weighed = await page.request.patch(`/api/brews/${brew.id}`, {
-    data: {
-      revision: brew.revision,
-      doseG: plan.doseG,
-      waterG: null,
-      beverageG: tenth(by.beverageG),
-      note: '',
-    },
-  });
-  if (!weighed.ok()) throw new Error(await weighed.text());
-  for (const tdsPercent of by.readingsPercent) {
-    await post(page, `/api/brews/${brew.id}/readings`, { tdsPercent: Math.round(tdsPercent * 100) / 100 });
-  }
-}
-
 /** Presses what the lot page puts first. @returns whether it says that the recipe is there */
 async function nextChange(page: Page, lotId: number): Promise<boolean> {
   await page.goto(`/lots/${lotId}`);
@@ -158,22 +98,4 @@ async function nextChange(page: Page, lotId: number): Promise<boolean> {
   await page.getByRole('button', { name: /^Save as version/ }).click();
   await page.getByText(/^To do: /).waitFor();
   return false;
-}
-
-async function get(page: Page, path: string): Promise<unknown> {
-  return (await page.request.get(path)).json();
-}
-
-async function post(page: Page, path: string, data: object): Promise<unknown> {
-  const answer = await page.request.post(path, { data });
-  if (!answer.ok()) throw new Error(`${path}: ${await answer.text()}`);
-  return answer.json();
-}
-
-function tenth(value: number): number {
-  return Math.round(value * 10) / 10;
-}
-
-function dayBefore(days: number): string {
-  return new Date(Date.now() - days * 86_400_000).toISOString().slice(0, 10);
 }

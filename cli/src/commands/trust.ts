@@ -186,23 +186,10 @@ const PARTS: Record<TrustPart, (ground: Ground) => Promise<boolean>> = {
     for (const fault of [...report.failed, ...report.refused].slice(0, 10)) console.log(`    ${fault}`);
     return report.failed.length + report.refused.length === 0 && report.p95Ms < MOST_P95_MS;
   },
-  'dial-in': async ({ lab }) => {
-    await ensureDebianPackages([CHROMIUM]);
-    const done = await step('lots dialled in by the pages, of two truths', () =>
-      execa(
-        'playwright',
-        ['test', '--config', 'e2e/playwright.config.ts', '--project', 'dial-in', '--reporter', 'list'],
-        {
-          cwd: ROOT,
-          preferLocal: true,
-          stdio: ['ignore', 'inherit', 'inherit'],
-          env: { VENDU_URL: lab.url },
-          reject: false,
-        },
-      ),
-    );
-    return !done.failed;
-  },
+  'dial-in': ({ lab }) =>
+    measuredInPages('lots dialled in by the pages, of two truths', 'dialIn.spec.ts', lab),
+  proposals: ({ lab }) =>
+    measuredInPages('how long somebody waits for what to change next', 'proposals.spec.ts', lab),
   carry: async ({ settings, paths, server, lab }) => {
     const file = join(paths.folder, 'carried.zip');
     const grown = await step('a thousand lots', () => grow(settings, GROWN));
@@ -226,6 +213,25 @@ const PARTS: Record<TrustPart, (ground: Ground) => Promise<boolean>> = {
     );
   },
 };
+
+/** Runs a measure that goes through the pages; it prints its own figures. */
+async function measuredInPages(label: string, file: string, { url }: Lab): Promise<boolean> {
+  await ensureDebianPackages([CHROMIUM]);
+  const done = await step(label, () =>
+    execa(
+      'playwright',
+      ['test', file, '--config', 'e2e/playwright.config.ts', '--project', 'dial-in', '--reporter', 'list'],
+      {
+        cwd: ROOT,
+        preferLocal: true,
+        stdio: ['ignore', 'inherit', 'inherit'],
+        env: { VENDU_URL: url },
+        reject: false,
+      },
+    ),
+  );
+  return !done.failed;
+}
 
 /** Ten thousand lots and a hundred thousand brews, without their curves; and fifty people at them. */
 const LARGE = { copies: 714, brewsEach: 3, withTraces: false };
