@@ -52,7 +52,7 @@ export function LotPage() {
   const { data: lot, error, isLoading, refetch } = useLotQuery(id);
   const { data: kit } = useKitQuery();
   const isLead = useSessionQuery().data?.person?.role === 'lead';
-  const deferred = useDeferredValue(lot);
+  const deferred = useDeferredValue(lot, undefined);
   useScrollToHash(lot !== undefined && kit !== undefined);
   if (isLoading) return <Loading />;
   if (!lot) return <Unavailable trouble={troubleOf(error)} onRetry={() => void refetch()} />;
@@ -60,7 +60,7 @@ export function LotPage() {
   const recipeWithBrews = lot.brews.at(-1)?.recipeId;
   const names = recipeNames(lot.recipes);
   // Drawing many brews takes a while, and what to change next does not wait for it.
-  const drawn = deferred?.id === lot.id ? deferred : lot;
+  const drawn = deferred?.id === lot.id ? deferred : null;
   return (
     <>
       <header className="mb-6 flex flex-wrap items-start gap-x-6 gap-y-3">
@@ -171,7 +171,7 @@ export function LotPage() {
                   : 'No brew yet. Open the recipe and take it to the bench.'}
               </p>
             ) : (
-              <LotTrail lot={drawn} />
+              drawn && <LotTrail lot={drawn} />
             )}
           </section>
         </div>
@@ -179,7 +179,9 @@ export function LotPage() {
           {kit && (
             <section>
               <h2 className="heading mb-2">Extraction map</h2>
-              <LotMap lot={drawn} kit={kit} recipeId={recipeWithBrews ?? null} />
+              <div className="min-h-80">
+                {drawn && <LotMap lot={drawn} kit={kit} recipeId={recipeWithBrews ?? null} />}
+              </div>
             </section>
           )}
           <LotComparisons lotId={id} hasRecipes={lot.recipes.length > 0} />
