@@ -1,7 +1,6 @@
 import { createApi, fetchBaseQuery, type FetchBaseQueryError } from '@reduxjs/toolkit/query/react';
 import { REQUEST_KEY_HEADER } from '@vendu/contract';
 import { requestAnswered, requestKeyFor } from './requestKeys';
-import { counted } from './writing';
 
 // Absolute, since only browsers resolve a relative address.
 const ask = fetchBaseQuery({ baseUrl: `${window.location.origin}/api` });
@@ -30,7 +29,7 @@ let writesAnswered = 0;
 /** A read that a write overtook is made again: what it brings may be of before the write, and would be shown as of now. */
 export const askInOrder: typeof ask = async (args, api, options) => {
   if (typeof args !== 'string' && (args.method ?? 'GET') !== 'GET') {
-    const answer = await counted(() => Promise.resolve(askOnce(args, api, options)));
+    const answer = await askOnce(args, api, options);
     writesAnswered++;
     return answer;
   }

@@ -1,5 +1,6 @@
 import { combineReducers, configureStore } from '@reduxjs/toolkit';
 import { api } from '../api/api';
+import { writing } from '../api/writing';
 import { benchApi } from '../bench/benchApi';
 import { benchSlice, benchTakenUp, entriesHeard, keptBench } from '../bench/benchSlice';
 import { noteKeeping } from '../bench/deviceKeeping';
@@ -11,6 +12,7 @@ import { metTasks } from './metTasks';
 const rootReducer = combineReducers({
   [api.reducerPath]: api.reducer,
   [benchSlice.reducerPath]: benchSlice.reducer,
+  writing,
 });
 
 const BENCH_DRAFT = 'bench';
