@@ -63,6 +63,7 @@ export type Command =
   | { name: 'mutate'; folders: readonly MutatedFolder[] }
   | { name: 'backup'; isDemo: boolean; folder: string | null; keep: number }
   | { name: 'restore'; isDemo: boolean; file: string }
+  | { name: 'build' }
   | { name: 'stop' }
   | { name: 'help' };
 
@@ -153,6 +154,7 @@ export function readCommand(words: readonly string[]): Command {
         throw new Trouble('Name one file to restore, as ./vendu backup wrote it.');
       return { name, isDemo: values['demo'] === true, file };
     }
+    case 'build':
     case 'stop':
       parse(rest, {});
       return { name };

@@ -2,6 +2,7 @@ import { readCommand } from './arguments.js';
 import { cleanUp, cleanUpOnSignals } from './cleanup.js';
 import { backup, restore } from './commands/backup.js';
 import { bench } from './commands/bench.js';
+import { buildOnly } from './commands/build.js';
 import { demo, serve } from './commands/serve.js';
 import { dev } from './commands/dev.js';
 import { kill } from './commands/kill.js';
@@ -35,6 +36,8 @@ async function main(): Promise<void> {
       return backup(command);
     case 'restore':
       return restore(command);
+    case 'build':
+      return buildOnly();
     case 'stop':
       return stop();
     case 'help': {

@@ -21,6 +21,7 @@ export function help(): void {
                                       copy the lab's database while people work, prove the copy by loading it, keep the
                                       newest 14
   ./vendu restore FILE [--demo]       put a copy in its place; what is there now is copied first
+  ./vendu build                       install and build, and start nothing: for an image of a lab
   ./vendu stop                        end a demo or a lab that runs elsewhere
   ./vendu help                        this page`);
 }
