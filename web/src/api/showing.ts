@@ -6,7 +6,8 @@ type Dispatched = Parameters<ThunkDispatch<unknown, unknown, UnknownAction>>[0];
 
 /**
  * What a change is answered is the thing as it is now, and shown at once: until it was read again, what is typed on the
- * heels of a change would be built on the thing of before. It may stand in several places. A refusal is told where the change was asked for.
+ * heels of a change would be built on the thing of before. It may stand in several places. A refusal is told where the
+ * change was asked for.
  */
 export function showing<T>(
   ...shows: readonly ((answer: T) => unknown)[]
