@@ -1,6 +1,6 @@
 import { combineReducers, configureStore } from '@reduxjs/toolkit';
 import { api } from '../api/api';
-import { writing } from '../api/writing';
+import { endOfWrites, writing } from '../api/writing';
 import { benchApi } from '../bench/benchApi';
 import { benchSlice, benchTakenUp, entriesHeard, keptBench } from '../bench/benchSlice';
 import { noteKeeping } from '../bench/deviceKeeping';
@@ -25,7 +25,7 @@ export function createStore() {
   if (kept && kept.unreadable.length > 0) writeDraft(UNREADABLE_DRAFT, kept.unreadable);
   const store = configureStore({
     reducer: rootReducer,
-    middleware: (getDefault) => getDefault().concat(api.middleware, metTasks()),
+    middleware: (getDefault) => getDefault().concat(endOfWrites, api.middleware, metTasks()),
     ...(kept ? { preloadedState: { bench: kept.bench } } : {}),
   });
   function tellServer() {
