@@ -13,13 +13,16 @@ import { ReadingModel } from './reading.model.js';
 import { FractionModel } from './fraction.model.js';
 import { TraceModel } from './trace.model.js';
 
-/** What a list of brews needs loaded with each. */
+/** What a list of brews needs loaded with each. Readings come apart: joined, a brew would be sent once for each. */
 export const LIST_PARTS = [
-  { model: ReadingModel, where: { removedAt: null }, required: false },
+  { model: ReadingModel, where: { removedAt: null }, separate: true, order: ['id'] },
   { model: RecipeVersionModel, as: 'version', attributes: ['id', 'recipeId', 'number'] },
   { model: PersonModel, as: 'brewer', attributes: ['id', 'name'] },
   { model: RoastBatchModel, attributes: ['id', 'roastedOn'] },
 ];
+
+/** What only the page of the brew itself says. */
+const NOT_LISTED = ['kit', 'note', 'verdictReason', 'tailG', 'tailTdsPercent', 'tailNote', 'finesG'];
 
 /** A brew in plain columns, as a list of many lots wants it. */
 interface MeasuredRow {
@@ -41,18 +44,19 @@ export class BrewReader {
   async ofLots(lotIds: readonly number[]): Promise<Map<number, BrewListItem[]>> {
     const rows = await BrewModel.findAll({
       where: { lotId: [...lotIds] },
+      attributes: { exclude: NOT_LISTED },
       include: LIST_PARTS,
       order: ['startedAt', 'id'],
     });
-    const curves = await TraceModel.findAll({
-      where: { brewId: rows.map(({ id }): number => id), outflow: { [Op.not]: null } },
-      attributes: ['brewId', 'outflow'],
-    });
-    const fractions = await FractionModel.findAll({
-      where: { brewId: rows.map(({ id }): number => id) },
-      order: ['place'],
-    });
-    const likedOf = await this.likedOf(rows.map(({ id }): number => id));
+    const brewId = rows.map(({ id }): number => id);
+    const [curves, fractions, likedOf] = await Promise.all([
+      TraceModel.findAll({
+        where: { brewId, outflow: { [Op.not]: null } },
+        attributes: ['brewId', 'outflow'],
+      }),
+      FractionModel.findAll({ where: { brewId }, order: ['place'] }),
+      this.likedOf(brewId),
+    ]);
     const outflowOf = new Map(curves.map(({ brewId, outflow }) => [brewId, outflow]));
     const trails = new Map<number, BrewListItem[]>(lotIds.map((id) => [id, []]));
     for (const row of rows) {

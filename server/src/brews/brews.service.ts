@@ -54,10 +54,10 @@ export class BrewsService {
     const row = await BrewModel.findByPk(id, {
       include: [
         ...LIST_PARTS,
-        { model: TastingModel, include: [PersonModel] },
-        FractionModel,
+        { model: TastingModel, include: [PersonModel], separate: true },
+        { model: FractionModel, separate: true },
         { model: TraceModel, attributes: ['brewId'] },
-        { model: CorrectionModel, include: [PersonModel] },
+        { model: CorrectionModel, include: [PersonModel], separate: true },
       ],
     });
     if (!row) throw notFound('brew');

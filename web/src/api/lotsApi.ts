@@ -9,7 +9,7 @@ import type {
 } from '@vendu/contract';
 import { api } from './api';
 import { showing } from './showing';
-import { LIST, lotTags, touchedByFacts } from './tags';
+import { kinTags, LIST, lotTags, touchedByFacts } from './tags';
 
 const lotQueries = api.injectEndpoints({
   endpoints: (build) => ({
@@ -30,10 +30,7 @@ export const lotsApi = lotQueries.injectEndpoints({
     }),
     kin: build.query<KinLotView[], number>({
       query: (id) => `lots/${id}/kin`,
-      providesTags: [
-        { type: 'Lot', id: LIST },
-        { type: 'Recipe', id: LIST },
-      ],
+      providesTags: (_, __, id) => kinTags(id),
     }),
     takeInLot: build.mutation<LotView, NewLotDto>({
       query: (body) => ({ url: 'lots', method: 'POST', body }),

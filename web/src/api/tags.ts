@@ -4,8 +4,15 @@
 export const LIST = 'list';
 
 const ofLot = (lotId: number) => `of lot ${lotId}`;
+const kinOf = (lotId: number) => `like lot ${lotId}`;
 
 export const lotTags = (lotId: number) => [{ type: 'Lot' as const, id: lotId }];
+
+/** Lots like one follow from its facts and from what was made of them: a brew of its own changes none of them. */
+export const kinTags = (lotId: number) => [
+  { type: 'Lot' as const, id: kinOf(lotId) },
+  { type: 'Recipe' as const, id: LIST },
+];
 
 export const recipeTags = (recipe: { id: number; lot: { id: number } }) => [
   { type: 'Recipe' as const, id: recipe.id },
@@ -34,6 +41,7 @@ export const touchedByRecipe = ({ lot }: { lot: { id: number } }) => [
 
 /** The facts of a lot changed: its recipes, its brews and its cards say them too. */
 export const touchedByFacts = (lotId: number) => [
+  { type: 'Lot' as const, id: kinOf(lotId) },
   { type: 'Lot' as const, id: LIST },
   { type: 'Recipe' as const, id: ofLot(lotId) },
   { type: 'Brew' as const, id: ofLot(lotId) },

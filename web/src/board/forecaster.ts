@@ -95,6 +95,17 @@ export interface Unlike {
   output: Disagreement['output'];
 }
 
+/** What a change is proposed by, beside the lot. */
+export interface AskedAdvice {
+  plan: BrewPlan;
+  targets: Targets;
+  limits: Limits;
+  last: LastBrew | null;
+  findings: Finding[];
+  schools: Schools;
+  ruleRecords: RuleRecord[];
+}
+
 interface Learned {
   kit: BrewKit;
   calibration: LotCalibration;
@@ -119,6 +130,8 @@ const FORGIVENESS_BREWS = 120;
 /** Learns a lot once and forecasts its plans. Runs in a worker: a plan takes about ten milliseconds. */
 export class Forecaster {
   private ground: Learned | null = null;
+  /** Why the lot that was to be learned last could not be. */
+  private trouble: string | null = null;
   /** The lot that was learned last, and what it is like: once it has a brew more it is learned on from there. */
   private last: { lotKey: string; factors: LearnedFactors } | null = null;
   /** Where the recipe's own brews begin among those learned from, and how many older ones were left out. */
@@ -134,7 +147,8 @@ export class Forecaster {
     const lotKey = JSON.stringify([kit, prior, brews[0]]);
     const near = this.last?.lotKey === lotKey ? this.last.factors : undefined;
     const calibrated = calibrateLot({ brews: known, prior, ...(near && { near }) });
-    if (!calibrated.ok) return calibrated.message;
+    this.trouble = calibrated.ok ? null : calibrated.message;
+    if (!calibrated.ok) return this.trouble;
     this.last = { lotKey, factors: calibrated.value.factors };
     this.ground = {
       kit,
@@ -224,16 +238,9 @@ export class Forecaster {
     return brewOutcome({ calibration, done, kit, measured });
   }
 
-  /** @returns what to change next, best first; or why nothing can be said */
-  advise(asked: {
-    plan: BrewPlan;
-    targets: Targets;
-    limits: Limits;
-    last: LastBrew | null;
-    findings: Finding[];
-    schools: Schools;
-    ruleRecords: RuleRecord[];
-  }): Result<ChangeAdvice, string> {
+  /** @returns what to change next, best first; or why nothing can be said, also where the lot could not be learned */
+  advise(asked: AskedAdvice): Result<ChangeAdvice, string> {
+    if (this.trouble !== null) return { ok: false, reason: 'not-learned', message: this.trouble };
     const { kit, calibration, ...age } = this.learned();
     return proposeChange({ ...asked, kit, calibration, ...age });
   }

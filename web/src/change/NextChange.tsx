@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useEffectEvent, useState } from 'react';
 import { useNavigate } from 'react-router';
 import {
   aimOf,
@@ -6,7 +6,6 @@ import {
   FINDINGS,
   ruleWeight,
   targetsOf,
-  type ChangeAdvice,
   type Finding,
   type ProposedChange,
 } from '@vendu/core';
@@ -28,20 +27,32 @@ import { cupsWords } from './chanceWords';
 import { lastBrewOf } from './lastBrew';
 import { SheetsWait } from './SheetsWait';
 import { Taught } from './Taught';
+import { useAdvice } from './useAdvice';
 import { RepeatOrProve } from './RepeatOrProve';
 import { WhatWasWrong } from './WhatWasWrong';
 
 const SHOWN_AT_FIRST = 3;
 
-/** The proposed next change of the recipe brewed last: model, taste and schools together. */
-export function NextChange({ recipeId, kit }: { recipeId: number; kit: KitView }) {
-  const { data: recipe } = useRecipeQuery(recipeId);
-  const ground = recipe && groundOf(recipe, kit);
-  if (!recipe || !ground) return <p className="text-small text-quiet">Working it out.</p>;
-  return <Advice key={recipeId} recipe={recipe} kit={kit} ground={ground} />;
+interface AdviceProps {
+  recipe: RecipeView;
+  kit: KitView;
+  ground: BoardGround;
+  /** Once it says what to change, or that it cannot. */
+  onPut: () => void;
 }
 
-function Advice({ recipe, kit, ground }: { recipe: RecipeView; kit: KitView; ground: BoardGround }) {
+/** The proposed next change of the recipe brewed last: model, taste and schools together. */
+export function NextChange({
+  recipeId,
+  ...rest
+}: { recipeId: number } & Omit<AdviceProps, 'recipe' | 'ground'>) {
+  const { data: recipe } = useRecipeQuery(recipeId);
+  const ground = recipe && groundOf(recipe, rest.kit);
+  if (!recipe || !ground) return <p className="text-small text-quiet">Working it out.</p>;
+  return <Advice key={recipeId} recipe={recipe} ground={ground} {...rest} />;
+}
+
+function Advice({ recipe, kit, ground, onPut }: AdviceProps) {
   const { last, found, sealedCount, isRead } = useFound(recipe.brews);
   const { data: scores, isLoading: areScoresComing } = useScoresQuery();
   // Only what a person added or took away is kept: the record speaks for the rest.
@@ -50,8 +61,6 @@ function Advice({ recipe, kit, ground }: { recipe: RecipeView; kit: KitView; gro
     (finding) => byHand[finding] ?? found.some((each) => each.finding === finding),
   );
   const [isAll, setAll] = useState(false);
-  const { forecaster, trouble } = useForecaster(ground);
-  const [advice, setAdvice] = useState<ChangeAdvice | string | null>(null);
   const newest = recipe.versions[0];
   const targets = targetsOf(aimOf(kit.house.window, recipe.schools, recipe.aim));
   const sizes =
@@ -59,7 +68,8 @@ function Advice({ recipe, kit, ground }: { recipe: RecipeView; kit: KitView; gro
   const isWriting = useIsWriting();
   // Asked once all of it is there: each asking takes a while, and the last one counts.
   const isReady = isRead && !areScoresComing && !isWriting;
-  const asked =
+  const advice = useAdvice(
+    ground,
     newest && isReady
       ? {
           plan: newest.plan,
@@ -76,18 +86,15 @@ function Advice({ recipe, kit, ground }: { recipe: RecipeView; kit: KitView; gro
           schools: recipe.schools,
           ruleRecords: scores?.rules ?? [],
         }
-      : null;
-  const askedKey = JSON.stringify(asked);
+      : null,
+  );
+  // Also what has been learned, which is said below what to change.
+  const { forecaster, trouble } = useForecaster(ground);
+  const isPut = advice !== null || trouble !== null;
+  const tellPut = useEffectEvent(onPut);
   useEffect(() => {
-    if (!forecaster || askedKey === 'null') return undefined;
-    let isStale = false;
-    void forecaster.advise(JSON.parse(askedKey) as NonNullable<typeof asked>).then((result) => {
-      if (!isStale) setAdvice(result.ok ? result.value : result.message);
-    });
-    return () => {
-      isStale = true;
-    };
-  }, [forecaster, askedKey]);
+    if (isPut) tellPut();
+  }, [isPut]);
 
   if (trouble !== null) return <Notice tone="alarm">{trouble}</Notice>;
   return (

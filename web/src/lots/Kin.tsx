@@ -17,9 +17,12 @@ import { TroubleNotice } from '../ui/Notice';
 import { elevationWords, processWords } from '@vendu/core';
 import { useKinQuery } from '../api/lotsApi';
 
+/** What others made of lots like it meanwhile is read when somebody comes back after so long. */
+const READ_AGAIN_S = 60;
+
 /** Other lots of the producer: what they tasted of, in what they differ, and their recipes to begin with. */
 export function Kin({ lot }: { lot: LotView }) {
-  const { data: kin = [] } = useKinQuery(lot.id);
+  const { data: kin = [] } = useKinQuery(lot.id, { refetchOnMountOrArgChange: READ_AGAIN_S });
   const [readRecipe, { error: readError }] = useLazyRecipeQuery();
   const [start, { error: startError, isLoading }] = useStartRecipeMutation();
   const navigate = useNavigate();

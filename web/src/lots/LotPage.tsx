@@ -1,4 +1,4 @@
-import { memo, useDeferredValue } from 'react';
+import { memo, useDeferredValue, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { skipToken } from '@reduxjs/toolkit/query';
 import {
@@ -30,6 +30,7 @@ import { ButtonLink } from '../ui/Button';
 import { countryName } from '@vendu/card/countries';
 import { dayOf } from '../ui/dates';
 import { Loading } from '../ui/Loading';
+import { useHeld } from '../ui/useHeld';
 import { useScrollToHash } from '../ui/useScrollToHash';
 import { StageLadder } from '../ui/StageLadder';
 import { Unavailable } from '../ui/Unavailable';
@@ -41,6 +42,7 @@ import { LotComparisons } from './LotComparisons';
 import { Kin } from './Kin';
 import { useKitQuery } from '../api/kitApi';
 import { useLotQuery } from '../api/lotsApi';
+import { useIsWriting } from '../api/writing';
 import { NewRoastBatch } from './NewRoastBatch';
 import { NextChange } from '../change/NextChange';
 import { recipeNames } from './recipeNames';
@@ -52,14 +54,17 @@ export function LotPage() {
   const { data: lot, error, isLoading, refetch } = useLotQuery(id);
   const { data: kit } = useKitQuery();
   const isLead = useSessionQuery().data?.person?.role === 'lead';
-  const deferred = useDeferredValue(lot, undefined);
+  const isWriting = useIsWriting();
+  // Who comes on the heels of a reading wants to know what to change: drawing many brews takes a while, and waits.
+  const [isAwaited, setAwaited] = useState(isWriting);
+  const held = useHeld(lot, isWriting || (isAwaited && lot?.brews.length !== 0));
+  const deferred = useDeferredValue(held, undefined);
   useScrollToHash(lot !== undefined && kit !== undefined);
   if (isLoading) return <Loading />;
   if (!lot) return <Unavailable trouble={troubleOf(error)} onRetry={() => void refetch()} />;
   // The recipe brewed last is the one that a change is proposed for.
   const recipeWithBrews = lot.brews.at(-1)?.recipeId;
   const names = recipeNames(lot.recipes);
-  // Drawing many brews takes a while, and what to change next does not wait for it.
   const drawn = deferred?.id === lot.id ? deferred : null;
   return (
     <>
@@ -140,7 +145,7 @@ export function LotPage() {
                   <span className="font-normal text-quiet"> in the {names.get(recipeWithBrews)}</span>
                 )}
               </h2>
-              <NextChange recipeId={recipeWithBrews} kit={kit} />
+              <NextChange recipeId={recipeWithBrews} kit={kit} onPut={() => setAwaited(false)} />
             </section>
           )}
           <section>
