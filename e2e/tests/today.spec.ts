@@ -218,3 +218,35 @@ test('launches that are in danger are said while it can be helped, on a phone to
   const overflow = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
   expect(overflow).toBeLessThanOrEqual(0);
 });
+
+test('cups that nobody gets to stand together by lot, above a list of brews that is still in sight', async ({
+  page,
+}) => {
+  await page.clock.install({ time: new Date(new Date().setHours(11, 0, 0, 0)) });
+  await signIn(page, 'barista');
+  await page.goto('/today');
+  await withoutHours(page);
+  const { id } = await storeBrew(page, await startRecipe(page, 'Left standing all morning'));
+  // As many again of the same lot: their hot cups went cold an hour ago.
+  await page.route('**/api/today', async (route) => {
+    const response = await route.fetch();
+    const today = (await response.json()) as TodayView;
+    const drainedAt = new Date(new Date().setHours(10, 0, 0, 0)).toISOString();
+    const cup = { lotName: 'Left standing all morning', drainedAt, left: ['taste-hot' as const], sipMg: 0 };
+    today.afters = Array.from({ length: 40 }, (_, index) => ({
+      ...cup,
+      brewId: id + index,
+      number: index + 1,
+    }));
+    await route.fulfill({ response, json: today });
+  });
+  await page.reload();
+  const missed = page.locator('section', { hasText: 'Nobody gets to these cups in their time' });
+  await expect(missed.getByRole('listitem')).toHaveText(
+    /^Left standing all morningtaste it hot: brew123456and 34 more$/,
+  );
+  await expect(page.getByRole('button', { name: /^Move / }).first()).toBeInViewport();
+  await expectClean(page);
+  await missed.getByRole('link', { name: 'Left standing all morning, brew 1', exact: true }).click();
+  await expect(page).toHaveURL(`/brews/${id}`);
+});
