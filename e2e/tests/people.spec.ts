@@ -1,5 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { expectClean } from '../support/axe';
+import { withLetters } from '../support/letters';
 import { signIn } from '../support/people';
 
 test('somebody is invited, comes in by himself, and is let go with a way back', async ({ page, browser }) => {
@@ -59,4 +60,43 @@ test('somebody is invited, comes in by himself, and is let go with a way back', 
   await theirs.goto('/lots');
   await expect(theirs.getByRole('heading', { name: /^Lots/ })).toBeVisible();
   await context.close();
+});
+
+test('a way in goes by mail; one that no mail server takes is handed over', async ({ page, browser }) => {
+  await signIn(page, 'lead');
+  await page.goto('/people');
+  const person = () => {
+    const name = `Rowan ${crypto.randomUUID().slice(0, 8)}`;
+    return { name, email: `${name.replace(' ', '-').toLowerCase()}@ninthmole.example` };
+  };
+  async function invite({ name, email }: { name: string; email: string }) {
+    await page.getByRole('textbox', { name: 'Name' }).fill(name);
+    await page.getByLabel('E-mail, where the way in is sent').fill(email);
+    await page.getByRole('button', { name: 'Invite', exact: true }).last().click();
+  }
+
+  const rowan = person();
+  await invite({ ...rowan, email: 'rowan at home' });
+  await expect(page.getByText('E-mail must be an address, as name@house.example.')).toBeVisible();
+  await expect(page.getByLabel('E-mail, where the way in is sent')).toHaveValue('rowan at home');
+  await withLetters(async (letters) => {
+    await invite(rowan);
+    await expect(page.getByText(`Sent to ${rowan.email}.`)).toBeVisible();
+    await expectClean(page);
+    const way = /http:\S+\/invited\/\S+/.exec(letters.join())?.[0] ?? '';
+    const context = await browser.newContext();
+    const theirs = await context.newPage();
+    await theirs.goto(way);
+    await expect(theirs.getByRole('heading', { name: `Welcome, ${rowan.name}` })).toBeVisible();
+    await expect(theirs.getByLabel('E-mail, to sign in with')).toHaveValue(rowan.email);
+    await theirs.getByLabel(/^Password/).fill('long enough');
+    await theirs.getByRole('button', { name: 'Begin' }).click();
+    await expect(theirs.getByRole('heading', { name: /^Today/ })).toBeVisible();
+    await context.close();
+  });
+
+  const alder = person();
+  await invite(alder);
+  await expect(page.getByText(`The mail server did not take the letter to ${alder.email}.`)).toBeVisible();
+  await expect(page.getByLabel(`The way in for ${alder.name}, shown once`)).toHaveValue(/\/invited\//);
 });

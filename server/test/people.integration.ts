@@ -46,7 +46,7 @@ describe('people', () => {
     expect(await member(invited.id)).toMatchObject({ standing: 'invited', email: null });
     const seen = (await app.visitor.get(`/api/invitations/${secretOf(invited)}`).expect(200))
       .body as InvitationView;
-    expect(seen).toEqual({ name: 'Wren Oakes', role: 'barista' });
+    expect(seen).toEqual({ name: 'Wren Oakes', role: 'barista', email: '' });
     const told = { name: 'Wren Oakes', email: 'Wren@ninthmole.example', password: 'ten letters' };
     await accept(invited.path, { ...told, password: 'short' }, 422);
     await accept(invited.path, { ...told, email: 'wren' }, 422);

@@ -84,6 +84,9 @@ async function runLab({
     extraEnv: {
       ...(said.listen === undefined ? {} : { VENDU_LISTEN: said.listen }),
       ...(said.proxies === undefined ? {} : { VENDU_PROXIES: said.proxies.join(',') }),
+      ...(said.mailServer === undefined ? {} : { VENDU_SMTP: said.mailServer }),
+      ...(said.mailFrom === undefined ? {} : { VENDU_MAIL_FROM: said.mailFrom }),
+      ...(said.address === undefined ? {} : { VENDU_ADDRESS: said.address }),
       ...(said.tracesKeptDays === undefined ? {} : { VENDU_TRACES_KEPT_DAYS: String(said.tracesKeptDays) }),
     },
   };

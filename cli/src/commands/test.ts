@@ -159,15 +159,26 @@ async function runPlaywright(database: Database, secrets: Secrets): Promise<Tall
   const report = join(REPORTS, 'e2e.json');
   rmSync(report, { force: true });
   const labs: ApplicationSettings[] = [];
+  const mailPorts: number[] = [];
   for (let lab = 0; lab < LABS; lab++) {
+    // Where a test puts a stand-in of a mail server.
+    const mailPort = await getPort({ port: portNumbers(4901, 4999), host: '127.0.0.1' });
+    mailPorts.push(mailPort);
+    const port = await getPort({ port: portNumbers(4700, 4900), host: '127.0.0.1' });
     labs.push({
       database,
       databaseName: `vendu_e2e_${lab}`,
       secrets,
-      port: await getPort({ port: portNumbers(4700, 4900), host: '127.0.0.1' }),
+      port,
       isDemo: true,
       servesWeb: true,
-      extraEnv: { VENDU_SIGN_INS_PER_MINUTE: '1000', ...UNHURRIED },
+      extraEnv: {
+        VENDU_SIGN_INS_PER_MINUTE: '1000',
+        VENDU_SMTP: `smtp://127.0.0.1:${mailPort}`,
+        VENDU_MAIL_FROM: 'lab@ninthmole.example',
+        VENDU_ADDRESS: `http://127.0.0.1:${port}`,
+        ...UNHURRIED,
+      },
     });
   }
   const servers: Server[] = [];
@@ -192,6 +203,7 @@ async function runPlaywright(database: Database, secrets: Secrets): Promise<Tall
           env: {
             PLAYWRIGHT_JSON_OUTPUT_NAME: report,
             VENDU_URL: labs.map(({ port }) => `http://127.0.0.1:${port}`).join(' '),
+            VENDU_MAIL_PORTS: mailPorts.join(' '),
           },
           reject: false,
         },

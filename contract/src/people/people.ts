@@ -1,5 +1,5 @@
 import { ROLES, type Role } from '@vendu/core';
-import { IsEmail, MinLength } from 'class-validator';
+import { IsEmail, MinLength, ValidateIf } from 'class-validator';
 import { ClockTime, OneOf, TextUpTo } from '../validation/decorators.js';
 
 /** A password of fewer is guessed; there is no other rule, since rules make people write them down. */
@@ -7,12 +7,20 @@ export const PASSWORD_FEWEST = 10;
 /** An invitation is good for so long. */
 export const INVITATION_DAYS = 7;
 
+const E_MAIL_EXPECTED = 'E-mail must be an address, as name@house.example.';
+
 export class NewPersonDto {
   @TextUpTo({ label: 'Name', max: 100, required: true })
   name!: string;
 
   @OneOf({ label: 'Role', values: ROLES })
   role!: Role;
+
+  /** Where the way in is sent, in a lab that sends letters. */
+  @ValidateIf((_, value) => value !== undefined)
+  @TextUpTo({ label: 'E-mail', max: 200 })
+  @IsEmail({}, { message: E_MAIL_EXPECTED })
+  email?: string;
 }
 
 export class ChangePersonDto {
@@ -35,7 +43,7 @@ export class AcceptInvitationDto {
   name!: string;
 
   @TextUpTo({ label: 'E-mail', max: 200, required: true })
-  @IsEmail({}, { message: 'E-mail must be an address, as name@house.example.' })
+  @IsEmail({}, { message: E_MAIL_EXPECTED })
   email!: string;
 
   @TextUpTo({ label: 'Password', max: 200, required: true })
@@ -59,7 +67,7 @@ export interface MemberView {
   id: number;
   name: string;
   role: Role;
-  /** `null` until he has said it. */
+  /** `null` until he, or whoever invited him, has said it. */
   email: string | null;
   standing: Standing;
   /** Until when an invitation that nobody took is good; `null` without one. */
@@ -69,6 +77,8 @@ export interface MemberView {
 export interface InvitedView extends MemberView {
   /** Path of the page where the invitation is taken; only in the answer to its making. */
   path: string;
+  /** Whether it was sent to his e-mail too; `null` where it was to be sent to nobody. */
+  isSent: boolean | null;
 }
 
 /** An invitation as whoever holds its address sees it. */
@@ -76,4 +86,6 @@ export interface InvitationView {
   /** Empty where it is for somebody whom nobody has named: the first lead of a lab. */
   name: string;
   role: Role;
+  /** Where it was sent, or what he signed in with before; empty where nobody has said it. */
+  email: string;
 }

@@ -37,4 +37,6 @@ export interface DemoAccount {
 export interface SessionView {
   person: PersonView | null;
   demoAccounts: DemoAccount[];
+  /** Ways in can be sent by mail. */
+  sendsMail: boolean;
 }

@@ -55,7 +55,7 @@ export class InvitationsService {
   async read(secret: string): Promise<InvitationView> {
     const { personId } = await standing(secret);
     const person = personId === null ? null : await PersonModel.findByPk(personId);
-    return { name: person?.name ?? '', role: person?.role ?? 'lead' };
+    return { name: person?.name ?? '', role: person?.role ?? 'lead', email: person?.email ?? '' };
   }
 
   /**
@@ -79,9 +79,14 @@ export class InvitationsService {
       });
     } catch (error) {
       if (!(error instanceof UniqueConstraintError)) throw error;
-      throw invalidField({ field: 'email', message: 'Somebody here signs in with this e-mail already.' });
+      throw emailTaken();
     }
   }
+}
+
+/** Nobody shares an e-mail: it is what somebody signs in with. */
+export function emailTaken(): ProblemError {
+  return invalidField({ field: 'email', message: 'Somebody here signs in with this e-mail already.' });
 }
 
 async function standing(secret: string, isTaken = false): Promise<InvitationModel> {

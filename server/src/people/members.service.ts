@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import { hash, verify } from '@node-rs/argon2';
-import { Op } from 'sequelize';
+import { Op, UniqueConstraintError } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
 import type { Role } from '@vendu/core';
 import type {
@@ -14,8 +14,10 @@ import type {
 import { invalidField, notFound, ProblemError } from '../problem/problem-error.js';
 import { endSessionsOf } from '../session/open-sessions.js';
 import { inTransaction } from '../writing/transactions.js';
-import { InvitationsService } from './invitations.service.js';
+import { Mailer } from '../mail/mailer.js';
+import { emailTaken, InvitationsService } from './invitations.service.js';
 import { PersonModel } from './person.model.js';
+import { wayInLetter } from './way-in-letter.js';
 
 /** Who works here, and how far each is let in. */
 @Injectable()
@@ -23,6 +25,7 @@ export class MembersService {
   constructor(
     private readonly sequelize: Sequelize,
     private readonly invitations: InvitationsService,
+    private readonly mailer: Mailer,
   ) {}
 
   async all(): Promise<MemberView[]> {
@@ -33,17 +36,32 @@ export class MembersService {
     return rows.map((row) => memberView(row, open.get(row.id) ?? null));
   }
 
-  async add({ name, role }: NewPersonDto, by: PersonModel): Promise<InvitedView> {
-    const row = await PersonModel.create({ name: name.trim(), role, email: null, passwordHash: null });
-    return this.invite(row.id, by);
+  async add({ name, role, email }: NewPersonDto, by: PersonModel): Promise<InvitedView> {
+    const told = { name: name.trim(), role, email: email?.trim().toLowerCase() ?? null };
+    try {
+      const row = await PersonModel.create({ ...told, passwordHash: null });
+      return await this.invite(row.id, by);
+    } catch (error) {
+      if (error instanceof UniqueConstraintError) throw emailTaken();
+      throw error;
+    }
   }
 
   /** Another way in: for whoever forgot his password, and for whoever only came with a file. */
   async invite(id: number, by: PersonModel): Promise<InvitedView> {
-    const { leftAt, name } = await personOf(id);
+    const person = await personOf(id);
+    const { leftAt, name } = person;
     if (leftAt) throw new ProblemError('conflict', `${name} left; let him or her in again first.`);
     const path = await this.invitations.make(id, by.id);
-    return { ...(await this.read(id)), path };
+    return { ...(await this.read(id)), path, isSent: await this.sent(path, person, by) };
+  }
+
+  /** Whether a way in went by mail; `null` where no mail goes, or nobody has said where to. */
+  private async sent(path: string, person: PersonModel, by: PersonModel): Promise<boolean | null> {
+    const { name, email: to, passwordHash } = person;
+    const address = this.mailer.addressOf(path);
+    if (address === null || to === null) return null;
+    return this.mailer.send(wayInLetter({ to, address, name, by: by.name, isNew: passwordHash === null }));
   }
 
   async setRole(id: number, role: Role): Promise<MemberView> {

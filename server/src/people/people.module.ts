@@ -1,10 +1,12 @@
 import { Module } from '@nestjs/common';
+import { MailModule } from '../mail/mail.module.js';
 import { InvitationsService } from './invitations.service.js';
 import { MembersService } from './members.service.js';
 import { PeopleController } from './people.controller.js';
 import { PeopleService } from './people.service.js';
 
 @Module({
+  imports: [MailModule],
   controllers: [PeopleController],
   providers: [InvitationsService, MembersService, PeopleService],
   exports: [PeopleService],

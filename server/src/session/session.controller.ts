@@ -73,6 +73,7 @@ export class SessionController {
     return {
       person: person && personView(person),
       demoAccounts: this.configuration.isDemo ? DEMO_ACCOUNTS : [],
+      sendsMail: this.configuration.mail !== null,
     };
   }
 }

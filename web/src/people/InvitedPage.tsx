@@ -31,7 +31,7 @@ export function InvitedPage() {
 
 function Accept({ secret, invitation }: { secret: string; invitation: InvitationView }) {
   const [name, setName] = useState(invitation.name);
-  const [email, setEmail] = useState('');
+  const [email, setEmail] = useState(invitation.email);
   const [password, setPassword] = useState('');
   const [accept, { error, isLoading }] = useAcceptInvitationMutation();
   const [signIn, signingIn] = useSignInMutation();

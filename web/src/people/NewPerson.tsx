@@ -3,6 +3,7 @@ import { ROLES, type Role } from '@vendu/core';
 import { NewPersonDto, type InvitedView } from '@vendu/contract';
 import { useAddPersonMutation } from '../api/peopleApi';
 import { troubleOf } from '../api/problem';
+import { useSessionQuery } from '../session/sessionApi';
 import { Button } from '../ui/Button';
 import { Field, INPUT } from '../ui/Field';
 import { TroubleNotice } from '../ui/Notice';
@@ -14,6 +15,13 @@ import { useChecked } from '../ui/useChecked';
 export function NewPerson({ onInvited }: { onInvited: (invited: InvitedView) => void }) {
   const [name, setName] = useState('');
   const [role, setRole] = useState<Role>('barista');
+  const [email, setEmail] = useState('');
+  const sendsMail = useSessionQuery().data?.sendsMail === true;
+  const typed = { name: name.trim(), role, ...(email.trim() === '' ? {} : { email: email.trim() }) };
+  function clear() {
+    setName('');
+    setEmail('');
+  }
   const [add, { error, isLoading }] = useAddPersonMutation();
   const { faultAt, troubleBelow, submit } = useChecked(NewPersonDto, troubleOf(error), async (person) => {
     const { data } = await add(person);
@@ -21,11 +29,7 @@ export function NewPerson({ onInvited }: { onInvited: (invited: InvitedView) => 
     return data !== undefined;
   });
   return (
-    <form
-      noValidate
-      className="max-w-[40rem]"
-      onSubmit={(event) => void submit(event, { name: name.trim(), role }, () => setName(''))}
-    >
+    <form noValidate className="max-w-[40rem]" onSubmit={(event) => void submit(event, typed, clear)}>
       <h2 className="heading mb-3">Somebody new</h2>
       <div className="grid grid-cols-1 items-start gap-3 sm:grid-cols-[minmax(0,1fr)_10rem]">
         <TextField label="Name" error={faultAt['name']} value={name} onChange={setName} />
@@ -46,6 +50,19 @@ export function NewPerson({ onInvited }: { onInvited: (invited: InvitedView) => 
           )}
         </Field>
       </div>
+      {sendsMail && (
+        <div className="mt-3">
+          <TextField
+            label="E-mail, where the way in is sent"
+            error={faultAt['email']}
+            type="email"
+            autoComplete="off"
+            value={email}
+            onChange={setEmail}
+          />
+          <p className="caption mt-1">Left empty, you hand it over yourself.</p>
+        </div>
+      )}
       {role === 'taster' && (
         <p className="mt-2 text-small text-quiet">
           A guest taster sees the cups on the table and his own sheets, and nothing else of the lab.

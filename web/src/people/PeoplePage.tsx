@@ -78,7 +78,8 @@ function Members() {
 
 const STANDING_WORDS: Record<Standing, (member: MemberView) => string> = {
   in: ({ email }) => email ?? '',
-  invited: ({ invitedUntil }) => `invited until ${invitedUntil ? dayOf(invitedUntil) : ''}`,
+  invited: ({ invitedUntil, email }) =>
+    [`invited until ${invitedUntil ? dayOf(invitedUntil) : ''}`, email].filter(Boolean).join(', '),
   named: () => 'came with a file, or never took the invitation; cannot sign in',
   left: () => 'left; stays in every record',
 };
@@ -130,6 +131,7 @@ function Member({ member, onInvited }: { member: MemberView; onInvited: (invited
         <>
           <Button
             weight="quiet"
+            className="min-w-33"
             disabled={isBusy}
             aria-label={`${standing === 'in' ? 'New password for' : 'Invite'} ${name}`}
             onClick={() => void inviteAgain()}

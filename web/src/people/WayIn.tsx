@@ -1,12 +1,23 @@
 import { INVITATION_DAYS, type InvitedView } from '@vendu/contract';
+import { Notice } from '../ui/Notice';
 import { ShownOnce } from '../ui/ShownOnce';
 
 /** The way in for somebody, to be handed over now. */
-export function WayIn({ invited: { name, path } }: { invited: InvitedView }) {
+export function WayIn({ invited: { name, path, email, isSent } }: { invited: InvitedView }) {
   return (
-    <ShownOnce label={`The way in for ${name}, shown once`} value={`${window.location.origin}${path}`}>
-      Good once, for {INVITATION_DAYS} days. Give it to nobody else: whoever opens it first chooses the
-      password.
-    </ShownOnce>
+    <>
+      {isSent === true && (
+        <Notice>Sent to {email}. Should it not come, this is the same way in, to be handed over.</Notice>
+      )}
+      {isSent === false && (
+        <Notice tone="alarm">
+          The mail server did not take the letter to {email}. Hand the way in over yourself.
+        </Notice>
+      )}
+      <ShownOnce label={`The way in for ${name}, shown once`} value={`${window.location.origin}${path}`}>
+        Good once, for {INVITATION_DAYS} days. Give it to nobody else: whoever opens it first chooses the
+        password.
+      </ShownOnce>
+    </>
   );
 }
