@@ -46,6 +46,7 @@ describe('the command line', () => {
         'carry',
         'phones',
         'faults',
+        'disk',
         'load',
         'dial-in',
         'proposals',

@@ -32,6 +32,7 @@ const TRUST_PARTS = [
   'carry',
   'phones',
   'faults',
+  'disk',
   'load',
   'dial-in',
   'proposals',

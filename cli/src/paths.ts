@@ -11,7 +11,7 @@ export function asTyped(file: string, typedIn = process.env['VENDU_TYPED_IN'] ??
 }
 
 /** Each way of running has a database and files of its own, so that tests run beside the demo. */
-export type Profile = 'demo' | 'lab' | 'dev' | 'test' | 'kill' | 'trust';
+export type Profile = 'demo' | 'lab' | 'dev' | 'test' | 'kill' | 'trust' | 'full';
 
 export interface ProfilePaths {
   /** Nobody misses its data after the machine went down: it need not wait for the disk. */

@@ -27,6 +27,7 @@ export const PROBLEM_KINDS = [
   'busy',
   'unavailable',
   'unknown-outcome',
+  'full',
   'defect',
 ] as const;
 export type ProblemKind = (typeof PROBLEM_KINDS)[number];

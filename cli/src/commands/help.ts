@@ -12,7 +12,7 @@ export function help(): void {
   ./vendu kill [--kills N]            kill server and database while a device brews (50 times), and count
                                       what was lost or doubled
   ./vendu trust [part ...]            attack a copy and count what gives way: doors, races, fuzz, feed,
-                                      migrations, carry, phones, faults, load, dial-in, proposals (all take half an hour or more)
+                                      migrations, carry, phones, faults, disk, load, dial-in, proposals (all take half an hour or more)
   ./vendu mutate [folder ...]         change core one thing at a time and list what no test notices: brewLog,
                                       changeLife, fractions, taught, bench, plan, extraction, change, startingRecipe,
                                       calibration (hours for all; only what changed is tried again)

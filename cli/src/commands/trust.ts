@@ -4,22 +4,24 @@ import getPort, { portNumbers } from 'get-port';
 import { prepareDatabase, startServer, type ApplicationSettings, type Server } from '../application.js';
 import type { TrustPart } from '../arguments.js';
 import { build } from '../build.js';
-import type { StartedDatabase } from '../database.js';
+import type { Database, StartedDatabase } from '../database.js';
 import { atEnd } from '../cleanup.js';
 import { recreateSchema } from '../databaseAccounts.js';
 import { CHROMIUM, ensureDebianPackages, MARIADB } from '../debian.js';
+import { keepDatabase } from '../keepDatabase.js';
 import { removeProfile, startDatabase } from '../mariadb.js';
 import { profilePaths, ROOT, type ProfilePaths } from '../paths.js';
 import { step } from '../report.js';
-import { ensureSecrets } from '../secrets.js';
+import { ensureSecrets, type Secrets } from '../secrets.js';
 import { bringIn, takeOut, type Carried } from '../trust/carry.js';
 import { floodFeed } from '../trust/feedFlood.js';
-import { frozen, locked } from '../trust/faults.js';
+import { frozen, fullDisk, locked, type FaultReport } from '../trust/faults.js';
 import { fuzz } from '../trust/fuzz.js';
 import { grow } from '../trust/grow.js';
 import { enterLab, type Lab } from '../trust/lab.js';
 import { load } from '../trust/load.js';
 import { migrationKills } from '../trust/migrationKills.js';
+import { smallDisk } from '../trust/smallDisk.js';
 import { tryAsOtherUser } from '../trust/otherUser.js';
 import { phonesAnswer } from '../trust/phones.js';
 import { runRaces } from '../trust/races.js';
@@ -30,14 +32,17 @@ const FUZZ_SEED = 21;
 const STARTS_AT_ONCE = 10;
 const PHONES = 24;
 const TABLES = 5;
+/** What a new database takes, and room for an hour of work. */
+const SMALL_DISK_MB = 260;
+const FULL_MS = 40_000;
 const FROZEN_MS = 30_000;
 const LOCKED = { table: 'lots', forMs: 20_000, people: 24 };
 /** Longer than the application waits for a connection and an answer nobody may wait. */
 const LONGEST_ANSWER_MS = 25_000;
 const FLOOD = { listeners: 12, posts: 60 };
 
-interface Ground {
-  database: StartedDatabase;
+interface Ground<T = StartedDatabase> {
+  database: T;
   settings: ApplicationSettings;
   paths: ProfilePaths;
   server: Server;
@@ -56,9 +61,16 @@ async function makeGround(): Promise<Ground> {
   const paths = profilePaths('trust');
   await ensureDebianPackages([MARIADB]);
   removeProfile(paths);
-  const secrets = ensureSecrets(paths.secrets);
   await build();
-  const database = await step('starting MariaDB for the attacks', () => startDatabase(paths, secrets));
+  return groundOn(paths, startDatabase);
+}
+
+async function groundOn<T extends Database>(
+  paths: ProfilePaths,
+  start: (paths: ProfilePaths, secrets: Secrets) => Promise<T>,
+): Promise<Ground<T>> {
+  const secrets = ensureSecrets(paths.secrets);
+  const database = await step('starting MariaDB for the attacks', () => start(paths, secrets));
   atEnd(database.stop);
   const settings: ApplicationSettings = {
     database,
@@ -74,6 +86,11 @@ async function makeGround(): Promise<Ground> {
   atEnd(server.stop);
   return { database, settings, paths, server, lab: await enterLab(`http://127.0.0.1:${settings.port}`) };
 }
+
+const faultWords = (report: FaultReport) =>
+  `${report.answers} answers, ${report.failed} with 500 or none, the longest after ${report.longestMs} ms; ` +
+  `said to be dead ${report.saidDead} times, told within ${report.readinessMs} ms; ` +
+  `well again after ${report.recoveredMs} ms; ${report.lotsWrong} of ${report.lots} lots not there once`;
 
 /** Each attack prints its counts and answers whether all held. */
 const PARTS: Record<TrustPart, (ground: Ground) => Promise<boolean>> = {
@@ -143,11 +160,7 @@ const PARTS: Record<TrustPart, (ground: Ground) => Promise<boolean>> = {
     const still = await step(`the database held still for ${FROZEN_MS / 1000} s`, () =>
       frozen(lab, database, FROZEN_MS),
     );
-    console.log(
-      `  ${still.answers} answers, ${still.failed} with 500 or none, the longest after ${still.longestMs} ms; ` +
-        `said to be dead ${still.saidDead} times, ready while it was not ${still.saidReady}, told within ${still.readinessMs} ms; ` +
-        `well again after ${still.recoveredMs} ms; ${still.lotsWrong} of ${still.lots} lots not there once`,
-    );
+    console.log(`  ready while it was not ${still.saidReady} times; ${faultWords(still)}`);
     const lock = await step(
       `a table locked for ${LOCKED.forMs / 1000} s, ${LOCKED.people} people asking for it`,
       () => locked(lab, database, { schema: databaseName, ...LOCKED }),
@@ -167,6 +180,22 @@ const PARTS: Record<TrustPart, (ground: Ground) => Promise<boolean>> = {
       still.longestMs < LONGEST_ANSWER_MS &&
       lock.afterwards === 200
     );
+  },
+  disk: async () => {
+    const paths = profilePaths('full');
+    removeProfile(paths);
+    const disk = await smallDisk(paths.dataFolder, SMALL_DISK_MB);
+    if (!disk) {
+      console.log('  the full disk: not tried, only root can have a small one');
+      return true;
+    }
+    atEnd(disk.remove);
+    const { lab, database } = await groundOn(paths, keepDatabase);
+    const report = await step(`the disk full for ${FULL_MS / 1000} s, the database killed meanwhile`, () =>
+      fullDisk(lab, database, disk, FULL_MS),
+    );
+    console.log(`  ${report.noRoom} told that there is no room; ${faultWords(report)}`);
+    return report.noRoom > 0 && report.failed + report.saidDead + report.lotsWrong === 0;
   },
   load: async ({ settings, server, lab }) => {
     const grown = await step('ten thousand lots', () => grow(settings, LARGE));

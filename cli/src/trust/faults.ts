@@ -3,12 +3,15 @@ import { setTimeout as sleep } from 'node:timers/promises';
 import { asRoot } from '../databaseAccounts.js';
 import type { Database, StartedDatabase } from '../database.js';
 import type { Lab } from './lab.js';
+import type { SmallDisk } from './smallDisk.js';
 
 /** What people and machines were answered while a fault lasted, and after it. */
 export interface FaultReport {
   answers: number;
   /** Answered with 500, or not at all. */
   failed: number;
+  /** Told that there is no room to store it. */
+  noRoom: number;
   longestMs: number;
   /** Times the server said of itself that it does not run: it would be started anew for nothing. */
   saidDead: number;
@@ -26,8 +29,8 @@ const READERS = ['lots', 'kit', 'today', 'watch'] as const;
 const WRITERS = 2;
 const PROBE_EVERY_MS = 400;
 const WARM_MS = 1500;
-/** A fault of which nobody recovers within this is one that lasts. */
-const RECOVERS_WITHIN_MS = 60_000;
+/** A fault of which nobody recovers within this is one that lasts. A database that starts on a full disk looks once a minute. */
+const RECOVERS_WITHIN_MS = 150_000;
 
 /** Work goes on while a database is held still for a while: people read and write, a machine asks after the health. */
 export function frozen(lab: Lab, database: StartedDatabase, forMs: number): Promise<FaultReport> {
@@ -37,6 +40,20 @@ export function frozen(lab: Lab, database: StartedDatabase, forMs: number): Prom
       await sleep(forMs);
     } finally {
       database.thaw();
+    }
+  });
+}
+
+/** The disk of the database is full for a while, and in the middle of it the database is killed. */
+export function fullDisk(lab: Lab, database: Database, disk: SmallDisk, forMs: number): Promise<FaultReport> {
+  return underFault(lab, async () => {
+    disk.fill();
+    try {
+      await sleep(forMs / 2);
+      await database.kill();
+      await sleep(forMs / 2);
+    } finally {
+      disk.makeRoom();
     }
   });
 }
@@ -88,6 +105,7 @@ async function underFault(lab: Lab, fault: () => Promise<void>): Promise<FaultRe
   const report: FaultReport = {
     answers: 0,
     failed: 0,
+    noRoom: 0,
     longestMs: 0,
     saidDead: 0,
     saidReady: 0,
@@ -108,6 +126,7 @@ async function underFault(lab: Lab, fault: () => Promise<void>): Promise<FaultRe
     report.answers++;
     report.longestMs = Math.max(report.longestMs, tookMs);
     if (status === 0 || status === 500) report.failed++;
+    if (status === 507) report.noRoom++;
     if (status > 0 && status < 400 && endedMs !== null) wellMs.push(performance.now() - endedMs);
     return status;
   };
@@ -156,6 +175,7 @@ async function underFault(lab: Lab, fault: () => Promise<void>): Promise<FaultRe
   await fault();
   isFaulty = false;
   endedMs = performance.now();
+  while (wellMs.length === 0 && performance.now() - endedMs < RECOVERS_WITHIN_MS) await sleep(PROBE_EVERY_MS);
   await sleep(WARM_MS);
   isOver = true;
   await Promise.all(loops);

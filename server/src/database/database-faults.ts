@@ -6,6 +6,10 @@ const BUSY: readonly number[] = [1205, 1213];
 const TOO_LONG: readonly number[] = [1969];
 /** A value that its column cannot hold: out of range, no such word, no such character, no such date, too long. */
 const UNSTORABLE: readonly number[] = [1264, 1265, 1366, 1292, 1406, 3140];
+/** The disk has no room left: for a table, for a temporary one, for what is written next. */
+const FULL: readonly number[] = [1114, 1021, 1026];
+/** Where the storage engine says so in its own words. */
+const NO_ROOM = /\berrno?r?:? 28\b|No space left on device/i;
 /** The server ends or was ended in the middle. */
 const GONE: readonly number[] = [1053, 1927];
 const GONE_CODES: readonly string[] = ['ECONNREFUSED', 'ECONNRESET', 'EPIPE', 'ENOENT', 'ETIMEDOUT'];
@@ -14,6 +18,7 @@ const GONE_CODES: readonly string[] = ['ECONNREFUSED', 'ECONNRESET', 'EPIPE', 'E
 interface DriverError {
   errno?: number;
   code?: string | null;
+  message?: string;
   /** The connection is of no more use. */
   fatal?: boolean;
 }
@@ -23,6 +28,12 @@ export const isBusy = (error: unknown) => BUSY.includes(driverErrorOf(error).err
 export const isTooLong = (error: unknown) => TOO_LONG.includes(driverErrorOf(error).errno ?? 0);
 
 export const isUnstorable = (error: unknown) => UNSTORABLE.includes(driverErrorOf(error).errno ?? 0);
+
+/** There is no room to store anything; what is there can be read. */
+export function isFull(error: unknown): boolean {
+  const { errno, message } = driverErrorOf(error);
+  return FULL.includes(errno ?? 0) || NO_ROOM.test(message ?? '');
+}
 
 /** The database does not answer, or went away while it did. */
 export function isGone(error: unknown): boolean {

@@ -31,6 +31,20 @@ describe('anything thrown becomes one of the problems', () => {
     ['a database that is being ended', driverError({ errno: 1053 }), 'unavailable'],
     ['a deadlock', driverError({ errno: 1213 }), 'busy'],
     ['a lock waited for too long', driverError({ errno: 1205 }), 'busy'],
+    ['a table that has no room to grow', driverError({ errno: 1114 }), 'full'],
+    [
+      'a disk without room, in the engine’s words',
+      driverError({
+        errno: 1030,
+        message: 'Got error 28 "No space left on device" from storage engine InnoDB',
+      }),
+      'full',
+    ],
+    [
+      'another fault of the engine',
+      driverError({ errno: 1030, message: 'Got error 128 from storage engine' }),
+      'defect',
+    ],
     ['a figure that no column holds', driverError({ errno: 1264 }), 'invalid-input'],
     ['a word that no column holds', driverError({ errno: 1265 }), 'invalid-input'],
     ['a range that a file does not have', parserError(416), 'not-readable'],

@@ -1,7 +1,7 @@
 import { HttpException } from '@nestjs/common';
 import { ForeignKeyConstraintError, OptimisticLockError, UniqueConstraintError } from 'sequelize';
 import type { ProblemKind } from '@vendu/contract';
-import { isBusy, isGone, isTooLong, isUnstorable } from '../database/database-faults.js';
+import { isBusy, isFull, isGone, isTooLong, isUnstorable } from '../database/database-faults.js';
 import { ProblemError } from './problem-error.js';
 
 /** Status and title of each kind of problem: the one place where the application meets HTTP errors. */
@@ -20,6 +20,7 @@ export const PROBLEMS: Record<ProblemKind, { status: number; title: string }> = 
   busy: { status: 503, title: 'Somebody else is saving the same' },
   unavailable: { status: 503, title: 'The database does not answer' },
   'unknown-outcome': { status: 503, title: 'Not known whether it was saved' },
+  full: { status: 507, title: 'No room to store it' },
   defect: { status: 500, title: 'An error in the application' },
 };
 
@@ -52,6 +53,12 @@ export function classify(thrown: unknown): ProblemError {
   }
   if (isBusy(thrown))
     return new ProblemError('busy', 'Somebody else is saving the same just now. Try again.');
+  if (isFull(thrown)) {
+    return new ProblemError(
+      'full',
+      'The disk of the database is full: check whether it was saved. Whoever keeps the machine has to make room; what you typed is kept on this device.',
+    );
+  }
   if (isUnstorable(thrown)) {
     return new ProblemError('invalid-input', 'A figure or a text is outside what can be stored.');
   }

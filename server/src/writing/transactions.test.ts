@@ -51,6 +51,17 @@ describe('work in one transaction', () => {
     expect(tries).toBe(1);
   });
 
+  it('says that there is no room, and that nothing was stored, where the disk is full', async () => {
+    const full = inTransaction(
+      database(() => undefined),
+      () => Promise.reject(driverError({ errno: 1114 })),
+    );
+    await expect(full).rejects.toMatchObject({
+      kind: 'full',
+      message: expect.stringMatching(/nothing was stored/) as string,
+    });
+  });
+
   it('is not known to be stored where the database goes away at the very end', async () => {
     const gone = database(() => {
       throw driverError({ errno: 45009, fatal: true });

@@ -2,7 +2,7 @@ import { AsyncLocalStorage } from 'node:async_hooks';
 import { Transaction } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
 import { ProblemError } from '../problem/problem-error.js';
-import { isBusy } from '../database/database-faults.js';
+import { isBusy, isFull } from '../database/database-faults.js';
 
 const TRIES = 6;
 /** Before a lock is asked for again, ms: doubled from try to try, and never the same for two who met. */
@@ -22,7 +22,8 @@ Sequelize.useCLS({
  * Does work in one transaction: all of it is stored or nothing. Where others hold what it needs it is begun again from
  * the start, so the work must change nothing but the database.
  *
- * @throws ProblemError `busy` where others would not let go (nothing was stored); `unknown-outcome` where the database
+ * @throws ProblemError `busy` where others would not let go, `full` where the disk has no room left (nothing was stored
+ *   in either); `unknown-outcome` where the database
  *   went away while it was being stored, so that nobody can say whether it was
  */
 export function inTransaction<T>(sequelize: Sequelize, work: () => Promise<T>): Promise<T> {
@@ -39,6 +40,12 @@ export function inTransaction<T>(sequelize: Sequelize, work: () => Promise<T>): 
         },
       );
     } catch (error) {
+      if (!progress.isWorkDone && isFull(error)) {
+        throw new ProblemError(
+          'full',
+          'The disk of the database is full; nothing was stored. Whoever keeps the machine has to make room; what you typed is kept on this device.',
+        );
+      }
       if (!progress.isWorkDone) throw error;
       throw new ProblemError(
         'unknown-outcome',

@@ -3,7 +3,7 @@ import type { Trouble } from '../api/problem';
 
 const EVERY_MS = 4000;
 /** What passes without anybody changing anything. */
-const PASSING = ['no-answer', 'unavailable', 'busy', 'unknown-outcome'];
+const PASSING = ['no-answer', 'unavailable', 'busy', 'unknown-outcome', 'full'];
 
 /** Whether a trouble passes by itself. */
 export function isPassing(trouble: Trouble | null): boolean {
