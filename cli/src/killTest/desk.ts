@@ -5,6 +5,28 @@ import { PLAN, signOffOf, waiversOf, type Answer, type Lab } from '../trust/lab.
 
 const AGAIN_MS = 150;
 const READINGS = 2;
+const LEFT_G = 640;
+/** Everything else that is written of a brew: each is there once, as it was sent last. */
+const OF_BREW = {
+  verdict: { verdict: 'close', reason: 'as asked' },
+  'tastings/hot': { notes: 'plum', intensities: {} },
+  fractions: { fractions: [{ startS: 0, endS: 60 }] },
+} as const;
+
+/** What a lot at its publication has. */
+const WRITTEN = {
+  recipes: 1,
+  brews: 1,
+  batches: 2,
+  stockG: LEFT_G,
+  readings: READINGS,
+  verdict: OF_BREW.verdict.verdict,
+  notes: OF_BREW['tastings/hot'].notes,
+  cups: OF_BREW.fractions.fractions.length,
+  versions: 2,
+  publications: 1,
+  kettles: 1,
+};
 
 /** A lot as the desk that took it from arrival to publication knows it; every step was answered as stored. */
 export interface DeskLot {
@@ -46,7 +68,7 @@ export class Desk {
     const lot = (await post('lots', { name, country: 'UG', process: 'washed', roastedOn: '2026-01-15' }))
       .body as { id: number; roastBatches: { id: number }[] };
     const recipe = (await post(`lots/${lot.id}/recipes`, { brewerId: 1, grinderId: 1, plan: PLAN, note: '' }))
-      .body as { versions: { id: number }[] };
+      .body as { id: number; versions: { id: number }[] };
     const recipeVersionId = recipe.versions[0]?.id ?? 0;
     const brewKey = randomUUID();
     const brew = (
@@ -61,6 +83,13 @@ export class Desk {
     for (let count = 0; count < READINGS; count++) {
       await post(`brews/${brew.id}/readings`, { tdsPercent: 1.3 + count / 100 });
     }
+    for (const [what, told] of Object.entries(OF_BREW)) {
+      await this.untilTaken(() => barista.put(`brews/${brew.id}/${what}`, told));
+    }
+    await post(`lots/${lot.id}/stock`, { massG: LEFT_G });
+    await post(`lots/${lot.id}/roast-batches`, { roastedOn: '2026-01-20' });
+    await post(`recipes/${recipe.id}/versions`, { basedOn: 1, plan: { ...PLAN, kettleC: 93 }, note: '' });
+    await post('kit/kettles', { name, stepC: 1, hasScale: false }, lead);
     await this.untilTaken(() => barista.put(`recipe-versions/${recipeVersionId}/acceptance`));
     for (const [path, waiver] of waiversOf(recipeVersionId)) {
       await this.untilTaken(() => lead.put(path, waiver));
@@ -101,15 +130,35 @@ export class Desk {
       recipes: { id: number }[];
       roastBatches: unknown[];
       brews: { id: number }[];
+      stockG: number;
     };
-    if (lot.recipes.length !== 1 || lot.brews.length !== 1 || lot.roastBatches.length !== 1) {
-      return `${lot.recipes.length} recipes, ${lot.brews.length} brews, ${lot.roastBatches.length} batches`;
-    }
-    const brew = (await barista.get(`brews/${lot.brews[0]?.id ?? 0}`)).body as { readings: unknown[] };
-    if (brew.readings.length !== READINGS) return `${brew.readings.length} readings for ${READINGS}`;
+    const brew = (await barista.get(`brews/${lot.brews[0]?.id ?? 0}`)).body as {
+      readings: unknown[];
+      verdict: string;
+      tastings: { notes: string }[];
+      fractions: unknown[];
+    };
     const recipe = (await barista.get(`recipes/${lot.recipes[0]?.id ?? 0}`)).body as {
+      versions: unknown[];
       publications: unknown[];
     };
-    return recipe.publications.length === 1 ? null : `${recipe.publications.length} publications for one`;
+    const { kettles } = (await barista.get('kit')).body as { kettles: { name: string }[] };
+    const is = {
+      recipes: lot.recipes.length,
+      brews: lot.brews.length,
+      batches: lot.roastBatches.length,
+      stockG: lot.stockG,
+      readings: brew.readings.length,
+      verdict: brew.verdict,
+      notes: brew.tastings.map(({ notes }) => notes).join(),
+      cups: brew.fractions.length,
+      versions: recipe.versions.length,
+      publications: recipe.publications.length,
+      kettles: kettles.filter((kettle) => kettle.name === name).length,
+    };
+    const wrong = Object.entries(WRITTEN).filter(([what, wanted]) => is[what as keyof typeof is] !== wanted);
+    return wrong.length === 0
+      ? null
+      : wrong.map(([what, wanted]) => `${what}: ${is[what as keyof typeof is]} for ${wanted}`).join('; ');
   }
 }
