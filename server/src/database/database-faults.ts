@@ -44,7 +44,5 @@ export function isGone(error: unknown): boolean {
 
 function driverErrorOf(error: unknown): DriverError {
   if (!(error instanceof Error)) return {};
-  return 'parent' in error && error.parent instanceof Error
-    ? driverErrorOf(error.parent)
-    : (error as DriverError);
+  return 'parent' in error && error.parent instanceof Error ? driverErrorOf(error.parent) : error;
 }
