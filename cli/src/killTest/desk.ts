@@ -6,7 +6,7 @@ import { PLAN, signOffOf, waiversOf, type Answer, type Lab } from '../trust/lab.
 const AGAIN_MS = 150;
 const READINGS = 2;
 const LEFT_G = 640;
-/** Everything else that is written of a brew: each is there once, as it was sent last. */
+/** What else is written of a brew at its cup: each is there once, as it was sent last. */
 const OF_BREW = {
   verdict: { verdict: 'close', reason: 'as asked' },
   'tastings/hot': { notes: 'plum', intensities: {} },
