@@ -32,7 +32,7 @@ const FUZZ_SEED = 21;
 const STARTS_AT_ONCE = 10;
 const PHONES = 24;
 const TABLES = 5;
-/** What a new database takes, and room for an hour of work. */
+/** What a new database with the demo takes, and a little room. */
 const SMALL_DISK_MB = 260;
 const FULL_MS = 40_000;
 const FROZEN_MS = 30_000;
