@@ -328,7 +328,7 @@ describe('an input with a field that is missing or of another kind', () => {
   it.each(Object.entries(CASES))(
     '%s is refused with its field, or answered in numbers',
     (_, { call, input }) => {
-      const ask = call as (input: unknown) => core.Result<unknown, string> & { field?: string };
+      const ask = call as (input: unknown) => core.Result<unknown> & { field?: string };
       expect(ask(input).ok).toBe(true);
       let refused = 0;
       for (const place of placesIn(input)) {

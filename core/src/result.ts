@@ -5,14 +5,14 @@ export interface Success<V> {
 }
 
 /** An expected failure: a reason from a closed set, and a sentence a barista can act on. */
-export interface Failure<R extends string> {
+export interface Failure<R extends string = string> {
   readonly ok: false;
   readonly reason: R;
   readonly message: string;
 }
 
-/** What every function returns that can fail on input a person may well give. Defects throw instead. */
-export type Result<V, R extends string> = Success<V> | Failure<R>;
+/** What every function returns that can fail on input a person may well give, in the ways named. Defects throw instead. */
+export type Result<V, E extends Failure = Failure> = Success<V> | E;
 
 export function success<V>(value: V): Success<V> {
   return { ok: true, value };
@@ -27,7 +27,7 @@ export function failure<R extends string>(reason: R, message: string): Failure<R
  *
  * @throws Error when it failed after all: a defect, not an expected failure
  */
-export function valueOf<V>(result: Success<V> | Failure<string>): V {
+export function valueOf<V>(result: Result<V>): V {
   if (result.ok) return result.value;
   throw new Error(`unexpected ${result.reason}: ${result.message}`);
 }

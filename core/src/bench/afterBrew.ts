@@ -33,7 +33,7 @@ export function afterBrew({
 }: {
   roomC: number;
   beverageC?: number;
-}): Result<AfterBrewClock[], never> | OutOfRange {
+}): Result<AfterBrewClock[], OutOfRange> {
   const fault =
     outOfRange('roomC', roomC, { low: 5, high: 45, unit: '°C' }) ??
     outOfRange('beverageC', beverageC, { low: 40, high: 100, unit: '°C' });

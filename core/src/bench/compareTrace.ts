@@ -70,7 +70,7 @@ export function compareTrace({
   plan: BrewPlan;
   trace: readonly WaterPoint[];
   agitatedAtS?: readonly number[];
-}): Result<TraceComparison, never> | OutOfRange | Failure<'too-short'> {
+}): Result<TraceComparison, OutOfRange | Failure<'too-short'>> {
   for (const [index, { atS, totalG }] of trace.entries()) {
     const fault =
       outOfRange(`trace.${index}.atS`, atS, { low: -60, high: 3600, unit: 's' }) ??

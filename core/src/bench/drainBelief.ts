@@ -39,7 +39,7 @@ export function drainBelief({
   brew: BrewConditions;
   seen: readonly BedSeen[];
   outflow?: readonly TracePoint[];
-}): Result<DrainBelief, never> | BrewInputFailure {
+}): Result<DrainBelief, BrewInputFailure> {
   const fault = conditionsFault(brew, calibration.factors);
   if (fault) return fault;
   const looked = seen.length === 0 ? calibration : withBedSeen({ calibration, brew, seen });

@@ -37,7 +37,7 @@ export function plainWaterDrainS({
   waterG: number;
   leftG: number;
   waterC: number;
-}): Result<number, never> | OutOfRange | Failure<'nothing-drains'> {
+}): Result<number, OutOfRange | Failure<'nothing-drains'>> {
   const fault = firstOutOfRange({ waterG, leftG, waterC, paperPerM }, RANGES);
   if (fault) return fault;
   if (leftG >= waterG)

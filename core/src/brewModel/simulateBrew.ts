@@ -58,7 +58,7 @@ const NOTHING_YET: BrewMoment = {
  */
 export function simulateBrew(
   input: BrewModelInput & { stepS?: number; longestS?: number },
-): Result<BrewForecast, never> | BrewInputFailure {
+): Result<BrewForecast, BrewInputFailure> {
   const fault = firstOutOfRange(input, STEP_RANGES) ?? brewInputFault(input);
   if (fault) return fault;
   const { stepS = DISPLAY_STEP_S, longestS = LONGEST_S } = input;

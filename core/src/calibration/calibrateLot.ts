@@ -74,7 +74,7 @@ export function calibrateLot({
   prior?: LotPrior;
   drainTests?: readonly DrainTest[];
   near?: LearnedFactors;
-}): Result<LotCalibration, never> | BrewInputFailure | DrainTestFailure {
+}): Result<LotCalibration, BrewInputFailure | DrainTestFailure> {
   const [first] = brewed;
   const fault =
     evidenceFault(brewed) ?? priorFault(prior) ?? (near && first ? conditionsFault(first.brew, near) : null);

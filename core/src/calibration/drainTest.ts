@@ -33,7 +33,7 @@ const HALVINGS = 50;
  * Resistance of a wet paper from a plain-water drain test, 1/m: what no number of brews can tell from the
  * resistance of the bed. Found by halving, since a denser paper always drains slower.
  */
-export function paperFromDrainTest(test: DrainTest): Result<MeasuredPaper, never> | DrainTestFailure {
+export function paperFromDrainTest(test: DrainTest): Result<MeasuredPaper, DrainTestFailure> {
   const fault = outOfRange('seconds', test.seconds, { low: 1, high: 3600, unit: 's' });
   if (fault) return fault;
   const secondsAt = (paperPerM: number) => plainWaterDrainS({ ...test, paperPerM });

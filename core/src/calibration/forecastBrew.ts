@@ -49,7 +49,7 @@ export function forecastBrew({
   calibration: LotCalibration;
   brew: BrewConditions;
   slopes?: BrewSlopes;
-}): Result<CalibratedForecast, never> | BrewInputFailure {
+}): Result<CalibratedForecast, BrewInputFailure> {
   const fault = conditionsFault(brew);
   if (fault) return fault;
   return success(forecasterOf(calibration).forecast(brew, slopes ?? sensitivityOf(calibration, brew)));
@@ -62,7 +62,7 @@ export function brewSlopes({
 }: {
   calibration: LotCalibration;
   brew: BrewConditions;
-}): Result<BrewSlopes, never> | BrewInputFailure {
+}): Result<BrewSlopes, BrewInputFailure> {
   return conditionsFault(brew) ?? success(sensitivityOf(calibration, brew));
 }
 

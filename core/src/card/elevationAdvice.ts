@@ -19,7 +19,7 @@ export function elevationAdvice({
 }: {
   kettleC: number;
   elevationM: number;
-}): Result<string, never> | OutOfRange {
+}): Result<string, OutOfRange> {
   const fault = firstOutOfRange({ elevationM }, { elevationM: KITCHENS });
   if (fault) return fault;
   const boilsC = Math.round(boilingPointC({ elevationM }) * 10) / 10;

@@ -115,7 +115,7 @@ export function proposeChange({
   levers?: readonly Lever[];
   ruleRecords?: readonly RuleRecord[];
   roastAgeDays?: number;
-}): Result<ChangeAdvice, never> | BrewInputFailure | Failure<'no-target'> | Failure<'plan-cannot-be-brewed'> {
+}): Result<ChangeAdvice, BrewInputFailure | Failure<'no-target' | 'plan-cannot-be-brewed'>> {
   const aged = roastAgeDays === undefined ? {} : { roastAgeDays };
   const fault =
     targetFault(targets) ??

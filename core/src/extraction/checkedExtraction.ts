@@ -41,7 +41,7 @@ export const diluteBeverage = checked(
 /** {@link map.ratioLineTdsPercent}, its input checked: the ratio must leave water for the cup. */
 export function ratioLineTdsPercent(
   input: Parameters<typeof map.ratioLineTdsPercent>[0],
-): Result<number, never> | OutOfRange {
+): Result<number, OutOfRange> {
   const retainedGPerG = input.retainedGPerG ?? retained.ASSUMED_RETAINED.midGPerG;
   return (
     firstOutOfRange(
@@ -58,7 +58,7 @@ export function ratioLineTdsPercent(
 /** {@link uncertainty.yieldUncertainty}, its input checked. */
 export function yieldUncertainty(
   input: Parameters<typeof uncertainty.yieldUncertainty>[0],
-): Result<number, never> | OutOfRange {
+): Result<number, OutOfRange> {
   return (
     firstOutOfRange(input.measured, { tdsPercent: TDS, beverageG: WATER, doseG: DOSE }) ??
     firstOutOfRange(input.standard, {

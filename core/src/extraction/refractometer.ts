@@ -35,7 +35,7 @@ export function correctForZero({
   tdsPercents: readonly number[];
   zeroBeforePercent: number;
   zeroAfterPercent?: number;
-}): Result<ZeroedReadings, never> | OutOfRange {
+}): Result<ZeroedReadings, OutOfRange> {
   const zero = { low: -1, high: 1, unit: '%' };
   const fault =
     firstOutOfRange(
@@ -71,7 +71,7 @@ export function sampleNotes({
   zeroedAtC: number | null;
   /** Range that its maker states. */
   instrument: { lowestC: number; highestC: number };
-}): Result<SampleNote[], never> | OutOfRange {
+}): Result<SampleNote[], OutOfRange> {
   const water = { low: 0, high: 100, unit: '°C' };
   const fault = firstOutOfRange(
     { sampleC, zeroedAtC: zeroedAtC ?? undefined },
@@ -94,7 +94,7 @@ export function outlyingReading({
   tdsPercents,
 }: {
   tdsPercents: readonly number[];
-}): Result<OutlyingReading | null, never> | OutOfRange | Failure<'too-few-readings'> {
+}): Result<OutlyingReading | null, OutOfRange | Failure<'too-few-readings'>> {
   const fault = tdsPercents
     .map((reading, index) => outOfRange(`tdsPercents.${index}`, reading, { low: -1, high: 30, unit: '%' }))
     .find((found) => found !== null);

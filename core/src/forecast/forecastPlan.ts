@@ -37,7 +37,7 @@ export function forecastPlan({
   kit: BrewKit;
   factors?: LearnedFactors;
   roastAgeDays?: number;
-}): Result<BrewForecast, never> | BrewInputFailure | ImpossiblePlan {
+}): Result<BrewForecast, BrewInputFailure | ImpossiblePlan> {
   const [fault] = planFaults({ plan });
   if (fault) {
     const faults = planFaults({ plan, boilingC: boilingPointC({ elevationM: kit.elevationM }) });

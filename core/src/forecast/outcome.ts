@@ -64,7 +64,7 @@ export function brewOutcome({
   done: BrewDone;
   kit: BrewKit;
   measured: Measured;
-}): Result<BrewOutcome, never> | BrewInputFailure {
+}): Result<BrewOutcome, BrewInputFailure> {
   const stages = [0, ...DEPARTURES.map((_, index) => index + 1)].map((count) =>
     brewAsDone(done, kit, DEPARTURES.slice(0, count)),
   );

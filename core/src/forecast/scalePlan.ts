@@ -48,12 +48,7 @@ export function scalePlan({
   toKit?: BrewKit;
   doseG: number;
   factors?: LearnedFactors;
-}):
-  | Result<ScaledPlan, never>
-  | OutOfRange
-  | BrewInputFailure
-  | Failure<'pours-do-not-fit'>
-  | Failure<'brewer-too-small'> {
+}): Result<ScaledPlan, OutOfRange | BrewInputFailure | Failure<'pours-do-not-fit' | 'brewer-too-small'>> {
   const fault =
     outOfRange('doseG', doseG, { low: 5, high: 120, unit: 'g' }) ??
     conditionsFault(conditionsOfPlan({ plan, kit }), factors);

@@ -78,7 +78,7 @@ export function forgiveness({
   errors?: HandErrors;
   count?: number;
   seed?: number;
-}): Result<Forgiveness, never> | BrewInputFailure {
+}): Result<Forgiveness, BrewInputFailure> {
   const fault =
     firstOutOfRange({ count, seed }, RANGES) ??
     firstOutOfRange(errors, ERROR_RANGES) ??

@@ -33,7 +33,7 @@ export function alignSeries({
   first: readonly Fraction[];
   second: readonly Fraction[];
   by: 'time' | 'mass';
-}): Result<AlignedSeries, never> | FractionFault {
+}): Result<AlignedSeries, FractionFault> {
   const fault = fractionFault(first) ?? fractionFault(second);
   if (fault) return fault;
   const [a, b] = [curveOf(first, by), curveOf(second, by)];

@@ -24,7 +24,7 @@ export function cumulativeFractions({
 }: {
   fractions: readonly Fraction[];
   doseG: number;
-}): Result<CumulativePoint[], never> | FractionFault {
+}): Result<CumulativePoint[], FractionFault> {
   const fault = outOfRange('doseG', doseG, { low: 0.1, high: 500, unit: 'g' }) ?? fractionFault(fractions);
   if (fault) return fault;
   let beverageG = 0;

@@ -19,7 +19,7 @@ export function stoppedCup({
   fractions: readonly Fraction[];
   doseG: number;
   stopS: number;
-}): Result<StoppedCup, never> | FractionFault | Failure<'outside-the-cups'> {
+}): Result<StoppedCup, FractionFault | Failure<'outside-the-cups'>> {
   const cumulated = cumulativeFractions({ fractions, doseG });
   if (!cumulated.ok) return cumulated;
   const points = cumulated.value;
@@ -57,12 +57,7 @@ export function moveWater({
   /** Share of all water to be poured by pours that start before the time, 0 to 1. */
   share: number;
   beforeS: number;
-}):
-  | Result<BrewPlan, never>
-  | OutOfRange
-  | Failure<'no-pour-before'>
-  | Failure<'no-pour-after'>
-  | Failure<'bloom-is-more'> {
+}): Result<BrewPlan, OutOfRange | Failure<'no-pour-before' | 'no-pour-after' | 'bloom-is-more'>> {
   const fault = firstOutOfRange(
     { share, beforeS },
     { share: { low: 0.05, high: 0.95, unit: '' }, beforeS: { low: 1, high: 3600, unit: 's' } },

@@ -23,12 +23,7 @@ export function liftedEarly({
   plan: BrewPlan;
   atS: number;
   lateWater: LateWater;
-}):
-  | Result<BrewPlan, never>
-  | OutOfRange
-  | Failure<'no-pour-before'>
-  | Failure<'still-pouring'>
-  | Failure<'cannot-be-brewed'> {
+}): Result<BrewPlan, OutOfRange | Failure<'no-pour-before' | 'still-pouring' | 'cannot-be-brewed'>> {
   const fault = outOfRange('atS', atS, { low: 20, high: 3600, unit: 's' });
   if (fault) return fault;
   const kept = plan.pours.filter(({ startS }) => startS < atS);

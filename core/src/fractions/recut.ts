@@ -29,7 +29,7 @@ type RecutFailure =
  * A plan as the cups of a split brew ask for it: first the bloom goes, then water is moved before a time, then the brewer
  * is lifted. Times are those of the plan without its bloom, where that goes.
  */
-export function recut({ plan, cut }: { plan: BrewPlan; cut: Recut }): Result<BrewPlan, never> | RecutFailure {
+export function recut({ plan, cut }: { plan: BrewPlan; cut: Recut }): Result<BrewPlan, RecutFailure> {
   const { liftAtS, lateWater, early, dropsBloom } = cut;
   // The next brew is to be whole: only so is the cut tasted.
   const { cups: _, ...whole } = plan;
@@ -44,7 +44,7 @@ export function recut({ plan, cut }: { plan: BrewPlan; cut: Recut }): Result<Bre
 }
 
 /** The pour after the bloom begins at once and takes its water; all that follows comes as much sooner. */
-function withoutBloom(plan: BrewPlan): Result<BrewPlan, never> | Failure<'no-pour-after'> {
+function withoutBloom(plan: BrewPlan): Result<BrewPlan, Failure<'no-pour-after'>> {
   const bloomG = planWaterG({ pours: plan.pours.filter(({ isBloom }) => isBloom) });
   const [first, ...rest] = plan.pours.filter(({ isBloom }) => !isBloom);
   if (bloomG === 0) return success(plan);

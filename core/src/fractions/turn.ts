@@ -20,7 +20,7 @@ export function turnOf({
   fractions,
 }: {
   fractions: readonly Fraction[];
-}): Result<Turn, never> | FractionFault | Failure<'not-tasted-nor-read'> | Failure<'does-not-turn'> {
+}): Result<Turn, FractionFault | Failure<'not-tasted-nor-read' | 'does-not-turn'>> {
   const fault = fractionFault(fractions);
   if (fault) return fault;
   const cumulated = cumulativeFractions({ fractions, doseG: 1 });

@@ -38,7 +38,7 @@ export interface GrindDistribution {
  * Sizes of a grind by volume: the main grains log-normal about the median, the fines log-normal about 40 um.
  * The median of the grind as a whole lies a little below that of its main grains.
  */
-export function grindDistribution(grind: Grind): Result<GrindDistribution, never> | OutOfRange {
+export function grindDistribution(grind: Grind): Result<GrindDistribution, OutOfRange> {
   const fault = firstOutOfRange(grind, GRIND_RANGES);
   return fault ?? success(describe(classesOf(grind)));
 }
@@ -52,7 +52,7 @@ export function blendGrinds({
   first: Grind;
   second: Grind;
   firstShare: number;
-}): Result<GrindDistribution, never> | OutOfRange {
+}): Result<GrindDistribution, OutOfRange> {
   const fault =
     firstOutOfRange(first, GRIND_RANGES) ??
     firstOutOfRange(second, GRIND_RANGES) ??

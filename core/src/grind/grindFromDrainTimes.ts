@@ -30,7 +30,7 @@ export function grindFromDrainTimes({
   brew: BrewConditions;
   known: { grindUm: number; drawdownS: number };
   drained: readonly { setting: number; drawdownS: number }[];
-}): Result<MeasuredPoint[], never> | BrewInputFailure | Failure<'time-not-possible'> {
+}): Result<MeasuredPoint[], BrewInputFailure | Failure<'time-not-possible'>> {
   const fault =
     conditionsFault(brew) ??
     outOfRange('known.grindUm', known.grindUm, { low: FINEST_UM, high: COARSEST_UM, unit: 'µm' });

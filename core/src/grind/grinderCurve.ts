@@ -41,7 +41,7 @@ export function grinderCurve({
   points,
 }: {
   points: readonly MeasuredPoint[];
-}): Result<GrinderCurve, never> | OutOfRange | Failure<'too-few-points'> | Failure<'no-rise'> {
+}): Result<GrinderCurve, OutOfRange | Failure<'too-few-points' | 'no-rise'>> {
   for (const [index, point] of points.entries()) {
     const fault = firstOutOfRange(point, RANGES);
     if (fault) return { ...fault, field: `points.${index}.${fault.field}` };

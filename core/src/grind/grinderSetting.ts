@@ -1,4 +1,4 @@
-import { failure, success, type Result } from '../result.js';
+import { failure, success, type Failure, type Result } from '../result.js';
 
 /** One measured point of a grinder: at this setting it grinds to this median size. */
 export interface CalibrationPoint {
@@ -31,7 +31,7 @@ export function grinderSettingFor({
   points: readonly CalibrationPoint[];
   grindUm: number;
   settingStep?: number;
-}): Result<number, 'too-few-points' | 'not-monotone'> | OutOfReach {
+}): Result<number, OutOfReach | Failure<'too-few-points' | 'not-monotone'>> {
   const sorted = [...points].sort((a, b) => a.setting - b.setting);
   const [finest, coarsest] = [sorted[0], sorted.at(-1)];
   if (sorted.length < 2 || finest === undefined || coarsest === undefined) {

@@ -1,5 +1,5 @@
 import { NINE_OF_TEN } from '../statistics/nineOfTen.js';
-import { failure, success, type Result, type Success } from '../result.js';
+import { failure, success, type Failure, type Result } from '../result.js';
 import { settingAt, sizeAt, type GrinderCurve } from './grinderCurve.js';
 import { outOfReach, type OutOfReach } from './grinderSetting.js';
 
@@ -22,7 +22,7 @@ export function settingForSize({
   curve: GrinderCurve;
   grindUm: number;
   sdUm?: number;
-}): Success<SettingRange> | OutOfReach {
+}): Result<SettingRange, OutOfReach> {
   const [finest, coarsest] = [curve.points[0], curve.points.at(-1)];
   if (!finest || !coarsest || !(grindUm >= finest.grindUm)) {
     return outOfReach('finer-than-reach', finest ?? { setting: 0, grindUm: 0 });
@@ -47,7 +47,7 @@ export function sizeOfSetting({
 }: {
   curve: GrinderCurve;
   setting: number;
-}): Result<{ grindUm: number; sdUm: number }, 'setting-not-measured'> {
+}): Result<{ grindUm: number; sdUm: number }, Failure<'setting-not-measured'>> {
   const size = sizeAt(curve, setting);
   if (size) return success(size);
   const [low, high] = [curve.points[0]?.setting, curve.points.at(-1)?.setting];

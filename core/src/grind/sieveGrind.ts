@@ -41,7 +41,7 @@ export function sieveGrind({
   doseG: number;
   apertureUm: number;
   passing?: number;
-}): Result<SievedGrind, never> | OutOfRange | Failure<'nothing-left'> {
+}): Result<SievedGrind, OutOfRange | Failure<'nothing-left'>> {
   const fault =
     firstOutOfRange(grind, GRIND_RANGES) ?? firstOutOfRange({ doseG, apertureUm, passing }, RANGES);
   if (fault) return fault;

@@ -1,4 +1,4 @@
-import { failure, success, type Result } from '../result.js';
+import { failure, success, type Failure, type Result } from '../result.js';
 import { NINE_OF_TEN } from '../statistics/nineOfTen.js';
 import { grinderCurve } from './grinderCurve.js';
 import type { MeasuredGrinder } from './grindEquivalent.js';
@@ -29,7 +29,7 @@ export function statedAgainstMeasured({
   stated: StatedPair;
   grinder: MeasuredGrinder;
   other: MeasuredGrinder;
-}): Result<StatedAgainstMeasured, 'not-measured'> {
+}): Result<StatedAgainstMeasured, Failure<'not-measured'>> {
   const [size, otherSize] = [sizeAtSetting(grinder, setting), sizeAtSetting(other, otherSetting)];
   if (size === null || otherSize === null)
     return failure('not-measured', 'One of the two was not measured at its setting.');

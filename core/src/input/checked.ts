@@ -15,7 +15,7 @@ export function checked<F extends string, I extends Partial<Record<F, unknown>>,
   ranges: Record<F, Range>,
   formula: (input: I) => V,
   more: { optional?: readonly NoInfer<F>[]; words?: Readonly<Record<string, readonly string[]>> } = {},
-): (input: I) => Result<V, never> | OutOfRange {
+): (input: I) => Result<V, OutOfRange> {
   const figures = (Object.keys(ranges) as F[]).map((field): [string, Shape] => [
     field,
     more.optional?.includes(field) ? optional('number') : 'number',

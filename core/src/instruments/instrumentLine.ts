@@ -38,7 +38,7 @@ const PLAIN_GRAMS = /^[+-]?\s*\d+([.,]\d+)?\s*g?$/i;
  */
 export function parseInstrumentLine(
   line: string,
-): Result<InstrumentReading, never> | OutOfRange | Failure<'no-reading'> {
+): Result<InstrumentReading, OutOfRange | Failure<'no-reading'>> {
   const text = line.trim();
   const fields = PLAIN_GRAMS.test(text)
     ? { g: Number(text.replace(/[g\s]/gi, '').replace(',', '.')) }

@@ -68,7 +68,7 @@ export function simulatedBrewer({
   conditions: BrewConditions;
   factors: LearnedFactors;
   bed?: SimulatedBed;
-}): Result<SimulatedBrewer, never> | BrewInputFailure {
+}): Result<SimulatedBrewer, BrewInputFailure> {
   const flow = factors.flow * SIMULATED_BEDS[bed];
   const input = { ...brew, lot: lotFactorsOf({ ...factors, flow }, roastAgeDays) };
   const fault = brewInputFault(input);

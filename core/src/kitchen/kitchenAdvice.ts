@@ -82,12 +82,7 @@ export function kitchenAdvice({
   drainedS: number;
   taste: KitchenTaste;
   grinder?: (MeasuredGrinder & { setting: number }) | null;
-}):
-  | Result<KitchenAnswer, never>
-  | OutOfRange
-  | BrewInputFailure
-  | Failure<'lifted'>
-  | Failure<'no-grind-drains-so'> {
+}): Result<KitchenAnswer, OutOfRange | BrewInputFailure | Failure<'lifted' | 'no-grind-drains-so'>> {
   const fault =
     firstOutOfRange({ drainedS, setting: grinder?.setting }, { drainedS: DRAINED, setting: SETTING }) ??
     conditionsFault(conditionsOfPlan({ plan, kit }), factors);

@@ -11,7 +11,7 @@ export function amountsFromTotalsG({
   totalsG,
 }: {
   totalsG: readonly number[];
-}): Result<number[], never> | (Failure<'totals-must-rise'> & { field: string; allowed: string }) {
+}): Result<number[], Failure<'totals-must-rise'> & { field: string; allowed: string }> {
   const amounts: number[] = [];
   let beforeG = 0;
   for (const [index, totalG] of totalsG.entries()) {

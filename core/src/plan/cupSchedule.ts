@@ -1,7 +1,7 @@
 import { outOfRange, type OutOfRange, type Range } from '../input/ranges.js';
 import { byKind, list, shapeFault, type Shape } from '../input/shape.js';
 import { formatDuration } from '../quantity/duration.js';
-import { failure, success, type Result } from '../result.js';
+import { failure, success, type Failure, type Result } from '../result.js';
 
 /** When the cup of a split brew is changed: by the clock or by the scale, evenly or at moments of one's own. */
 export type CupSchedule =
@@ -108,7 +108,7 @@ const MARK: Record<CupUnit, RegExp> = { s: /^\d{1,3}:[0-5]\d$|^\d{1,4}$/, g: /^\
  *
  * @example parseCupSchedule('0:40 1:15') // value { kind: 'times', atS: [40, 75] }
  */
-export function parseCupSchedule(text: string): Result<CupSchedule, 'empty' | 'not-a-schedule'> {
+export function parseCupSchedule(text: string): Result<CupSchedule, Failure<'empty' | 'not-a-schedule'>> {
   const said = text
     .trim()
     .toLowerCase()

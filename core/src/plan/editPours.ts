@@ -1,9 +1,9 @@
-import { failure, success, type Result } from '../result.js';
+import { failure, success, type Failure, type Result } from '../result.js';
 import { byTheClock, planWaterG, pourEndS, roundToTenth, runningTotalsG, type Pour } from './plan.js';
 
 export type EditReason =
   'amount-not-positive' | 'next-pour-used-up' | 'water-below-bloom' | 'last-pour' | 'pour-too-small';
-type Edited = Result<Pour[], EditReason>;
+type Edited = Result<Pour[], Failure<EditReason>>;
 
 /** Pause left between one pour's end and the next one's start when a pour is added, s. */
 const ADDED_POUR_GAP_S = 20;

@@ -1,4 +1,4 @@
-import { failure, success, type Result } from '../result.js';
+import { failure, success, type Failure, type Result } from '../result.js';
 import { formatRatio } from '../quantity/ratio.js';
 import { setWater } from './editPours.js';
 import {
@@ -33,7 +33,7 @@ export function keepLocked({
   before: BrewPlan;
   after: BrewPlan;
   locks: readonly Lock[];
-}): Result<BrewPlan, LockReason> {
+}): Result<BrewPlan, Failure<LockReason>> {
   const doseMoved = Math.abs(after.doseG - before.doseG) > SAME_G;
   const waterMoved = Math.abs(planWaterG(after) - planWaterG(before)) > SAME_G;
   const ratio = planRatio(before);

@@ -1,4 +1,4 @@
-import { failure, success, type Result } from '../result.js';
+import { failure, success, type Failure, type Result } from '../result.js';
 import { withAgitation } from './agitating.js';
 import { setRunningTotal, type EditReason } from './editPours.js';
 import { byTheClock, pourEndS, roundToTenth, type BrewPlan, type Pour } from './plan.js';
@@ -50,7 +50,7 @@ export function movePourEnd({
   index: number;
   totalG?: number;
   endS?: number;
-}): Result<BrewPlan, EditReason> {
+}): Result<BrewPlan, Failure<EditReason>> {
   let moved = plan;
   if (totalG !== undefined) {
     const edited = setRunningTotal({ pours: plan.pours, index, totalG });
@@ -77,7 +77,13 @@ export function moveDrawdown({ plan, drawdownS }: { plan: BrewPlan; drawdownS: n
 export type PartReason = 'pour-too-small' | 'no-room' | 'last-pour';
 
 /** Splits a pour in two halves, the second a pause later where the clock leaves room. The water stays. */
-export function splitPour({ plan, index }: { plan: BrewPlan; index: number }): Result<BrewPlan, PartReason> {
+export function splitPour({
+  plan,
+  index,
+}: {
+  plan: BrewPlan;
+  index: number;
+}): Result<BrewPlan, Failure<PartReason>> {
   const pour = pourAt(plan.pours, index);
   if (pour.amountG < 2 * SMALLEST_PART_G) {
     return failure(
@@ -109,7 +115,7 @@ export function joinWithNext({
 }: {
   plan: BrewPlan;
   index: number;
-}): Result<BrewPlan, PartReason> {
+}): Result<BrewPlan, Failure<PartReason>> {
   const pour = pourAt(plan.pours, index);
   const next = plan.pours[index + 1];
   if (next === undefined) return failure('last-pour', 'The last pour has none after it to join.');

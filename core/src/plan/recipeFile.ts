@@ -1,7 +1,7 @@
 import { PLAN } from '../input/shapes.js';
 import { jsonSchemaOf, type JsonSchema } from '../input/jsonSchema.js';
 import { fields, nullable, shapeFault } from '../input/shape.js';
-import { failure, success, type Result } from '../result.js';
+import { failure, success, type Failure, type Result } from '../result.js';
 import type { BrewPlan } from './plan.js';
 
 /** How a recipe leaves the house as a file, and comes into another: its plan in full, all else in words. */
@@ -66,7 +66,7 @@ export function recipeFileSchema(): JsonSchema {
 }
 
 /** Reads what `recipeFileText` wrote. Whether the plan can be brewed is another question: `planFaults` answers it. */
-export function readRecipeFile(text: string): Result<RecipeFile, RecipeFileReason> {
+export function readRecipeFile(text: string): Result<RecipeFile, Failure<RecipeFileReason>> {
   const given = parsed(text);
   if (given === null) return failure('not-json', 'This is not a recipe file: it is no JSON.');
   if (given['format'] !== FORMAT) return failure('other-format', 'This is not a recipe file.');

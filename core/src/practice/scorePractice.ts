@@ -34,7 +34,7 @@ export function scorePractice({
 }: {
   plan: BrewPlan;
   trace: Trace;
-}): Result<PracticeScore, never> | OutOfRange | Failure<'uneven' | 'too-long' | 'not-rising' | 'too-short'> {
+}): Result<PracticeScore, OutOfRange | Failure<'uneven' | 'too-long' | 'not-rising' | 'too-short'>> {
   const fault = traceFault(trace);
   if (fault) return fault;
   const compared = compareTrace({

@@ -1,4 +1,4 @@
-import { failure, success, type Result } from '../result.js';
+import { failure, success, type Failure, type Result } from '../result.js';
 
 export type DurationReason = 'empty' | 'not-a-duration' | 'seconds-past-59';
 
@@ -11,7 +11,7 @@ const SECONDS = /^(\d{1,4})\s*s?$/i;
  * @returns seconds
  * @example parseDurationS('1:40') // value 100
  */
-export function parseDurationS(text: string): Result<number, DurationReason> {
+export function parseDurationS(text: string): Result<number, Failure<DurationReason>> {
   const trimmed = text.trim();
   if (trimmed === '') return failure('empty', 'Enter a time, such as 1:40.');
   const clock = CLOCK.exec(trimmed);

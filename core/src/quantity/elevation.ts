@@ -1,4 +1,4 @@
-import { failure, success, type Result } from '../result.js';
+import { failure, success, type Failure, type Result } from '../result.js';
 import { ELEVATION_WORDS, type ElevationWord } from '../vocabulary.js';
 
 export type ElevationReason = 'not-an-elevation' | 'range-reversed';
@@ -27,7 +27,7 @@ const ELEVATION = /^(\d{1,4})(?:\s*(?:-|–|to)\s*(\d{1,4}))?\s*m?$/i;
  *
  * @returns metres above sea level or the word, or `null` where nothing was typed
  */
-export function parseElevation(text: string): Result<Elevation | null, ElevationReason> {
+export function parseElevation(text: string): Result<Elevation | null, Failure<ElevationReason>> {
   const trimmed = text.trim().replace(/(?<=\d)[.,](?=\d{3}\b)/g, '');
   if (trimmed === '') return success(null);
   const word = ELEVATION_WORDS.find((each) => each === trimmed.toLowerCase());

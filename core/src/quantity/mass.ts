@@ -1,4 +1,4 @@
-import { failure, success, type Result } from '../result.js';
+import { failure, success, type Failure, type Result } from '../result.js';
 import { parseNumber } from './parseNumber.js';
 
 export type MassReason = 'empty' | 'not-a-mass';
@@ -22,7 +22,7 @@ const MASS = /^([^a-z]*)([a-z]*)\.?$/i;
  * @returns grams
  * @example parseMassG('2.4 kg') // value 2400
  */
-export function parseMassG(text: string): Result<number, MassReason> {
+export function parseMassG(text: string): Result<number, Failure<MassReason>> {
   const trimmed = text.trim();
   if (trimmed === '') return failure('empty', 'Enter a mass, such as 250 g or 2.4 kg.');
   const [, figure = '', unit = ''] = MASS.exec(trimmed) ?? [];

@@ -1,4 +1,4 @@
-import { failure, success, type Result } from '../result.js';
+import { failure, success, type Failure, type Result } from '../result.js';
 import { parseWithUnit } from './parseNumber.js';
 
 export type MassOrMultipleReason = 'empty' | 'not-a-mass';
@@ -17,7 +17,7 @@ export function parseMassOrMultipleG({
 }: {
   text: string;
   doseG: number;
-}): Result<number, MassOrMultipleReason> {
+}): Result<number, Failure<MassOrMultipleReason>> {
   const trimmed = text.trim();
   if (trimmed === '') return failure('empty', 'Enter grams, or a multiple of the dose such as 2.5x.');
   const isMultiple = /[x×]$/i.test(trimmed);

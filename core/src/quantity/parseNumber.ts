@@ -1,4 +1,4 @@
-import { failure, success, type Result } from '../result.js';
+import { failure, success, type Failure, type Result } from '../result.js';
 
 export type NumberReason = 'empty' | 'not-a-number';
 
@@ -10,7 +10,7 @@ const DECIMAL = /^[+-]?(\d+([.,]\d*)?|[.,]\d+)$/;
  *
  * @example parseNumber('1,35') // value 1.35
  */
-export function parseNumber(text: string): Result<number, NumberReason> {
+export function parseNumber(text: string): Result<number, Failure<NumberReason>> {
   const trimmed = text.trim();
   if (trimmed === '') return failure('empty', 'Enter a number.');
   if (!DECIMAL.test(trimmed)) return failure('not-a-number', `“${trimmed}” is not a number.`);
@@ -22,7 +22,7 @@ export function parseNumber(text: string): Result<number, NumberReason> {
  *
  * @param unit - the only unit accepted; any other is an error, so that `50 oz` never passes for grams
  */
-export function parseWithUnit(text: string, unit: string): Result<number, NumberReason> {
+export function parseWithUnit(text: string, unit: string): Result<number, Failure<NumberReason>> {
   const trimmed = text.trim();
   const bare = trimmed.toLowerCase().endsWith(unit.toLowerCase())
     ? trimmed.slice(0, trimmed.length - unit.length)

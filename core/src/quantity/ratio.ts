@@ -1,4 +1,4 @@
-import { failure, type Result } from '../result.js';
+import { failure, type Failure, type Result } from '../result.js';
 import { parseNumber } from './parseNumber.js';
 
 export type RatioReason = 'empty' | 'not-a-ratio';
@@ -9,7 +9,7 @@ export type RatioReason = 'empty' | 'not-a-ratio';
  * @returns grams of water per gram of dose
  * @example parseRatio('1:16') // value 16
  */
-export function parseRatio(text: string): Result<number, RatioReason> {
+export function parseRatio(text: string): Result<number, Failure<RatioReason>> {
   const trimmed = text.trim();
   if (trimmed === '') return failure('empty', 'Enter a ratio, such as 1:16.');
   const parsed = parseNumber(trimmed.replace(/^1\s*:\s*/, ''));

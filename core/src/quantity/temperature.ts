@@ -1,4 +1,4 @@
-import { failure, success, type Result } from '../result.js';
+import { failure, success, type Failure, type Result } from '../result.js';
 import { fahrenheitToCelsius } from '../temperature/scales.js';
 
 export type TemperatureReason = 'empty' | 'not-a-temperature' | 'scale-missing';
@@ -19,7 +19,7 @@ const HOTTEST_WATER_C = 110;
 export function parseTemperatureC(
   text: string,
   { hottestC = HOTTEST_WATER_C }: { hottestC?: number } = {},
-): Result<number, TemperatureReason> {
+): Result<number, Failure<TemperatureReason>> {
   const trimmed = text.trim();
   if (trimmed === '') return failure('empty', 'Enter a temperature, such as 94c or 201f.');
   const match = TEMPERATURE.exec(trimmed);

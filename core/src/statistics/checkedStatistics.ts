@@ -23,7 +23,7 @@ function notWhole(counts: Record<string, number>): NotWhole | null {
 /** {@link discrimination.discriminationPValue}, its counts checked. */
 export function discriminationPValue(
   input: Parameters<typeof discrimination.discriminationPValue>[0],
-): Result<number, never> | OutOfRange | NotWhole {
+): Result<number, OutOfRange | NotWhole> {
   const { assessors, correct } = input;
   return (
     firstOutOfRange(input, {
@@ -38,7 +38,7 @@ export function discriminationPValue(
 /** {@link discrimination.fewestCorrect}, its input checked; too few assessors for the alpha is a failure. */
 export function fewestCorrect(
   input: Parameters<typeof discrimination.fewestCorrect>[0],
-): Result<number, never> | OutOfRange | NotWhole | Failure<'too-few-assessors'> {
+): Result<number, OutOfRange | NotWhole | Failure<'too-few-assessors'>> {
   const fault =
     firstOutOfRange(input, { assessors: ASSESSORS, alpha: ALPHA }) ??
     notWhole({ assessors: input.assessors });
@@ -55,7 +55,7 @@ export function fewestCorrect(
 /** {@link power.blindPower}, its input checked. */
 export function blindPower(
   input: Parameters<typeof power.blindPower>[0],
-): Result<number, never> | OutOfRange | NotWhole {
+): Result<number, OutOfRange | NotWhole> {
   return (
     firstOutOfRange(input, { assessors: ASSESSORS, alpha: ALPHA, noticing: SHARE }) ??
     notWhole({ assessors: input.assessors }) ??
@@ -66,7 +66,7 @@ export function blindPower(
 /** {@link power.assessorsNeeded}, its input checked; where no number of tasters would do is a failure. */
 export function assessorsNeeded(
   input: Parameters<typeof power.assessorsNeeded>[0],
-): Result<number, never> | OutOfRange | Failure<'too-few-assessors'> {
+): Result<number, OutOfRange | Failure<'too-few-assessors'>> {
   const fault = firstOutOfRange(input, {
     alpha: ALPHA,
     noticing: SHARE,
@@ -82,7 +82,7 @@ export function assessorsNeeded(
 /** {@link orders.servingOrders}, its input checked. */
 export function servingOrders(
   input: Parameters<typeof orders.servingOrders>[0],
-): Result<number[][], never> | OutOfRange | NotWhole {
+): Result<number[][], OutOfRange | NotWhole> {
   return (
     firstOutOfRange(input, { sampleCount: { low: 2, high: 100, unit: 'samples' } }) ??
     notWhole(input) ??
@@ -93,12 +93,7 @@ export function servingOrders(
 /** {@link ranks.friedmanTest}, its table checked; a table without any difference is a failure. */
 export function friedmanTest(
   input: Parameters<typeof ranks.friedmanTest>[0],
-):
-  | Result<ranks.FriedmanResult, never>
-  | OutOfRange
-  | Failure<'too-few-samples'>
-  | Failure<'rows-differ'>
-  | Failure<'nothing-to-rank'> {
+): Result<ranks.FriedmanResult, OutOfRange | Failure<'too-few-samples' | 'rows-differ' | 'nothing-to-rank'>> {
   const samples = input.scores[0]?.length ?? 0;
   if (samples < 2) return failure('too-few-samples', 'Ranks need two samples or more.');
   if (input.scores.some((row) => row.length !== samples)) {
@@ -117,7 +112,7 @@ export function friedmanTest(
 /** {@link charts.individualsChart}, its values checked. */
 export function individualsChart(
   input: Parameters<typeof charts.individualsChart>[0],
-): Result<charts.IndividualsChart, never> | OutOfRange | NotWhole | Failure<'too-few-values'> {
+): Result<charts.IndividualsChart, OutOfRange | NotWhole | Failure<'too-few-values'>> {
   const { values, baselineCount = values.length } = input;
   if (values.length < 2) return failure('too-few-values', 'Limits need two values or more.');
   const fault =

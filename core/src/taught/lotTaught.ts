@@ -51,7 +51,7 @@ export function lotTaught({
   kit: BrewKit;
   calibration: LotCalibration;
   roastAgeDays?: number;
-}): Result<LotTaught, never> | BrewInputFailure {
+}): Result<LotTaught, BrewInputFailure> {
   const { factors, band, prior, brews, lnCovariance } = calibration;
   const aged = roastAgeDays === undefined ? {} : { roastAgeDays };
   const brewOf = (changed: BrewPlan) =>

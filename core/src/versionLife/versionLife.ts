@@ -1,4 +1,4 @@
-import { failure, success, type Result } from '../result.js';
+import { failure, success, type Failure, type Result } from '../result.js';
 
 /** How far a version of a recipe is. */
 export const VERSION_STATES = [
@@ -129,7 +129,10 @@ const isState = (word: VersionState | VersionRefusal): word is VersionState =>
   (VERSION_STATES as readonly string[]).includes(word);
 
 /** What a version is after a move, or why the move cannot be made. */
-export function moveVersion(state: VersionState, move: VersionMove): Result<VersionState, VersionRefusal> {
+export function moveVersion(
+  state: VersionState,
+  move: VersionMove,
+): Result<VersionState, Failure<VersionRefusal>> {
   const next = MOVES[state][move];
   return isState(next) ? success(next) : failure(next, WORDS[next]);
 }

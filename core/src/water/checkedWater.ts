@@ -44,7 +44,7 @@ export const mixingTemperatureC = checked(
 /** {@link chemistry.waterChemistry}, its input checked. */
 export function waterChemistry({
   saltsMgPerL,
-}: Parameters<typeof chemistry.waterChemistry>[0]): Result<chemistry.WaterChemistry, never> | OutOfRange {
+}: Parameters<typeof chemistry.waterChemistry>[0]): Result<chemistry.WaterChemistry, OutOfRange> {
   for (const salt of Object.keys(SALTS) as Salt[]) {
     const mgPerL = saltsMgPerL[salt];
     const fault = mgPerL === undefined ? null : outOfRange(`saltsMgPerL.${salt}`, mgPerL, SALT);
@@ -56,14 +56,14 @@ export function waterChemistry({
 /** {@link mixes.saltsForWater}, its target checked. */
 export function saltsForWater(
   input: Parameters<typeof mixes.saltsForWater>[0],
-): Result<ReturnType<typeof mixes.saltsForWater>, never> | OutOfRange {
+): Result<ReturnType<typeof mixes.saltsForWater>, OutOfRange> {
   return targetFault(input.target) ?? success(mixes.saltsForWater(input));
 }
 
 /** {@link mixes.blendWaters}, its waters and its target checked. */
 export function blendWaters(
   input: Parameters<typeof mixes.blendWaters>[0],
-): Result<mixes.WaterBlend, never> | OutOfRange {
+): Result<mixes.WaterBlend, OutOfRange> {
   return (
     targetFault(input.first) ??
     targetFault(input.second) ??

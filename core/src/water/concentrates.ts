@@ -37,7 +37,7 @@ export function concentrateDoses({
   base: WaterTarget;
   target: WaterTarget;
   concentrates: readonly [Concentrate, Concentrate];
-}): Result<ConcentrateDoses, never> | OutOfRange {
+}): Result<ConcentrateDoses, OutOfRange> {
   const ranges = { hardnessMgPerL: AS_CACO3, alkalinityMgPerL: AS_CACO3 };
   const fault =
     outOfRange('concentrates.length', concentrates.length, { low: 2, high: 2, unit: 'concentrates' }) ??

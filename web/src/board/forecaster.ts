@@ -167,7 +167,7 @@ export class Forecaster {
    * @param isMoving - the plan is being dragged: its bands may be those of the plan it was dragged from
    * @returns what a plan will do, or why it cannot be brewed
    */
-  forecast(plan: BrewPlan, isMoving = false): Result<BoardForecast, string> {
+  forecast(plan: BrewPlan, isMoving = false): Result<BoardForecast> {
     const { kit, calibration, ...age } = this.learned();
     const modelled = forecastPlan({ plan, kit, factors: calibration.factors, ...age });
     if (!modelled.ok) {
@@ -220,7 +220,7 @@ export class Forecaster {
     done: readonly StepDone[];
     events: readonly BenchEvent[];
     outflow: readonly TracePoint[];
-  }): Result<DrainForecast, string> {
+  }): Result<DrainForecast> {
     const { kit, calibration, ...age } = this.learned();
     const brew = brewAsGoing({ plan, steps: done, events, ...age }, kit, calibration.factors);
     const asLot = drainBelief({ calibration, brew, seen: [] });
@@ -233,13 +233,13 @@ export class Forecaster {
   }
 
   /** @returns a brew beside its forecast, and why they differ */
-  outcome(done: BrewDone, measured: Measured): Result<BrewOutcome, string> {
+  outcome(done: BrewDone, measured: Measured): Result<BrewOutcome> {
     const { kit, calibration } = this.learned();
     return brewOutcome({ calibration, done, kit, measured });
   }
 
   /** @returns what to change next, best first; or why nothing can be said, also where the lot could not be learned */
-  advise(asked: AskedAdvice): Result<ChangeAdvice, string> {
+  advise(asked: AskedAdvice): Result<ChangeAdvice> {
     if (this.trouble !== null) return { ok: false, reason: 'not-learned', message: this.trouble };
     const { kit, calibration, ...age } = this.learned();
     return proposeChange({ ...asked, kit, calibration, ...age });
@@ -295,13 +295,13 @@ export class Forecaster {
     return forecast.ok ? forecast.value : null;
   }
 
-  forgiveness(plan: BrewPlan): Result<Forgiveness, string> {
+  forgiveness(plan: BrewPlan): Result<Forgiveness> {
     const { kit, calibration } = this.learned();
     return forgiveness({ plan, kit, factors: calibration.factors, count: FORGIVENESS_BREWS });
   }
 
   /** @param toKit - the brewer scaled into; the same one unless given */
-  scaled(plan: BrewPlan, doseG: number, toKit?: BrewKit): Result<ScaledPlan, string> {
+  scaled(plan: BrewPlan, doseG: number, toKit?: BrewKit): Result<ScaledPlan> {
     const { kit, calibration } = this.learned();
     return scalePlan({ plan, kit, doseG, factors: calibration.factors, ...(toKit ? { toKit } : {}) });
   }

@@ -100,7 +100,7 @@ export function brewOf(
   return { brew, faults: faults.length > 0 ? faults : checkDto(BrewInFileDto, brew) };
 }
 
-function figure(text: string, parsed: (typed: string) => Result<number, string>): number | null {
+function figure(text: string, parsed: (typed: string) => Result<number>): number | null {
   const read = parsed(text);
   return read.ok ? read.value : null;
 }

@@ -136,7 +136,7 @@ export function readLotForm(
 }
 
 /** A figure that may be left empty; empty means not known. */
-function readFigure(name: LotFigure, text: string): Result<number | null, string> {
+function readFigure(name: LotFigure, text: string): Result<number | null> {
   const { unit }: FigureField = LOT_FIGURES[name];
   if (text.trim() === '') return success(null);
   return unit === '' ? parseNumber(text) : parseWithUnit(text, unit);

@@ -50,7 +50,7 @@ export function PourTable({ plan, roomC, onOffer, selected, onSelect, faults }: 
   };
 
   /** Takes an edit of the pours, or answers why it cannot be. */
-  function take(edited: Result<Pour[], string>): string | undefined {
+  function take(edited: Result<Pour[]>): string | undefined {
     return edited.ok ? onOffer({ ...plan, pours: edited.value }) : edited.message;
   }
   function change(index: number, changed: Partial<Pour>): string | undefined {
@@ -64,7 +64,7 @@ export function PourTable({ plan, roomC, onOffer, selected, onSelect, faults }: 
     const pours = plan.pours.map((pour, at) => (at === index ? withAgitation(pour, agitation) : pour));
     onOffer({ ...plan, pours });
   }
-  function takePlan(edited: Result<BrewPlan, string>) {
+  function takePlan(edited: Result<BrewPlan>) {
     if (edited.ok) onOffer(edited.value);
     else toast(edited.message);
   }

@@ -21,7 +21,7 @@ export interface Quantity<V = number> {
   /** Class of the text colour. */
   hue: string;
   format: (value: V) => string;
-  parse: (text: string) => Result<V, string>;
+  parse: (text: string) => Result<V>;
   /** It is written with spaces: where keys are the clock's, a space in it is typing. */
   isSeveral?: true;
 }
@@ -117,7 +117,7 @@ export function whole(quantity: Quantity): Quantity {
 }
 
 /** Reads a mass that may be left empty; empty means not known. */
-export function parseOptionalMass(text: string): Result<number | null, string> {
+export function parseOptionalMass(text: string): Result<number | null> {
   return text.trim() === '' ? success(null) : parseMassG(text);
 }
 
