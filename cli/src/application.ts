@@ -5,7 +5,7 @@ import { createStream, type RotatingFileStream } from 'rotating-file-stream';
 import { setTimeout as sleep } from 'node:timers/promises';
 import type { Database } from './database.js';
 import { ROOT, type ProfilePaths } from './paths.js';
-import { step, Trouble } from './report.js';
+import { step, CommandFailure } from './report.js';
 import type { Secrets } from './secrets.js';
 
 export interface ApplicationSettings {
@@ -51,7 +51,7 @@ export async function prepareDatabase(settings: ApplicationSettings, { dumps }: 
       reject: false,
       all: true,
     });
-    if (done.failed) throw new Trouble(`The database could not be prepared:\n${done.all}`);
+    if (done.failed) throw new CommandFailure(`The database could not be prepared:\n${done.all}`);
     console.log(done.all.replace(/^/gm, '  '));
   });
 }
@@ -101,7 +101,7 @@ export async function startServer(settings: ApplicationSettings, paths: ProfileP
     await sleep(150);
   }
   server.kill('SIGKILL');
-  throw new Trouble(`The server did not start; its log is ${paths.serverLog}.`);
+  throw new CommandFailure(`The server did not start; its log is ${paths.serverLog}.`);
 }
 
 /** A log names who did what: it is for its owner only, one of an older version too. Of it ten megabytes stay, and five before. */

@@ -1,5 +1,5 @@
 import { parseArgs } from 'node:util';
-import { Trouble } from './report.js';
+import { CommandFailure } from './report.js';
 
 const SUITES = ['checks', 'unit', 'integration', 'e2e'] as const;
 export type Suite = (typeof SUITES)[number];
@@ -73,7 +73,7 @@ const DEFAULT_KILLS = 50;
 /** Two weeks of one a night. */
 const DEFAULT_KEPT = 14;
 
-/** @throws Trouble on a command or an option that does not exist */
+/** @throws CommandFailure on a command or an option that does not exist */
 export function readCommand(words: readonly string[]): Command {
   const [name = 'help', ...rest] = words;
   switch (name) {
@@ -152,7 +152,7 @@ export function readCommand(words: readonly string[]): Command {
       const { values, positionals } = parse(rest, { demo: { type: 'boolean' } });
       const [file, ...others] = positionals;
       if (file === undefined || others.length > 0)
-        throw new Trouble('Name one file to restore, as ./vendu backup wrote it.');
+        throw new CommandFailure('Name one file to restore, as ./vendu backup wrote it.');
       return { name, isDemo: values['demo'] === true, file };
     }
     case 'build':
@@ -164,7 +164,7 @@ export function readCommand(words: readonly string[]): Command {
     case '-h':
       return { name: 'help' };
     default:
-      throw new Trouble(`There is no command “${name}”. ./vendu help lists them.`);
+      throw new CommandFailure(`There is no command “${name}”. ./vendu help lists them.`);
   }
 }
 
@@ -172,7 +172,7 @@ function parse(args: string[], options: Record<string, { type: 'string' | 'boole
   try {
     return parseArgs({ args, options, allowPositionals: true });
   } catch (error) {
-    throw new Trouble(
+    throw new CommandFailure(
       `${error instanceof Error ? error.message : String(error)}. ./vendu help lists what there is.`,
     );
   }
@@ -189,7 +189,9 @@ function wholeNumber(
   if (text === undefined) return usual;
   const given = Number(text);
   if (!Number.isInteger(given) || given < least || given > most) {
-    throw new Trouble(`--${option} must be a whole number from ${least} to ${most}, not “${String(text)}”.`);
+    throw new CommandFailure(
+      `--${option} must be a whole number from ${least} to ${most}, not “${String(text)}”.`,
+    );
   }
   return given;
 }
@@ -199,7 +201,7 @@ function oneOf<W extends string>(all: readonly W[], what: string, asked: readonl
   if (asked.length === 0) return all;
   return asked.map((word) => {
     const known = all.find((each) => each === word);
-    if (!known) throw new Trouble(`There is no ${what} “${word}”; there are ${all.join(', ')}.`);
+    if (!known) throw new CommandFailure(`There is no ${what} “${word}”; there are ${all.join(', ')}.`);
     return known;
   });
 }

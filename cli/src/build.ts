@@ -3,7 +3,7 @@ import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSy
 import { join } from 'node:path';
 import { execa } from 'execa';
 import { ROOT } from './paths.js';
-import { step, Trouble } from './report.js';
+import { step, CommandFailure } from './report.js';
 
 const CARD_INPUTS = [
   'card/src',
@@ -62,7 +62,7 @@ export async function buildMeasures(): Promise<void> {
 
 async function run(program: string, args: string[]): Promise<void> {
   const done = await execa(program, args, { cwd: ROOT, preferLocal: true, reject: false, all: true });
-  if (done.failed) throw new Trouble(`${program} ${args.join(' ')} failed:\n${done.all}`);
+  if (done.failed) throw new CommandFailure(`${program} ${args.join(' ')} failed:\n${done.all}`);
 }
 
 /** One hash over the names and contents of files and folders, relative to the checkout. */

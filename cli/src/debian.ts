@@ -1,7 +1,7 @@
 import { existsSync } from 'node:fs';
 import { userInfo } from 'node:os';
 import { execa } from 'execa';
-import { step, Trouble } from './report.js';
+import { step, CommandFailure } from './report.js';
 
 interface DebianPackage {
   name: string;
@@ -27,7 +27,8 @@ export async function ensureDebianPackages(wanted: readonly DebianPackage[]): Pr
   if (missing.length === 0) return;
   const line = `apt-get update && apt-get install -y ${missing.join(' ')}`;
   const [program, ...prefix] = (await aptCommand()) ?? [];
-  if (program === undefined) throw new Trouble(`Missing: ${missing.join(', ')}. Run as root:\n  ${line}`);
+  if (program === undefined)
+    throw new CommandFailure(`Missing: ${missing.join(', ')}. Run as root:\n  ${line}`);
   await step(`installing Debian packages: ${missing.join(', ')}`, async () => {
     const apt = (...words: string[]) =>
       execa(program, [...prefix, ...words], {
@@ -38,7 +39,7 @@ export async function ensureDebianPackages(wanted: readonly DebianPackage[]): Pr
     const update = await apt('update', '-qq');
     const install = await apt('install', '-y', '-qq', '--no-install-recommends', ...missing);
     if (install.failed)
-      throw new Trouble(`apt-get failed:\n${update.all}\n${install.all}\nRun as root:\n  ${line}`);
+      throw new CommandFailure(`apt-get failed:\n${update.all}\n${install.all}\nRun as root:\n  ${line}`);
   });
 }
 

@@ -11,7 +11,7 @@ import { mutate } from './commands/mutate.js';
 import { stop } from './commands/stop.js';
 import { test } from './commands/test.js';
 import { trust } from './commands/trust.js';
-import { Trouble } from './report.js';
+import { CommandFailure } from './report.js';
 
 async function main(): Promise<void> {
   const command = readCommand(process.argv.slice(2));
@@ -51,7 +51,7 @@ cleanUpOnSignals();
 try {
   await main();
 } catch (error) {
-  console.error(error instanceof Trouble ? `✗ ${error.message}` : error);
+  console.error(error instanceof CommandFailure ? `✗ ${error.message}` : error);
   process.exitCode = 1;
 } finally {
   await cleanUp();

@@ -6,7 +6,7 @@ import { setTimeout as sleep } from 'node:timers/promises';
 import type { Database, StartedDatabase } from './database.js';
 import { closeDoors } from './databaseAccounts.js';
 import type { ProfilePaths } from './paths.js';
-import { Trouble } from './report.js';
+import { CommandFailure } from './report.js';
 import type { Secrets } from './secrets.js';
 import { databaseUser } from './systemUser.js';
 
@@ -117,7 +117,7 @@ async function initialise({ dataFolder, databaseFolder }: ProfilePaths): Promise
     ],
     { env: { PATH: PATH_WITH_SBIN }, cwd: NEUTRAL_FOLDER, reject: false, all: true },
   );
-  if (made.failed) throw new Trouble(`MariaDB could not make its data folder:\n${made.all}`);
+  if (made.failed) throw new CommandFailure(`MariaDB could not make its data folder:\n${made.all}`);
 }
 
 function serverArguments(paths: ProfilePaths): string[] {
@@ -164,7 +164,7 @@ async function untilItAnswers(server: ResultPromise, paths: ProfilePaths): Promi
   const log = existsSync(paths.databaseLog)
     ? readFileSync(paths.databaseLog, 'utf8').split('\n').slice(-15).join('\n')
     : '';
-  throw new Trouble(`MariaDB did not start. The end of its log (${paths.databaseLog}):\n${log}`);
+  throw new CommandFailure(`MariaDB did not start. The end of its log (${paths.databaseLog}):\n${log}`);
 }
 
 async function answers(socket: string): Promise<boolean> {

@@ -14,4 +14,4 @@ export async function step<T>(label: string, work: () => Promise<T>): Promise<T>
 }
 
 /** A failure that a person can act on: printed as it is, without a stack. */
-export class Trouble extends Error {}
+export class CommandFailure extends Error {}

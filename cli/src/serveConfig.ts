@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { Trouble } from './report.js';
+import { CommandFailure } from './report.js';
 
 const LISTENS = ['127.0.0.1', '0.0.0.0', '::'] as const;
 
@@ -54,30 +54,32 @@ const KINDS: Record<keyof ServeConfig, { words: string; is: (value: unknown) => 
   },
 };
 
-/** @throws Trouble naming what is wrong: a lab does not start half configured */
+/** @throws CommandFailure naming what is wrong: a lab does not start half configured */
 export function readServeConfig(file: string): ServeConfig {
   let text: string;
   try {
     text = readFileSync(file, 'utf8');
   } catch {
-    throw new Trouble(`The configuration ${file} cannot be read.`);
+    throw new CommandFailure(`The configuration ${file} cannot be read.`);
   }
   let read: unknown;
   try {
     read = JSON.parse(text);
   } catch (error) {
-    throw new Trouble(`${file} is no JSON: ${error instanceof Error ? error.message : ''}`);
+    throw new CommandFailure(`${file} is no JSON: ${error instanceof Error ? error.message : ''}`);
   }
   if (typeof read !== 'object' || read === null || Array.isArray(read))
-    throw new Trouble(`${file} has to hold an object, as {"port": 4600}.`);
+    throw new CommandFailure(`${file} has to hold an object, as {"port": 4600}.`);
   for (const [name, value] of Object.entries(read)) {
     const kind = KINDS[name as keyof ServeConfig] as (typeof KINDS)[keyof ServeConfig] | undefined;
     if (!kind)
-      throw new Trouble(`${file}: there is no “${name}”; there are ${Object.keys(KINDS).join(', ')}.`);
-    if (!kind.is(value)) throw new Trouble(`${file}: ${name} must be ${kind.words}.`);
+      throw new CommandFailure(`${file}: there is no “${name}”; there are ${Object.keys(KINDS).join(', ')}.`);
+    if (!kind.is(value)) throw new CommandFailure(`${file}: ${name} must be ${kind.words}.`);
   }
   const missing = OF_MAIL.filter((name) => !(name in read));
   if (missing.length > 0 && missing.length < OF_MAIL.length)
-    throw new Trouble(`${file}: mail needs ${OF_MAIL.join(', ')}; ${missing.join(' and ')} is missing.`);
+    throw new CommandFailure(
+      `${file}: mail needs ${OF_MAIL.join(', ')}; ${missing.join(' and ')} is missing.`,
+    );
   return read;
 }

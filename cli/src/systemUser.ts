@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { userInfo } from 'node:os';
-import { Trouble } from './report.js';
+import { CommandFailure } from './report.js';
 
 export interface SystemUser {
   name: string;
@@ -17,14 +17,14 @@ export function databaseUser(): SystemUser {
   return uid === 0 ? systemUser(DATABASE_USER) : { name: username, uid, gid };
 }
 
-/** @throws Trouble where the system has no such user */
+/** @throws CommandFailure where the system has no such user */
 export function systemUser(name: string): SystemUser {
   const line = readFileSync('/etc/passwd', 'utf8')
     .split('\n')
     .find((each) => each.startsWith(`${name}:`));
   const [, , uid, gid] = line?.split(':') ?? [];
   if (uid === undefined || gid === undefined) {
-    throw new Trouble(
+    throw new CommandFailure(
       `There is no system user “${name}”, whom the database runs as. Start Vendu as another user than root.`,
     );
   }

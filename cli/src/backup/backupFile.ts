@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto';
 import { createReadStream, existsSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { basename, join } from 'node:path';
 import { pipeline } from 'node:stream/promises';
-import { Trouble } from '../report.js';
+import { CommandFailure } from '../report.js';
 import type { TableFigures } from './tables.js';
 
 /** What stands beside a backup: what it was once it had been loaded again. */
@@ -27,18 +27,20 @@ export function backupPaths(folder: string, name: string): { file: string; note:
   return { file, note: noteOf(file) };
 }
 
-/** @throws Trouble where the file is not there, has no note beside it, or is not what it was when it was made */
+/** @throws CommandFailure where the file is not there, has no note beside it, or is not what it was when it was made */
 export async function checkedNote(file: string): Promise<BackupNote> {
-  if (!existsSync(file)) throw new Trouble(`There is no file ${file}.`);
+  if (!existsSync(file)) throw new CommandFailure(`There is no file ${file}.`);
   if (!existsSync(noteOf(file))) {
-    throw new Trouble(
+    throw new CommandFailure(
       `${basename(noteOf(file))} is missing beside it: nothing tells what is in ${basename(file)}.`,
     );
   }
   const note = JSON.parse(readFileSync(noteOf(file), 'utf8')) as BackupNote;
   const sha256 = await sha256Of(file);
   if (sha256 !== note.sha256) {
-    throw new Trouble(`${basename(file)} is not what it was when it was made: its SHA-256 is ${sha256}.`);
+    throw new CommandFailure(
+      `${basename(file)} is not what it was when it was made: its SHA-256 is ${sha256}.`,
+    );
   }
   return note;
 }

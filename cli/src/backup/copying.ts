@@ -3,7 +3,7 @@ import { pipeline } from 'node:stream/promises';
 import { createGunzip, createGzip } from 'node:zlib';
 import { execa } from 'execa';
 import type { Database } from '../database.js';
-import { Trouble } from '../report.js';
+import { CommandFailure } from '../report.js';
 
 /** Writes a schema into a file, packed, as statements that make it anew; of one moment, while people work in it. */
 export async function dumpInto(file: string, database: Database, schema: string): Promise<void> {
@@ -26,7 +26,7 @@ export async function dumpInto(file: string, database: Database, schema: string)
   const done = await dumping;
   await written;
   if (done.failed)
-    throw new Trouble('mariadb-dump could not copy the database: it is too old, or was stopped.');
+    throw new CommandFailure('mariadb-dump could not copy the database: it is too old, or was stopped.');
 }
 
 /** Runs such a file in a schema, which has to be empty. */
@@ -43,6 +43,6 @@ export async function loadFrom(file: string, database: Database, schema: string)
   const done = await loading;
   const cut = await fed;
   if (done.failed || cut !== null) {
-    throw new Trouble(`The copy could not be loaded again:\n${done.all || String(cut)}`);
+    throw new CommandFailure(`The copy could not be loaded again:\n${done.all || String(cut)}`);
   }
 }

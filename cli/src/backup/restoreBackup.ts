@@ -1,6 +1,6 @@
 import type { Database } from '../database.js';
 import { dropSchema, moveTables, recreateSchema } from '../databaseAccounts.js';
-import { step, Trouble } from '../report.js';
+import { step, CommandFailure } from '../report.js';
 import { checkedNote } from './backupFile.js';
 import { loadFrom } from './copying.js';
 import { makeBackup, type BackupMade } from './makeBackup.js';
@@ -32,7 +32,7 @@ export async function restoreBackup({
       await loadFrom(file, database, beside);
       const wrong = differences(note.tables, await tablesOf(database, beside));
       if (wrong.length > 0) {
-        throw new Trouble(
+        throw new CommandFailure(
           `The copy is not what it was when it was made: ${wrong.join('; ')}. Nothing was changed.`,
         );
       }

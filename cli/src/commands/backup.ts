@@ -8,7 +8,7 @@ import { ensureDebianPackages, MARIADB } from '../debian.js';
 import { ensureSchema } from '../databaseAccounts.js';
 import { runningDatabase, startDatabase } from '../mariadb.js';
 import { asTyped, profilePaths, type ProfilePaths } from '../paths.js';
-import { step, Trouble } from '../report.js';
+import { step, CommandFailure } from '../report.js';
 import { claim, findRunning, forgetRunning } from '../running.js';
 import { ensureSecrets } from '../secrets.js';
 
@@ -39,7 +39,8 @@ export async function backup({
 export async function restore({ isDemo, file }: { isDemo: boolean; file: string }): Promise<void> {
   const paths = profilePaths(isDemo ? 'demo' : 'lab');
   const other = claim(paths, { url: '', serverPid: null });
-  if (other) throw new Trouble('The lab runs: end it with ./vendu stop, or people would work in what goes.');
+  if (other)
+    throw new CommandFailure('The lab runs: end it with ./vendu stop, or people would work in what goes.');
   atEnd(() => forgetRunning(paths));
   await ensureDebianPackages([MARIADB]);
   const database = await startedDatabase(paths);

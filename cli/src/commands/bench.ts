@@ -3,7 +3,7 @@ import { execa } from 'execa';
 import type { Measure } from '../arguments.js';
 import { buildMeasures } from '../build.js';
 import { ROOT } from '../paths.js';
-import { Trouble } from '../report.js';
+import { CommandFailure } from '../report.js';
 
 /** Prints the measures as they come; they are figures to read, not tests to pass. */
 export async function bench({ measures }: { measures: readonly Measure[] }): Promise<void> {
@@ -13,5 +13,5 @@ export async function bench({ measures }: { measures: readonly Measure[] }): Pro
     stdio: 'inherit',
     reject: false,
   });
-  if (done.failed) throw new Trouble('The measures did not finish.');
+  if (done.failed) throw new CommandFailure('The measures did not finish.');
 }

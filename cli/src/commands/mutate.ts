@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import { execa } from 'execa';
 import type { MutatedFolder } from '../arguments.js';
 import { ROOT } from '../paths.js';
-import { step, Trouble } from '../report.js';
+import { step, CommandFailure } from '../report.js';
 import { mutationTally, survivorsOf, type MutationReport } from '../mutationReport.js';
 
 const FOLDER = join(ROOT, '.vendu', 'mutate');
@@ -28,7 +28,7 @@ export async function mutate({ folders }: { folders: readonly MutatedFolder[] })
     if (scorePercent < LEAST_SCORE) isBelow = true;
   }
   console.log(`\n${scores.join('\n')}`);
-  if (isBelow) throw new Trouble(`A folder is below ${LEAST_SCORE} %.`);
+  if (isBelow) throw new CommandFailure(`A folder is below ${LEAST_SCORE} %.`);
 }
 
 async function mutated(folder: MutatedFolder): Promise<MutationReport> {
@@ -55,7 +55,7 @@ async function mutated(folder: MutatedFolder): Promise<MutationReport> {
   );
   if (done.failed) {
     console.error(done.all);
-    throw new Trouble(`The changes of core/src/${folder} could not be tried.`);
+    throw new CommandFailure(`The changes of core/src/${folder} could not be tried.`);
   }
   return JSON.parse(readFileSync(report, 'utf8')) as MutationReport;
 }

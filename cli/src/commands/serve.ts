@@ -8,7 +8,7 @@ import { ensureSchema } from '../databaseAccounts.js';
 import { keepDatabase } from '../keepDatabase.js';
 import { removeProfile } from '../mariadb.js';
 import { asTyped, profilePaths } from '../paths.js';
-import { step, Trouble } from '../report.js';
+import { step, CommandFailure } from '../report.js';
 import { claim, endOrphanedServer, endRunning, findRunning, forgetRunning, noteRunning } from '../running.js';
 import { ensureSecrets } from '../secrets.js';
 import { readServeConfig, type ServeConfig } from '../serveConfig.js';
@@ -57,7 +57,8 @@ async function runLab({
   if (running) await step('stopping what runs', () => endRunning(paths));
   if (await endOrphanedServer(paths)) console.log('→ ended the server of a run that was killed');
   const free = await getPort({ port, host: '127.0.0.1' });
-  if (free !== port) throw new Trouble(`Port ${port} is taken by another program; try --port ${port + 1}.`);
+  if (free !== port)
+    throw new CommandFailure(`Port ${port} is taken by another program; try --port ${port + 1}.`);
   if (reset) removeProfile(paths);
   const other = claim(paths, { url, serverPid: null });
   if (other) {

@@ -12,7 +12,7 @@ import { openSchemas, recreateSchema } from '../databaseAccounts.js';
 import type { Database } from '../database.js';
 import { startDatabase } from '../mariadb.js';
 import { profilePaths, ROOT } from '../paths.js';
-import { step, Trouble } from '../report.js';
+import { step, CommandFailure } from '../report.js';
 import { claim, forgetRunning } from '../running.js';
 import { ensureSecrets, type Secrets } from '../secrets.js';
 import { addTallies, closing, NOTHING, playwrightTally, vitestTally, type Tally } from '../tally.js';
@@ -54,7 +54,7 @@ const REPORTS = join(paths.folder, 'reports');
 /** Runs the suites named and prints one closing line over all of them. */
 export async function test({ suites }: { suites: readonly Suite[] }): Promise<void> {
   if (claim(paths, { url: '', serverPid: null })) {
-    throw new Trouble('The tests are running already in this checkout.');
+    throw new CommandFailure('The tests are running already in this checkout.');
   }
   mkdirSync(REPORTS, { recursive: true });
   atEnd(() => forgetRunning(paths));

@@ -4,7 +4,7 @@ import { startServer, type ApplicationSettings, type Server } from '../applicati
 import type { Database } from '../database.js';
 import { startDatabase } from '../mariadb.js';
 import type { ProfilePaths } from '../paths.js';
-import { Trouble } from '../report.js';
+import { CommandFailure } from '../report.js';
 import type { Secrets } from '../secrets.js';
 import { sessionCookie } from '../sessionCookie.js';
 import { enterLab } from '../trust/lab.js';
@@ -115,7 +115,7 @@ async function signIn(port: number, account: KillTest['account']): Promise<Groun
     brewerId: 1,
     grinderId: 1,
   })) as { latestRoastBatchId: number; versions: { id: number }[] } | null;
-  if (!recipe) throw new Trouble('The kill test could not begin: no recipe to brew.');
+  if (!recipe) throw new CommandFailure('The kill test could not begin: no recipe to brew.');
   return {
     url,
     cookie,

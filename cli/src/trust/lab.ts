@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { marksOf } from '../killTest/device.js';
-import { Trouble } from '../report.js';
+import { CommandFailure } from '../report.js';
 import { sessionCookie } from '../sessionCookie.js';
 
 /** What a request was answered: its status, and its body where that is JSON. `0` where nothing answered. */
@@ -68,7 +68,7 @@ export async function enterLab(url: string): Promise<Lab> {
       headers: { 'content-type': 'application/json' },
       body: JSON.stringify({ email, password }),
     });
-    if (!response.ok) throw new Trouble(`${email} could not sign in: ${response.status}`);
+    if (!response.ok) throw new CommandFailure(`${email} could not sign in: ${response.status}`);
     return visitor(url, sessionCookie(response));
   };
   return {
@@ -188,7 +188,9 @@ export async function readRecipe(lab: Lab, recipeId: number): Promise<RecipeSeen
 export async function expectOk(asked: Promise<Answer>): Promise<Answer> {
   const answer = await asked;
   if (answer.status < 200 || answer.status >= 300) {
-    throw new Trouble(`An answer that had to be good was ${answer.status}: ${JSON.stringify(answer.body)}`);
+    throw new CommandFailure(
+      `An answer that had to be good was ${answer.status}: ${JSON.stringify(answer.body)}`,
+    );
   }
   return answer;
 }

@@ -41,7 +41,7 @@ describe('a brew by its log', () => {
       leftOut: [],
       notServed: [],
       finesG: null,
-      moved: [],
+      totalsMoved: [],
       answered: [],
       cups: null,
       note: '',
@@ -167,7 +167,7 @@ describe('a brew by its log', () => {
     );
     const soFar = brewSoFar(log);
     expect(soFar.answered).toEqual([1, 2]);
-    expect(soFar.moved).toEqual([{ fromPour: 3, byG: 6 }]);
+    expect(soFar.totalsMoved).toEqual([{ fromPour: 3, byG: 6 }]);
     expect(soFar.events).toEqual([{ kind: 'totals-moved', atS: 50, fromPour: 3, byG: 6 }]);
     const [first, second, ...later] = runningTotalsG(PLAN);
     expect(runningTotalsG(planMoved(PLAN, soFar))).toEqual([first, second, ...later.map((g) => g + 6)]);

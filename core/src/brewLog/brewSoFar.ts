@@ -24,7 +24,7 @@ export interface BrewSoFar {
   /** What fell through the sieve as weighed, g; `null` where nobody weighed it. */
   finesG: number | null;
   /** Totals moved after a pour that missed: from which pour on, and by how much. */
-  moved: { fromPour: number; byG: number }[];
+  totalsMoved: { fromPour: number; byG: number }[];
   /** Misses that somebody has answered, by pour. */
   answered: number[];
   /** The row of cups as it was chosen at the bench; `null` where nobody chose, and it is the plan's. */
@@ -67,7 +67,7 @@ export function brewSoFar(log: BrewLog): BrewSoFar {
     leftOut,
     notServed: stands.flatMap((each) => (each.kind === 'not-served' ? [each.serving] : [])),
     finesG,
-    moved: answers
+    totalsMoved: answers
       .filter(({ byG }) => byG !== 0)
       .map(({ pourNumber, byG }) => ({ fromPour: pourNumber + 1, byG })),
     answered: answers.map(({ pourNumber }) => pourNumber),
@@ -83,8 +83,8 @@ export function brewSoFar(log: BrewLog): BrewSoFar {
 }
 
 /** The plan with its totals moved as was chosen while it ran. */
-export function planMoved(plan: BrewPlan, { moved }: Pick<BrewSoFar, 'moved'>): BrewPlan {
-  return moved.reduce(withTotalsMoved, plan);
+export function planMoved(plan: BrewPlan, { totalsMoved }: Pick<BrewSoFar, 'totalsMoved'>): BrewPlan {
+  return totalsMoved.reduce(withTotalsMoved, plan);
 }
 
 type EntryOf<K extends BrewEntry['kind']> = Extract<BrewEntry, { kind: K }>;

@@ -68,7 +68,7 @@ export function brewInputFault(input: BrewModelInput): BrewInputFailure | null {
   const ranged =
     firstOutOfRange(input, BREW_RANGES) ??
     firstOf(parts, ({ grind, share }, index) =>
-      within(
+      underPath(
         'parts' in input.grind ? `grind.parts.${index}` : 'grind',
         firstOutOfRange(grind, GRIND_RANGES) ?? outOfRange('share', share, { low: 0, high: 1e6, unit: '' }),
       ),
@@ -76,13 +76,13 @@ export function brewInputFault(input: BrewModelInput): BrewInputFailure | null {
     (finesSieved === undefined
       ? null
       : outOfRange('grind.finesSieved', finesSieved, { low: 0, high: 1, unit: '' })) ??
-    firstOf(input.pours, (pour, index) => within(`pours.${index}`, firstOutOfRange(pour, POUR_RANGES))) ??
+    firstOf(input.pours, (pour, index) => underPath(`pours.${index}`, firstOutOfRange(pour, POUR_RANGES))) ??
     firstOf(input.agitation, ({ atS }, index) =>
       outOfRange(`agitation.${index}.atS`, atS, BREW_RANGES.liftAtS),
     ) ??
-    within('lot', firstOutOfRange(input.lot, LOT_RANGES)) ??
-    within('brewer', firstOutOfRange(input.brewer, BREWER_RANGES)) ??
-    (input.chilledBall ? within('chilledBall', firstOutOfRange(input.chilledBall, BALL_RANGES)) : null);
+    underPath('lot', firstOutOfRange(input.lot, LOT_RANGES)) ??
+    underPath('brewer', firstOutOfRange(input.brewer, BREWER_RANGES)) ??
+    (input.chilledBall ? underPath('chilledBall', firstOutOfRange(input.chilledBall, BALL_RANGES)) : null);
   if (ranged) return ranged;
   if (!parts.some(({ share }) => share > 0)) return failure('no-grind', 'A brew needs a grind.');
   if (!input.pours.some(isWater)) {
@@ -103,7 +103,7 @@ function firstOf<T>(
 }
 
 /** The same fault, told from the outside: `startS` of `pours.1` is `pours.1.startS`. */
-function within(path: string, fault: OutOfRange | null): OutOfRange | null {
+function underPath(path: string, fault: OutOfRange | null): OutOfRange | null {
   if (!fault) return null;
   const field = `${path}.${fault.field}`;
   return { ...fault, field, message: `${field} is ${fault.value}; allowed: ${fault.allowed}.` };

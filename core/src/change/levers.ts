@@ -25,7 +25,7 @@ interface LeverMoves {
   step: number;
   /** A step a colleague would call one step: used to weigh a change by its size. */
   usual: number;
-  at: (plan: BrewPlan) => number;
+  valueIn: (plan: BrewPlan) => number;
   reach: (plan: BrewPlan, limits: Limits) => { low: number; high: number };
   /** The plan with the lever at a value; `null` where that cannot be poured. */
   set: (plan: BrewPlan, value: number) => BrewPlan | null;
@@ -35,7 +35,7 @@ export const MOVES: Record<Lever, LeverMoves> = {
   grind: {
     step: 10,
     usual: 50,
-    at: ({ grindUm }) => grindUm,
+    valueIn: ({ grindUm }) => grindUm,
     reach({ grindUm, secondGrind }, { finestUm, coarsestUm }) {
       // A second grind moves along, and has to be reached as well.
       const by = (secondGrind?.grindUm ?? grindUm) / grindUm;
@@ -50,7 +50,7 @@ export const MOVES: Record<Lever, LeverMoves> = {
   ratio: {
     step: 0.1,
     usual: 0.5,
-    at: (plan) => Math.round(planRatio(plan) * 10) / 10,
+    valueIn: (plan) => Math.round(planRatio(plan) * 10) / 10,
     reach: () => ({ low: 13.5, high: 18.5 }),
     set(plan, ratio) {
       const pours = setWater({ pours: plan.pours, waterG: pouredForRatioG(plan, ratio) });
@@ -60,7 +60,7 @@ export const MOVES: Record<Lever, LeverMoves> = {
   kettle: {
     step: 1,
     usual: 2,
-    at: ({ kettleC }) => kettleC,
+    valueIn: ({ kettleC }) => kettleC,
     reach: (_, { coolestC, hottestC }) => ({
       low: Math.max(84, Math.ceil(coolestC)),
       high: Math.min(98, Math.floor(hottestC)),
@@ -70,7 +70,7 @@ export const MOVES: Record<Lever, LeverMoves> = {
   bloom: {
     step: 5,
     usual: 10,
-    at: ({ pours }) => pours[1]?.startS ?? 0,
+    valueIn: ({ pours }) => pours[1]?.startS ?? 0,
     reach: ({ pours }) => (pours[0]?.isBloom && pours[1] ? { low: 20, high: 70 } : { low: 0, high: 0 }),
     set: ({ pours, ...plan }, startS) => ({
       ...plan,
@@ -82,21 +82,21 @@ export const MOVES: Record<Lever, LeverMoves> = {
   pours: {
     step: 1,
     usual: 1,
-    at: ({ pours }) => pours.filter(({ isBloom }) => !isBloom).length,
+    valueIn: ({ pours }) => pours.filter(({ isBloom }) => !isBloom).length,
     reach: () => ({ low: 1, high: 5 }),
     set: withMainPours,
   },
   agitation: {
     step: 1,
     usual: 1,
-    at: ({ pours }) => pours.filter(({ agitation }) => agitation !== 'none').length,
+    valueIn: ({ pours }) => pours.filter(({ agitation }) => agitation !== 'none').length,
     reach: ({ pours }) => ({ low: 0, high: pours.length }),
     set: withAgitations,
   },
 };
 
-/** A plan with one lever moved, or `null` where it cannot be brewed so. */
-export function moved(plan: BrewPlan, lever: Lever, value: number): BrewPlan | null {
+/** A plan with one lever at a value, or `null` where it cannot be brewed so. */
+export function withLever(plan: BrewPlan, lever: Lever, value: number): BrewPlan | null {
   const changed = MOVES[lever].set(plan, value);
   if (!changed) return null;
   const lastEndS = Math.max(...changed.pours.map(pourEndS));

@@ -10,7 +10,7 @@ import { USUAL_SCHOOLS, type Schools } from '../schools/schools.js';
 import { aimAround, CONE_KIT, PLAN } from '../testing/brews.js';
 import { boilingPointC } from '../water/boilingPoint.js';
 import { FINDINGS, type Finding } from './findings.js';
-import { moved, MOVES, type Lever } from './levers.js';
+import { withLever, MOVES, type Lever } from './levers.js';
 import { proposeChange } from './proposeChange.js';
 import type { LastBrew } from './situation.js';
 import type { Targets } from '../aim/aim.js';
@@ -71,7 +71,7 @@ describe('a target that one lever reaches', () => {
     ['grind', 780],
     ['ratio', 15.3],
   ])('finds the %s of a hidden recipe, %d', (lever, value) => {
-    const hidden = moved(PLAN, lever, value);
+    const hidden = withLever(PLAN, lever, value);
     const { changes } = advised({ targets: targetOf(hidden ?? PLAN) });
     expect(changes[0]?.kind).toBe('one-variable');
     expect(changes[0]?.moves.map((move) => move.lever)).toEqual([lever]);
@@ -92,7 +92,7 @@ describe('a target that one lever reaches', () => {
 });
 
 describe('a target that takes two levers', () => {
-  const hidden = moved({ ...PLAN, grindUm: 600 }, 'ratio', 15) ?? PLAN;
+  const hidden = withLever({ ...PLAN, grindUm: 600 }, 'ratio', 15) ?? PLAN;
 
   it('offers both at once, marked as such, where one would cost a brew more', () => {
     const { changes } = advised({ targets: targetOf(hidden) });
@@ -105,7 +105,7 @@ describe('a target that takes two levers', () => {
   it('offers both only where they are likelier by eight points than the best single one', () => {
     const margins = [560, 600, 640, 680].flatMap((grindUm) =>
       [14.6, 15, 15.4, 15.8].flatMap((ratio) => {
-        const far = moved({ ...PLAN, grindUm }, 'ratio', ratio) ?? PLAN;
+        const far = withLever({ ...PLAN, grindUm }, 'ratio', ratio) ?? PLAN;
         const { changes } = advised({ targets: targetOf(far) });
         const bestOf = (kind: string) =>
           Math.max(0, ...changes.filter((each) => each.kind === kind).map(({ chance }) => chance));
@@ -167,7 +167,7 @@ describe('limits', () => {
   it('proposes no more water than the brewer holds', () => {
     // Just high enough for 1:17.
     const fullAt17 = valueOf(
-      forecastPlan({ plan: moved(PLAN, 'ratio', 17) ?? PLAN, kit: CONE_KIT }),
+      forecastPlan({ plan: withLever(PLAN, 'ratio', 17) ?? PLAN, kit: CONE_KIT }),
     ).maxLevelM;
     const low = { ...CONE_KIT, brewer: { ...CONE_KIT.brewer, heightM: fullAt17 } };
     const weaker = aimAround({ tdsPercent: outcomeOf(PLAN).tdsPercent - 0.15 });

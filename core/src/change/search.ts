@@ -6,7 +6,7 @@ import { distanceFromAim } from '../aim/chanceOnAim.js';
 import { cupsOnAim } from '../aim/cupsOnAim.js';
 import { asItWaits } from '../forecast/asItWaits.js';
 import type { BrewPlan } from '../plan/plan.js';
-import { LEVERS, moved, MOVES, type Lever, type Limits } from './levers.js';
+import { LEVERS, MOVES, withLever, type Lever, type Limits } from './levers.js';
 
 /** One lever moved. */
 export interface LeverMove {
@@ -78,18 +78,18 @@ export function searcher({
       const rounded = Math.min(high, Math.max(low, Math.round(value / step) * step));
       const known = seen.get(rounded);
       if (known !== undefined) return known;
-      const changed = moved(from.plan, lever, rounded);
+      const changed = withLever(from.plan, lever, rounded);
       const candidate = changed && candidateOf(changed);
       seen.set(rounded, candidate);
       return candidate;
     };
     let best = from;
-    let at = MOVES[lever].at(from.plan);
+    let at = MOVES[lever].valueIn(from.plan);
     const consider = (value: number) => {
       const candidate = look(value);
       if (!candidate || worth(candidate) <= worth(best)) return;
       best = candidate;
-      at = MOVES[lever].at(candidate.plan);
+      at = MOVES[lever].valueIn(candidate.plan);
     };
     let spacing = (high - low) / (SCAN - 1);
     for (let index = 0; index < SCAN; index++) consider(low + index * spacing);
@@ -118,10 +118,10 @@ export function searcher({
     },
     /** One usual step of a lever, or `null` where that cannot be done. */
     stepped(lever: Lever, direction: 'up' | 'down'): Candidate | null {
-      const { at, usual, reach } = MOVES[lever];
-      const to = at(plan) + (direction === 'up' ? usual : -usual);
+      const { valueIn, usual, reach } = MOVES[lever];
+      const to = valueIn(plan) + (direction === 'up' ? usual : -usual);
       const { low, high } = reach(plan, limits);
-      const changed = to < low || to > high ? null : moved(plan, lever, to);
+      const changed = to < low || to > high ? null : withLever(plan, lever, to);
       return changed && candidateOf(changed);
     },
     /** The best of two levers together: the first alone, then the second, then the first once more. */
@@ -138,7 +138,7 @@ export function worth({ chance, distance }: Candidate): number {
 
 function movesBetween(from: BrewPlan, to: BrewPlan): LeverMove[] {
   return LEVERS.flatMap((lever) => {
-    const [before, after] = [MOVES[lever].at(from), MOVES[lever].at(to)];
+    const [before, after] = [MOVES[lever].valueIn(from), MOVES[lever].valueIn(to)];
     return before === after ? [] : [{ lever, from: before, to: after }];
   });
 }

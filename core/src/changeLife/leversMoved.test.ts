@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { PLAN } from '../testing/brews.js';
-import { moved } from '../change/levers.js';
+import { withLever } from '../change/levers.js';
 import type { BrewPlan } from '../plan/plan.js';
 import { leversMoved } from './leversMoved.js';
 
@@ -15,7 +15,7 @@ describe('what was moved between two plans', () => {
   });
 
   it('is the ratio alone where every pour was scaled with it', () => {
-    const tighter = moved(PLAN, 'ratio', 15)!;
+    const tighter = withLever(PLAN, 'ratio', 15)!;
     expect(leversMoved({ from, to: tighter })).toEqual(['ratio']);
     const [bloom, second, third] = tighter.pours;
     const unevenly = [bloom!, { ...second!, amountG: second!.amountG - 20 }, third!];

@@ -23,7 +23,7 @@ export class TastingsService {
    * that is first sent then is marked so.
    */
   async put(id: number, stage: TastingStage, tasting: TastingDto, person: PersonModel): Promise<void> {
-    const sheet = plain(tasting);
+    const sheet = asStored(tasting);
     // An empty sheet would open the others' for nothing.
     if (isBlankSheet(sheet)) {
       throw invalidField({ field: 'notes', message: 'A sheet says at least one thing of the cup.' });
@@ -58,7 +58,7 @@ export class TastingsService {
 }
 
 /** JSON columns want plain objects, not class instances. */
-function plain(tasting: TastingDto): TastingSheet {
+function asStored(tasting: TastingDto): TastingSheet {
   const { notes, intensities, likings, overall, aromas, vessel, faults, isSpat } = tasting;
   return {
     notes,

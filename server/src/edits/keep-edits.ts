@@ -71,14 +71,14 @@ function changedFields(row: Model): EditedField[] {
     .filter((field) => !without.includes(field))
     .map((field) => ({
       field,
-      from: plain(row, field, row.previous(field)),
-      to: plain(row, field, row.get(field)),
+      from: stored(row, field, row.previous(field)),
+      to: stored(row, field, row.get(field)),
     }))
     .filter(({ from, to }) => !isDeepStrictEqual(from, to));
 }
 
 /** As JSON keeps it. A decimal comes from the database as a text, and from a form as a figure: it is one. */
-function plain(row: Model, field: string, value: unknown): unknown {
+function stored(row: Model, field: string, value: unknown): unknown {
   if (value === undefined || value === null) return null;
   const { type } = (row.constructor as ModelStatic<Model>).getAttributes()[field] ?? {};
   if (type instanceof DataTypes.DECIMAL) return Number(value);

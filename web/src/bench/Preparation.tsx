@@ -13,7 +13,7 @@ import { useAppDispatch } from '../state/hooks';
 import { AdditionsNote } from '../ui/AdditionsNote';
 import { classes } from '../ui/classes';
 import { QuantityField } from '../ui/QuantityField';
-import { GRAMS, within } from '../ui/quantities';
+import { GRAMS, inRange } from '../ui/quantities';
 import { SEATING_WORDS } from '../ui/words';
 import { useShortcut } from '../ui/useShortcut';
 import { cupsOf, soFar, type BenchBrew } from './benchBrew';
@@ -105,7 +105,7 @@ export function Preparation({ brew, isActive }: { brew: BenchBrew; isActive: boo
           <QuantityField
             leavesOnEnter
             label="Fines weighed"
-            quantity={within(GRAMS, { label: 'Fines', min: 0, max: 100 })}
+            quantity={inRange(GRAMS, { label: 'Fines', min: 0, max: 100 })}
             value={finesG}
             onCommit={(weighedG) => tellFines(weighedG)}
             onClear={() => tellFines(null)}

@@ -11,7 +11,7 @@ import {
 import { useAppDispatch } from '../state/hooks';
 import { classes } from '../ui/classes';
 import { QuantityField } from '../ui/QuantityField';
-import { CELSIUS, GRAMS, within } from '../ui/quantities';
+import { CELSIUS, GRAMS, inRange } from '../ui/quantities';
 import { soFar, type BenchBrew } from './benchBrew';
 import { brewTold } from './benchSlice';
 import { StepName } from './StepName';
@@ -74,7 +74,7 @@ export const StepList = memo(function StepList({
                     labelHidden
                     leavesOnEnter
                     label={`${stepWords(row.step).doing}, scale showed`}
-                    quantity={within(GRAMS, { label: 'Total on the scale', min: 0, max: 5000 })}
+                    quantity={inRange(GRAMS, { label: 'Total on the scale', min: 0, max: 5000 })}
                     value={row.doneTotalG}
                     onCommit={(totalG) => void readTotal(stepIndex, totalG)}
                     onClear={() => readTotal(stepIndex, null)}
@@ -88,7 +88,7 @@ export const StepList = memo(function StepList({
                     labelHidden
                     leavesOnEnter
                     label={`${stepWords(row.step).doing}, kettle was`}
-                    quantity={within(CELSIUS, { label: 'Kettle', min: 20, max: 100 })}
+                    quantity={inRange(CELSIUS, { label: 'Kettle', min: 20, max: 100 })}
                     value={kettleAt(brew, row.doneS)}
                     onCommit={(kettleC) => readKettle(stepIndex, kettleC)}
                     placeholder="–"

@@ -81,8 +81,8 @@ export function wasStarted(brew: BenchBrew): boolean {
 
 /** The plan with its totals moved as was chosen while it ran. */
 export function goingPlan(brew: Pick<BenchBrew, 'plan' | 'log'>): BrewPlan {
-  const { moved } = soFar(brew);
-  return moved.length === 0 ? brew.plan : planMoved(brew.plan, soFar(brew));
+  const { totalsMoved } = soFar(brew);
+  return totalsMoved.length === 0 ? brew.plan : planMoved(brew.plan, soFar(brew));
 }
 
 /** The row of cups as chosen at the bench, else as planned. */

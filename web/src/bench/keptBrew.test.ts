@@ -69,7 +69,7 @@ describe('a brew that was kept', () => {
       ],
       prepared: ['weigh'],
       leftOut: ['rinse'],
-      moved: [{ fromPour: 2, byG: 3 }],
+      totalsMoved: [{ fromPour: 2, byG: 3 }],
       answered: [1],
       cups: { kind: 'time', everyS: 15 },
       note: 'flat bed',

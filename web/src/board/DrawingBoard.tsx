@@ -99,11 +99,11 @@ export function DrawingBoard(props: DrawingBoardProps) {
     });
   }
   function move(event: PointerEvent) {
-    if (drag) onDrag(moved(drag.from, drag.grip, pointAt(drag, event), along(drag, event)));
+    if (drag) onDrag(withGripAt(drag.from, drag.grip, pointAt(drag, event), along(drag, event)));
   }
   function end(event: PointerEvent) {
     if (!drag) return;
-    const next = moved(drag.from, drag.grip, pointAt(drag, event), along(drag, event));
+    const next = withGripAt(drag.from, drag.grip, pointAt(drag, event), along(drag, event));
     setDrag(null);
     onDrag(null);
     if (next !== drag.from) onOffer(next);
@@ -120,7 +120,7 @@ export function DrawingBoard(props: DrawingBoardProps) {
     if (!step) return;
     event.preventDefault();
     const at = placeOf(plan, grip);
-    const next = moved(
+    const next = withGripAt(
       plan,
       grip,
       { atS: Math.round(at.atS) + step[0], totalG: at.totalG + step[1] },
@@ -312,7 +312,7 @@ function along({ clientX, clientY }: Drag, event: PointerEvent): Direction {
 }
 
 /** The plan with a handle moved to a place; the plan itself where it cannot go there. */
-function moved(
+function withGripAt(
   plan: BrewPlan,
   grip: Grip,
   { atS, totalG }: { atS: number; totalG: number },

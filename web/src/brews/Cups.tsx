@@ -4,7 +4,7 @@ import { Button } from '../ui/Button';
 import { INPUT } from '../ui/Field';
 import { Notice, TroubleNotice } from '../ui/Notice';
 import { QuantityField } from '../ui/QuantityField';
-import { CLOCK, GRAMS, PERCENT_FINE, within } from '../ui/quantities';
+import { CLOCK, GRAMS, PERCENT_FINE, inRange } from '../ui/quantities';
 import { SavedMark } from '../saving/SavedMark';
 import { useSaved } from '../saving/useSaved';
 import { usePutFractionsMutation } from '../api/brewsApi';
@@ -56,7 +56,7 @@ export function Cups({ brew }: { brew: BrewView }) {
           <tbody>
             {cups.map((cup, index) => {
               const name = `Cup ${index + 1}`;
-              const time = within(CLOCK, { label: 'Time', min: 0, max: 7200 });
+              const time = inRange(CLOCK, { label: 'Time', min: 0, max: 7200 });
               return (
                 <tr key={index}>
                   <td className={`${CELL} pt-3 font-semibold`}>{name}</td>
@@ -84,7 +84,7 @@ export function Cups({ brew }: { brew: BrewView }) {
                     <QuantityField
                       labelHidden
                       label={`${name}, mass`}
-                      quantity={within(GRAMS, { label: 'Mass of the cup', min: 0, max: 2000 })}
+                      quantity={inRange(GRAMS, { label: 'Mass of the cup', min: 0, max: 2000 })}
                       value={cup.beverageG}
                       onCommit={(beverageG) => set(index, { beverageG })}
                       onClear={() => set(index, { beverageG: null })}
@@ -95,7 +95,7 @@ export function Cups({ brew }: { brew: BrewView }) {
                     <QuantityField
                       labelHidden
                       label={`${name}, strength`}
-                      quantity={within(PERCENT_FINE, { label: 'Strength of the cup', min: 0, max: 20 })}
+                      quantity={inRange(PERCENT_FINE, { label: 'Strength of the cup', min: 0, max: 20 })}
                       value={cup.tdsPercent}
                       onCommit={(tdsPercent) => set(index, { tdsPercent })}
                       onClear={() => set(index, { tdsPercent: null })}

@@ -5,7 +5,7 @@ import { StepName } from '../bench/StepName';
 import { stepWords } from '../bench/stepWords';
 import { TroubleNotice } from '../ui/Notice';
 import { QuantityField } from '../ui/QuantityField';
-import { CLOCK, GRAMS, within } from '../ui/quantities';
+import { CLOCK, GRAMS, inRange } from '../ui/quantities';
 import { useMendStepMutation } from '../api/brewsApi';
 import { WideTable } from '../ui/WideTable';
 
@@ -47,7 +47,7 @@ export function DoneSteps({ brew }: { brew: BrewView }) {
                       <QuantityField
                         labelHidden
                         label={`${words} was at`}
-                        quantity={within(CLOCK, { label: 'Time', min: 0, max: 7200 })}
+                        quantity={inRange(CLOCK, { label: 'Time', min: 0, max: 7200 })}
                         // As the clock showed it when it was marked.
                         value={Math.floor(doneS)}
                         onCommit={(atS) => save({ atS, totalG: doneTotalG })}
@@ -59,7 +59,7 @@ export function DoneSteps({ brew }: { brew: BrewView }) {
                       <QuantityField
                         labelHidden
                         label={`${words} ended on`}
-                        quantity={within(GRAMS, { label: 'Total on the scale', min: 0, max: 5000 })}
+                        quantity={inRange(GRAMS, { label: 'Total on the scale', min: 0, max: 5000 })}
                         value={doneTotalG}
                         onCommit={(totalG) => save({ atS: doneS, totalG })}
                         onClear={() => save({ atS: doneS, totalG: null })}

@@ -8,7 +8,7 @@ import { useDraft } from '../device/draft';
 import { useKitQuery } from '../api/kitApi';
 import { Button } from '../ui/Button';
 import { QuantityField } from '../ui/QuantityField';
-import { CELSIUS, within } from '../ui/quantities';
+import { CELSIUS, inRange } from '../ui/quantities';
 import { classes } from '../ui/classes';
 import { RefractometerReader } from './RefractometerReader';
 import { ZeroCheck } from './ZeroCheck';
@@ -90,7 +90,7 @@ export function ReadingsForm({
         <QuantityField
           label="Sample at"
           hint={sampleHint(sampleC, kit?.house.roomC)}
-          quantity={within(CELSIUS, { label: 'Sample', min: 0, max: 100 })}
+          quantity={inRange(CELSIUS, { label: 'Sample', min: 0, max: 100 })}
           value={sampleC}
           onCommit={setSampleC}
           onClear={() => setSampleC(null)}

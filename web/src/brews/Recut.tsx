@@ -7,7 +7,7 @@ import { putOnBoard } from '../board/planDraft';
 import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
 import { QuantityField } from '../ui/QuantityField';
-import { CLOCK, PERCENT, within } from '../ui/quantities';
+import { CLOCK, PERCENT, inRange } from '../ui/quantities';
 import { Tick } from '../ui/Tick';
 import { CupsCurve } from './CupsCurve';
 import { ExpectedOfCut } from './ExpectedOfCut';
@@ -86,7 +86,7 @@ export function Recut({ brew, version, fractions, points, turnS }: RecutProps) {
           <QuantityField
             label="Water poured early"
             className="w-36"
-            quantity={within(PERCENT, { label: 'Water poured early', min: 5, max: 95 })}
+            quantity={inRange(PERCENT, { label: 'Water poured early', min: 5, max: 95 })}
             value={sharePercent}
             placeholder={`as ${USUAL_SHARE_PERCENT} %`}
             onCommit={setSharePercent}
@@ -95,7 +95,7 @@ export function Recut({ brew, version, fractions, points, turnS }: RecutProps) {
           <QuantityField
             label="before"
             className="w-24"
-            quantity={within(CLOCK, { label: 'Before', min: 1, max: 3600 })}
+            quantity={inRange(CLOCK, { label: 'Before', min: 1, max: 3600 })}
             value={beforeS}
             onCommit={setBeforeS}
           />

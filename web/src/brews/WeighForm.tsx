@@ -7,7 +7,7 @@ import { dayAndTimeOf } from '../ui/dates';
 import { Field, INPUT } from '../ui/Field';
 import { Notice, TroubleNotice } from '../ui/Notice';
 import { QuantityField } from '../ui/QuantityField';
-import { GRAMS, PERCENT_FINE, within } from '../ui/quantities';
+import { GRAMS, PERCENT_FINE, inRange } from '../ui/quantities';
 import { SavedMark } from '../saving/SavedMark';
 import { useSaved } from '../saving/useSaved';
 import { ResultNotices } from './ResultNotices';
@@ -67,7 +67,7 @@ export function WeighForm({ brew }: { brew: BrewView }) {
       <div className="grid grid-cols-3 gap-3">
         <QuantityField
           label="Dose"
-          quantity={within(GRAMS, { label: 'Dose', min: 5, max: 120 })}
+          quantity={inRange(GRAMS, { label: 'Dose', min: 5, max: 120 })}
           value={figures.doseG}
           onCommit={(doseG) => set({ doseG })}
           onClear={() => set({ doseG: null })}
@@ -76,7 +76,7 @@ export function WeighForm({ brew }: { brew: BrewView }) {
         />
         <QuantityField
           label="Water poured"
-          quantity={within(GRAMS, { label: 'Water poured', min: 20, max: 5000 })}
+          quantity={inRange(GRAMS, { label: 'Water poured', min: 20, max: 5000 })}
           value={figures.waterG}
           onCommit={(waterG) => set({ waterG })}
           onClear={() => set({ waterG: null })}
@@ -85,7 +85,7 @@ export function WeighForm({ brew }: { brew: BrewView }) {
         />
         <QuantityField
           label="Beverage"
-          quantity={within(GRAMS, { label: 'Beverage', min: 10, max: 5000 })}
+          quantity={inRange(GRAMS, { label: 'Beverage', min: 10, max: 5000 })}
           value={figures.beverageG}
           onOffer={(beverageG) => {
             const bypassG = addedWaterG(brew);
@@ -103,7 +103,7 @@ export function WeighForm({ brew }: { brew: BrewView }) {
         <div className="grid grid-cols-3 gap-3">
           <QuantityField
             label="Fines"
-            quantity={within(GRAMS, { label: 'Fines', min: 0, max: 100 })}
+            quantity={inRange(GRAMS, { label: 'Fines', min: 0, max: 100 })}
             value={figures.finesG}
             onCommit={(finesG) => set({ finesG })}
             onClear={() => set({ finesG: null })}
@@ -116,7 +116,7 @@ export function WeighForm({ brew }: { brew: BrewView }) {
         <div className="grid grid-cols-3 gap-3">
           <QuantityField
             label="Tail"
-            quantity={within(GRAMS, { label: 'Tail', min: 0, max: 2000 })}
+            quantity={inRange(GRAMS, { label: 'Tail', min: 0, max: 2000 })}
             value={figures.tailG}
             onCommit={(tailG) => set({ tailG })}
             onClear={() => set({ tailG: null })}
@@ -125,7 +125,7 @@ export function WeighForm({ brew }: { brew: BrewView }) {
           />
           <QuantityField
             label="Its strength"
-            quantity={within(PERCENT_FINE, { label: 'Strength of the tail', min: 0, max: 15 })}
+            quantity={inRange(PERCENT_FINE, { label: 'Strength of the tail', min: 0, max: 15 })}
             value={figures.tailTdsPercent}
             onCommit={(tailTdsPercent) => set({ tailTdsPercent })}
             onClear={() => set({ tailTdsPercent: null })}

@@ -4,7 +4,7 @@ import type { KitView, PaperView } from '@vendu/contract';
 import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
 import { QuantityField } from '../ui/QuantityField';
-import { CELSIUS, CLOCK, GRAMS, RESISTANCE, within } from '../ui/quantities';
+import { CELSIUS, CLOCK, GRAMS, RESISTANCE, inRange } from '../ui/quantities';
 import { KitChoice } from './KitChoice';
 import { brewerOptions } from './kitOptions';
 import { withoutId } from './withoutId';
@@ -51,25 +51,25 @@ export function DrainTest({ paper, kit, onLeave }: { paper: PaperView; kit: KitV
         <KitChoice label="Brewer" value={brewerId} options={brewerOptions(kit)} onChange={setBrewerId} />
         <QuantityField
           label="Poured"
-          quantity={within(GRAMS, { label: 'Water', min: 20, max: 2000 })}
+          quantity={inRange(GRAMS, { label: 'Water', min: 20, max: 2000 })}
           value={water.waterG}
           onCommit={(waterG) => setWater({ ...water, waterG })}
         />
         <QuantityField
           label="Still standing when stopped"
-          quantity={within(GRAMS, { label: 'What stands', min: 1, max: 1000 })}
+          quantity={inRange(GRAMS, { label: 'What stands', min: 1, max: 1000 })}
           value={water.leftG}
           onCommit={(leftG) => setWater({ ...water, leftG })}
         />
         <QuantityField
           label="Water at"
-          quantity={within(CELSIUS, { label: 'Water', min: 1, max: 100 })}
+          quantity={inRange(CELSIUS, { label: 'Water', min: 1, max: 100 })}
           value={water.waterC}
           onCommit={(waterC) => setWater({ ...water, waterC })}
         />
         <QuantityField
           label="Drain time"
-          quantity={within(CLOCK, { label: 'Time', min: 1, max: 3600 })}
+          quantity={inRange(CLOCK, { label: 'Time', min: 1, max: 3600 })}
           value={seconds}
           onCommit={setSeconds}
         />

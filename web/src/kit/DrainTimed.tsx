@@ -4,9 +4,9 @@ import { brewNowMs } from '../device/brewClock';
 import { useNow } from '../device/useNow';
 import { Button } from '../ui/Button';
 import { QuantityField } from '../ui/QuantityField';
-import { CLOCK, within } from '../ui/quantities';
+import { CLOCK, inRange } from '../ui/quantities';
 
-const DRAIN = within(CLOCK, { label: 'Drain time', min: 30, max: 900 });
+const DRAIN = inRange(CLOCK, { label: 'Drain time', min: 30, max: 900 });
 
 /** A drain time, typed or timed here: one tap at the first water, one when the stream turns to drops. */
 export function DrainTimed({

@@ -6,7 +6,7 @@ import { dayAndTimeOf } from '../ui/dates';
 import { firstFault } from '../ui/firstFault';
 import { TroubleNotice } from '../ui/Notice';
 import { QuantityField } from '../ui/QuantityField';
-import { CELSIUS, GRAMS, PERCENT_FINE, within, type Quantity } from '../ui/quantities';
+import { CELSIUS, GRAMS, PERCENT_FINE, inRange, type Quantity } from '../ui/quantities';
 import { useAddZeroCheckMutation } from '../api/kitApi';
 import { ZeroAge } from './ZeroAge';
 
@@ -69,7 +69,7 @@ export function InstrumentRow({ instrument, children }: { instrument: Instrument
         <QuantityField
           labelHidden
           label={`${instrument.name} shows ${ZERO_ON[instrument.kind]}`}
-          quantity={within(quantity, { label: 'Shown', min: -100, max: 200 })}
+          quantity={inRange(quantity, { label: 'Shown', min: -100, max: 200 })}
           value={shown}
           onCommit={setShown}
           placeholder="shows now"

@@ -11,7 +11,7 @@ import { Button } from '../ui/Button';
 import { Fold } from '../ui/Fold';
 import { Notice } from '../ui/Notice';
 import { QuantityField } from '../ui/QuantityField';
-import { DECIMAL, MICROMETRES, within } from '../ui/quantities';
+import { DECIMAL, MICROMETRES, inRange } from '../ui/quantities';
 import { DrainTimed } from './DrainTimed';
 import { brewKitOf } from './brewKitOf';
 import { KitChoice } from './KitChoice';
@@ -101,7 +101,7 @@ export function ReferenceBrew({
             <QuantityField
               labelHidden
               label="Known size"
-              quantity={within(MICROMETRES, { label: 'Known size', min: 350, max: 1600 })}
+              quantity={inRange(MICROMETRES, { label: 'Known size', min: 350, max: 1600 })}
               value={knownUm}
               onCommit={setKnownUm}
             />

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { grinderCurve, NINE_OF_TEN, sizeOfSetting } from '@vendu/core';
 import type { GrinderView, KitView } from '@vendu/contract';
-import { DECIMAL, MICROMETRES, within } from '../ui/quantities';
+import { DECIMAL, MICROMETRES, inRange } from '../ui/quantities';
 import { QuantityField } from '../ui/QuantityField';
 import { GrindOnGrinders } from './GrindOnGrinders';
 import { KitChoice } from './KitChoice';
@@ -10,7 +10,7 @@ import { grinderOptions } from './kitOptions';
 /** What a grind is: a size that is wanted, or what a grinder does at one of its settings. */
 type Asked = { by: 'size'; grindUm: number } | { by: 'setting'; setting: number };
 
-const SIZE = within(MICROMETRES, { label: 'Size', min: 200, max: 2000 });
+const SIZE = inRange(MICROMETRES, { label: 'Size', min: 200, max: 2000 });
 
 /** "What does 22 mean here?", from either side: a setting of one grinder, or a size, as settings of all. */
 export function SettingMeans({ kit }: { kit: KitView }) {

@@ -5,7 +5,7 @@ import { Button } from '../ui/Button';
 import { Field, INPUT } from '../ui/Field';
 import { Notice } from '../ui/Notice';
 import { QuantityField } from '../ui/QuantityField';
-import { DECIMAL, GRAMS_FINE, LITRES, MG_PER_L, within } from '../ui/quantities';
+import { DECIMAL, GRAMS_FINE, LITRES, MG_PER_L, inRange } from '../ui/quantities';
 import { FiguresForm } from './FiguresForm';
 import { MixRecipe } from './MixRecipe';
 import { useSaveKit } from './useSaveKit';
@@ -140,7 +140,7 @@ function Mix({
       <div className="grid grid-cols-3 gap-x-4">
         <QuantityField
           label="Bottle"
-          quantity={within(LITRES, { label: 'Bottle', min: 0.1, max: 1000 })}
+          quantity={inRange(LITRES, { label: 'Bottle', min: 0.1, max: 1000 })}
           value={mix.bottleL}
           onCommit={(bottleL) => onChange({ ...mix, bottleL })}
         />

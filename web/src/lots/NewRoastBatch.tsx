@@ -6,7 +6,7 @@ import { Field, INPUT } from '../ui/Field';
 import { firstFault } from '../ui/firstFault';
 import { TroubleNotice } from '../ui/Notice';
 import { QuantityField } from '../ui/QuantityField';
-import { PERCENT, ROAST_CELSIUS, within } from '../ui/quantities';
+import { PERCENT, ROAST_CELSIUS, inRange } from '../ui/quantities';
 import { Tick } from '../ui/Tick';
 import { ROAST_WORDS } from '../ui/words';
 import { useAddRoastBatchMutation } from '../api/lotsApi';
@@ -69,7 +69,7 @@ export function NewRoastBatch({ lotId, isFirst }: { lotId: number; isFirst: bool
         </Field>
         <QuantityField
           label="Loss"
-          quantity={within(PERCENT, { label: 'Roast loss', min: 5, max: 30 })}
+          quantity={inRange(PERCENT, { label: 'Roast loss', min: 5, max: 30 })}
           value={loss}
           onCommit={setLoss}
           onClear={() => setLoss(null)}
@@ -77,7 +77,7 @@ export function NewRoastBatch({ lotId, isFirst }: { lotId: number; isFirst: bool
         />
         <QuantityField
           label="End temperature"
-          quantity={within(ROAST_CELSIUS, { label: 'End temperature', min: 150, max: 260 })}
+          quantity={inRange(ROAST_CELSIUS, { label: 'End temperature', min: 150, max: 260 })}
           value={endC}
           onCommit={setEndC}
           onClear={() => setEndC(null)}

@@ -6,7 +6,7 @@ import { dayAndTimeOf } from '../ui/dates';
 import { firstFault } from '../ui/firstFault';
 import { TroubleNotice } from '../ui/Notice';
 import { QuantityField } from '../ui/QuantityField';
-import { GRAMS, within } from '../ui/quantities';
+import { GRAMS, inRange } from '../ui/quantities';
 import { useWeighStockMutation } from '../api/lotsApi';
 
 /** What is left of a lot: as weighed last, less the doses brewed since. */
@@ -56,7 +56,7 @@ export function Stock({ lot }: { lot: LotView }) {
       >
         <QuantityField
           label="Weighed now"
-          quantity={within(GRAMS, { label: 'Stock', min: 0, max: 1_000_000 })}
+          quantity={inRange(GRAMS, { label: 'Stock', min: 0, max: 1_000_000 })}
           value={massG}
           onCommit={setMassG}
           onClear={() => setMassG(null)}

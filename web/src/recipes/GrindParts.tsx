@@ -2,7 +2,7 @@ import { grindingOf, type BrewPlan } from '@vendu/core';
 import type { GrinderView, SieveView } from '@vendu/contract';
 import { Fold } from '../ui/Fold';
 import { QuantityField } from '../ui/QuantityField';
-import { MICROMETRES, PERCENT, whole, within } from '../ui/quantities';
+import { MICROMETRES, PERCENT, whole, inRange } from '../ui/quantities';
 import { FromKit } from './FromKit';
 import { settingWords } from './settingWords';
 import { without } from './without';
@@ -36,7 +36,7 @@ export function GrindParts({ plan, grinder, onOffer, faults, sieves }: GrindPart
       <div className="mt-3 grid grid-cols-2 items-start gap-3 sm:grid-cols-4">
         <QuantityField
           label="Second grind"
-          quantity={whole(within(MICROMETRES, { label: 'Second grind', min: 200, max: 2000 }))}
+          quantity={whole(inRange(MICROMETRES, { label: 'Second grind', min: 200, max: 2000 }))}
           value={secondGrind?.grindUm ?? null}
           onOffer={(grindUm) => onOffer({ ...plan, secondGrind: { grindUm, sharePercent: share } })}
           onClear={() => onOffer(without(plan, 'secondGrind'))}
@@ -47,7 +47,7 @@ export function GrindParts({ plan, grinder, onOffer, faults, sieves }: GrindPart
         {secondGrind && (
           <QuantityField
             label="Its share"
-            quantity={whole(within(PERCENT, { label: 'Share of the second grind', min: 5, max: 95 }))}
+            quantity={whole(inRange(PERCENT, { label: 'Share of the second grind', min: 5, max: 95 }))}
             value={secondGrind.sharePercent}
             onOffer={(sharePercent) => onOffer({ ...plan, secondGrind: { ...secondGrind, sharePercent } })}
             error={faults['secondGrind.sharePercent']}
@@ -56,7 +56,7 @@ export function GrindParts({ plan, grinder, onOffer, faults, sieves }: GrindPart
         )}
         <QuantityField
           label="Sieve"
-          quantity={whole(within(MICROMETRES, { label: 'Sieve', min: 100, max: 1000 }))}
+          quantity={whole(inRange(MICROMETRES, { label: 'Sieve', min: 100, max: 1000 }))}
           value={sieveUm ?? null}
           onOffer={(holesUm) => onOffer({ ...plan, sieveUm: holesUm })}
           onClear={() => onOffer(without(plan, 'sieveUm'))}

@@ -9,7 +9,7 @@ import {
 import { INPUT } from '../ui/Field';
 import { Fold } from '../ui/Fold';
 import { QuantityField } from '../ui/QuantityField';
-import { COUNT, whole, within } from '../ui/quantities';
+import { COUNT, whole, inRange } from '../ui/quantities';
 import { AGITATION_NAMES, CONDITION_NAMES } from '../ui/words';
 import { nameOfPour } from './nameOfPour';
 import { without } from './without';
@@ -64,7 +64,7 @@ export function HowAgitated({ plan, onOffer, faults }: HowAgitatedProps) {
               <QuantityField
                 labelHidden
                 label={`${name}, times`}
-                quantity={whole(within({ ...COUNT, unit: 'x' }, { label: 'Times', min: 1, max: 50 }))}
+                quantity={whole(inRange({ ...COUNT, unit: 'x' }, { label: 'Times', min: 1, max: 50 }))}
                 value={how.times ?? null}
                 onOffer={(times) => change(index, { ...how, times })}
                 onClear={() => change(index, without(how, 'times'))}

@@ -17,7 +17,7 @@ import {
 import { INPUT } from '../ui/Field';
 import { Fold } from '../ui/Fold';
 import { QuantityField } from '../ui/QuantityField';
-import { CENTIMETRES, MILLIMETRES, whole, within } from '../ui/quantities';
+import { CENTIMETRES, MILLIMETRES, whole, inRange } from '../ui/quantities';
 import { PATTERN_WORDS, TRIGGER_WORDS } from '../ui/words';
 import { nameOfPour } from './nameOfPour';
 import { without } from './without';
@@ -91,7 +91,9 @@ export function HowPoured({ plan, onOffer, faults }: HowPouredProps) {
                     <QuantityField
                       labelHidden
                       label={`${name}, water over the bed`}
-                      quantity={whole(within(MILLIMETRES, { label: 'Water over the bed', min: 1, max: 100 }))}
+                      quantity={whole(
+                        inRange(MILLIMETRES, { label: 'Water over the bed', min: 1, max: 100 }),
+                      )}
                       value={pour.levelMm ?? USUAL_LEVEL_MM}
                       onOffer={(levelMm) => change(index, (each) => ({ ...each, levelMm }))}
                       error={faults[`pours.${index}.levelMm`]}
@@ -135,7 +137,7 @@ export function HowPoured({ plan, onOffer, faults }: HowPouredProps) {
               <QuantityField
                 labelHidden
                 label={`${name}, height`}
-                quantity={within(CENTIMETRES, { label: 'Height', min: 1, max: 60 })}
+                quantity={inRange(CENTIMETRES, { label: 'Height', min: 1, max: 60 })}
                 value={pour.heightCm ?? null}
                 onOffer={(heightCm) => change(index, (each) => ({ ...each, heightCm }))}
                 onClear={() => change(index, (each) => without(each, 'heightCm'))}

@@ -2,7 +2,7 @@ import { BEVERAGE_MIXINGS, endWords, type BeverageMixing, type BrewPlan } from '
 import { Field, INPUT } from '../ui/Field';
 import type { FeederView } from '@vendu/contract';
 import { QuantityField } from '../ui/QuantityField';
-import { CLOCK, CUPS, FLOW, GRAMS, SECONDS, whole, within } from '../ui/quantities';
+import { CLOCK, CUPS, FLOW, GRAMS, SECONDS, whole, inRange } from '../ui/quantities';
 import { Tick } from '../ui/Tick';
 import { FromKit } from './FromKit';
 import { without } from './without';
@@ -25,7 +25,7 @@ export function OtherSteps({ plan, onOffer, faults, feeders }: OtherStepsProps) 
       <legend className="sr-only">Other steps</legend>
       <QuantityField
         label="Flow regulator"
-        quantity={within(FLOW, { label: 'Flow regulator', min: 0.5, max: 25 })}
+        quantity={inRange(FLOW, { label: 'Flow regulator', min: 0.5, max: 25 })}
         value={plan.regulatorGps ?? null}
         onOffer={(regulatorGps) => onOffer({ ...plan, regulatorGps })}
         onClear={() => onOffer(without(plan, 'regulatorGps'))}
@@ -35,7 +35,7 @@ export function OtherSteps({ plan, onOffer, faults, feeders }: OtherStepsProps) 
       />
       <QuantityField
         label="Chilled ball until"
-        quantity={whole(within(CLOCK, { label: 'Chilled ball', min: 1, max: 600 }))}
+        quantity={whole(inRange(CLOCK, { label: 'Chilled ball', min: 1, max: 600 }))}
         value={plan.ballUntilS ?? null}
         onOffer={(ballUntilS) => onOffer({ ...plan, ballUntilS })}
         onClear={() => onOffer(without(plan, 'ballUntilS'))}
@@ -45,7 +45,7 @@ export function OtherSteps({ plan, onOffer, faults, feeders }: OtherStepsProps) 
       />
       <QuantityField
         label="Lid opened at"
-        quantity={whole(within(CLOCK, { label: 'Lid opened at', min: 0, max: 3600 }))}
+        quantity={whole(inRange(CLOCK, { label: 'Lid opened at', min: 0, max: 3600 }))}
         value={plan.lidOpensS ?? null}
         onOffer={(lidOpensS) => onOffer({ ...plan, lidOpensS })}
         onClear={() => onOffer(without(plan, 'lidOpensS'))}
@@ -55,7 +55,7 @@ export function OtherSteps({ plan, onOffer, faults, feeders }: OtherStepsProps) 
       />
       <QuantityField
         label="End within"
-        quantity={whole(within(SECONDS, { label: 'End within', min: 1, max: 120 }))}
+        quantity={whole(inRange(SECONDS, { label: 'End within', min: 1, max: 120 }))}
         value={plan.endWithinS ?? null}
         onOffer={(endWithinS) => onOffer({ ...plan, endWithinS })}
         onClear={() => onOffer(without(plan, 'endWithinS'))}
@@ -65,7 +65,7 @@ export function OtherSteps({ plan, onOffer, faults, feeders }: OtherStepsProps) 
       />
       <QuantityField
         label="Bypass"
-        quantity={within(GRAMS, { label: 'Bypass', min: 1, max: 1000 })}
+        quantity={inRange(GRAMS, { label: 'Bypass', min: 1, max: 1000 })}
         value={plan.bypassG ?? null}
         onOffer={(bypassG) => onOffer({ ...plan, bypassG })}
         onClear={() => onOffer(without(plan, 'bypassG'))}

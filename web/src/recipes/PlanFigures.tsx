@@ -11,7 +11,7 @@ import {
   type Lock,
 } from '@vendu/core';
 import { QuantityField } from '../ui/QuantityField';
-import { CELSIUS, CLOCK, GRAMS, MICROMETRES, RATIO, whole, within } from '../ui/quantities';
+import { CELSIUS, CLOCK, GRAMS, MICROMETRES, RATIO, whole, inRange } from '../ui/quantities';
 import { LockButton } from './LockButton';
 
 interface PlanFiguresProps {
@@ -53,7 +53,7 @@ export function PlanFigures({ plan, onOffer, faults, settingHint, locks, onLock 
         'dose',
         <QuantityField
           label="Dose"
-          quantity={within(GRAMS, { label: 'Dose', min: 5, max: 120 })}
+          quantity={inRange(GRAMS, { label: 'Dose', min: 5, max: 120 })}
           value={plan.doseG}
           onOffer={(doseG) => onOffer({ ...plan, doseG })}
           error={faults['doseG']}
@@ -63,7 +63,7 @@ export function PlanFigures({ plan, onOffer, faults, settingHint, locks, onLock 
         'ratio',
         <QuantityField
           label="Ratio"
-          quantity={within(RATIO, { label: 'Ratio', min: 5, max: 40 })}
+          quantity={inRange(RATIO, { label: 'Ratio', min: 5, max: 40 })}
           value={planRatio(plan)}
           onOffer={reratio}
         />,
@@ -72,14 +72,14 @@ export function PlanFigures({ plan, onOffer, faults, settingHint, locks, onLock 
         'water',
         <QuantityField
           label="Water"
-          quantity={within(GRAMS, { label: 'Water', min: 20, max: 5000 })}
+          quantity={inRange(GRAMS, { label: 'Water', min: 20, max: 5000 })}
           value={waterG}
           onOffer={rewater}
         />,
       )}
       <QuantityField
         label="Kettle"
-        quantity={within(CELSIUS, { label: 'Kettle', min: 60, max: 100 })}
+        quantity={inRange(CELSIUS, { label: 'Kettle', min: 60, max: 100 })}
         value={plan.kettleC}
         onOffer={(kettleC) => onOffer({ ...plan, kettleC })}
         error={faults['kettleC']}
@@ -87,7 +87,7 @@ export function PlanFigures({ plan, onOffer, faults, settingHint, locks, onLock 
       />
       <QuantityField
         label="Grind"
-        quantity={whole(within(MICROMETRES, { label: 'Grind', min: 200, max: 2000 }))}
+        quantity={whole(inRange(MICROMETRES, { label: 'Grind', min: 200, max: 2000 }))}
         value={plan.grindUm}
         onOffer={(grindUm) => onOffer({ ...plan, grindUm })}
         error={faults['grindUm']}
@@ -95,7 +95,7 @@ export function PlanFigures({ plan, onOffer, faults, settingHint, locks, onLock 
       />
       <QuantityField
         label="Drained at"
-        quantity={within(CLOCK, { label: 'Drain time', min: 30, max: 3600 })}
+        quantity={inRange(CLOCK, { label: 'Drain time', min: 30, max: 3600 })}
         value={plan.drawdownS}
         onOffer={(drawdownS) => onOffer({ ...plan, drawdownS })}
         error={faults['drawdownS']}

@@ -20,7 +20,7 @@ import {
 import { Button } from '../ui/Button';
 import { INPUT } from '../ui/Field';
 import { QuantityField } from '../ui/QuantityField';
-import { CELSIUS, CLOCK, FLOW, GRAMS, within, type Quantity } from '../ui/quantities';
+import { CELSIUS, CLOCK, FLOW, GRAMS, inRange, type Quantity } from '../ui/quantities';
 import { nameOfPour } from './nameOfPour';
 import { without } from './without';
 import { AGITATION_NAMES } from '../ui/words';
@@ -45,7 +45,7 @@ export function PourTable({ plan, roomC, onOffer, selected, onSelect, faults }: 
   const totals = runningTotalsG(plan);
   const kettlesC = pouredAtC(plan, roomC);
   const amount: Quantity = {
-    ...within(GRAMS, { label: 'Amount', min: 1, max: 3000 }),
+    ...inRange(GRAMS, { label: 'Amount', min: 1, max: 3000 }),
     parse: (text) => parseMassOrMultipleG({ text, doseG: plan.doseG }),
   };
 
@@ -113,7 +113,7 @@ export function PourTable({ plan, roomC, onOffer, selected, onSelect, faults }: 
                     <QuantityField
                       labelHidden
                       label={`${name}, start`}
-                      quantity={within(CLOCK, { label: 'Start', min: 0, max: 3600 })}
+                      quantity={inRange(CLOCK, { label: 'Start', min: 0, max: 3600 })}
                       value={pour.startS}
                       onOffer={(startS) => change(index, { startS })}
                       error={faults[`pours.${index}.startS`]}
@@ -142,7 +142,7 @@ export function PourTable({ plan, roomC, onOffer, selected, onSelect, faults }: 
                     <QuantityField
                       labelHidden
                       label={`${name}, flow`}
-                      quantity={within(FLOW, { label: 'Flow', min: 1, max: 25 })}
+                      quantity={inRange(FLOW, { label: 'Flow', min: 1, max: 25 })}
                       value={pour.flowGps}
                       onOffer={(flowGps) => change(index, { flowGps })}
                       error={faults[`pours.${index}.flowGps`]}
@@ -152,7 +152,7 @@ export function PourTable({ plan, roomC, onOffer, selected, onSelect, faults }: 
                     <QuantityField
                       labelHidden
                       label={`${name}, kettle`}
-                      quantity={within(CELSIUS, { label: 'Kettle', min: 60, max: 100 })}
+                      quantity={inRange(CELSIUS, { label: 'Kettle', min: 60, max: 100 })}
                       value={pour.kettleC ?? null}
                       onOffer={(kettleC) => setKettle(index, kettleC)}
                       onClear={() => setKettle(index, undefined)}

@@ -18,7 +18,7 @@ import { Button } from '../ui/Button';
 import { Notice, TroubleNotice } from '../ui/Notice';
 import { troubleOf } from '../api/problem';
 import { QuantityField } from '../ui/QuantityField';
-import { GRAMS, within } from '../ui/quantities';
+import { GRAMS, inRange } from '../ui/quantities';
 import { carriedOver } from './carriedOver';
 import { settingWords } from './settingWords';
 import { useStartRecipeMutation } from '../api/recipesApi';
@@ -87,7 +87,7 @@ export const ScalePanel = memo(function ScalePanel({
       <div className="mt-3 grid grid-cols-[6rem_1fr_1fr] items-end gap-3">
         <QuantityField
           label="To a dose of"
-          quantity={within(GRAMS, { label: 'Dose', min: 5, max: 120 })}
+          quantity={inRange(GRAMS, { label: 'Dose', min: 5, max: 120 })}
           value={doseG}
           onCommit={setDoseG}
         />

@@ -2,7 +2,7 @@ import { render, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it, vi } from 'vitest';
 import { QuantityField } from './QuantityField';
-import { CELSIUS, CLOCK, GRAMS, RATIO, within } from './quantities';
+import { CELSIUS, CLOCK, GRAMS, RATIO, inRange } from './quantities';
 
 describe('a quantity field', () => {
   it.each([
@@ -119,7 +119,7 @@ describe('a quantity field', () => {
   });
 
   it('names field and range when a figure leaves its range', () => {
-    const dose = within(GRAMS, { label: 'Dose', min: 5, max: 120 });
+    const dose = inRange(GRAMS, { label: 'Dose', min: 5, max: 120 });
     expect(dose.parse('0')).toMatchObject({ ok: false, message: 'Dose must be 5 to 120 g.' });
     expect(dose.parse('5')).toEqual({ ok: true, value: 5 });
   });

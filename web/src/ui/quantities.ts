@@ -26,7 +26,7 @@ export interface Quantity<V = number> {
   isSeveral?: true;
 }
 
-function plain(unit: string, hue: string, decimals: number): Quantity {
+function figure(unit: string, hue: string, decimals: number): Quantity {
   const scale = 10 ** decimals;
   return {
     unit,
@@ -36,11 +36,11 @@ function plain(unit: string, hue: string, decimals: number): Quantity {
   };
 }
 
-export const GRAMS: Quantity = { ...plain('g', 'text-water', 1), parse: parseMassG };
-export const MICROMETRES = plain('µm', 'text-ink', 0);
+export const GRAMS: Quantity = { ...figure('g', 'text-water', 1), parse: parseMassG };
+export const MICROMETRES = figure('µm', 'text-ink', 0);
 /** A water analysis or a refractometer shows two decimals. */
-export const PERCENT_FINE = plain('%', 'text-strength', 2);
-export const GRAMS_FINE: Quantity = { ...plain('g', 'text-water', 2), parse: parseMassG };
+export const PERCENT_FINE = figure('%', 'text-strength', 2);
+export const GRAMS_FINE: Quantity = { ...figure('g', 'text-water', 2), parse: parseMassG };
 
 /** Resistance of a wet paper, typed in millions a metre: nobody types ten figures. */
 export const RESISTANCE: Quantity = {
@@ -53,21 +53,21 @@ export const RESISTANCE: Quantity = {
   },
 };
 
-export const PERCENT = plain('%', 'text-ink', 1);
-export const MILLIMETRES = plain('mm', 'text-ink', 1);
-export const CENTIMETRES = plain('cm', 'text-ink', 0);
-export const METRES = plain('m', 'text-ink', 0);
-export const MG_PER_L = plain('mg/L', 'text-ink', 1);
-export const LITRES = plain('L', 'text-water', 1);
-export const SECONDS = plain('s', 'text-time', 0);
-export const MINUTES = plain('min', 'text-time', 0);
-export const KILOGRAMS = plain('kg', 'text-ink', 1);
-export const DAYS = plain('d', 'text-time', 0);
-export const COUNT = plain('', 'text-ink', 0);
-export const BREWS = plain('brews', 'text-ink', 0);
-export const POINTS = plain('points', 'text-yield', 1);
-export const DECIMAL = plain('', 'text-ink', 2);
-export const FLOW = plain('g/s', 'text-flow', 1);
+export const PERCENT = figure('%', 'text-ink', 1);
+export const MILLIMETRES = figure('mm', 'text-ink', 1);
+export const CENTIMETRES = figure('cm', 'text-ink', 0);
+export const METRES = figure('m', 'text-ink', 0);
+export const MG_PER_L = figure('mg/L', 'text-ink', 1);
+export const LITRES = figure('L', 'text-water', 1);
+export const SECONDS = figure('s', 'text-time', 0);
+export const MINUTES = figure('min', 'text-time', 0);
+export const KILOGRAMS = figure('kg', 'text-ink', 1);
+export const DAYS = figure('d', 'text-time', 0);
+export const COUNT = figure('', 'text-ink', 0);
+export const BREWS = figure('brews', 'text-ink', 0);
+export const POINTS = figure('points', 'text-yield', 1);
+export const DECIMAL = figure('', 'text-ink', 2);
+export const FLOW = figure('g/s', 'text-flow', 1);
 
 export const CELSIUS: Quantity = {
   unit: '°C',
@@ -87,7 +87,7 @@ export const RATIO: Quantity = { unit: '', hue: 'text-water', format: formatRati
 export const CLOCK: Quantity = { unit: '', hue: 'text-time', format: formatDuration, parse: parseDurationS };
 
 /** Wraps a quantity so that a figure outside a range is refused with the field's name and the range. */
-export function within(
+export function inRange(
   quantity: Quantity,
   { label, min, max }: { label: string; min: number; max: number },
 ): Quantity {
