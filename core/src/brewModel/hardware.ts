@@ -63,11 +63,14 @@ export const BREWER_CLASSES: Record<BrewerShape, BrewerGeometry> = {
 /** Resistance of wet papers, 1/m (calibrated; posterior spread 25-37 %). */
 export const PAPER_PER_M = { ordinary: 2.028e8, fast: 1.091e8, thick: 6.615e8 } as const;
 
+/** How far up a brewer is filled, and its radius there. */
+export interface Fill {
+  radiusM: number;
+  heightM: number;
+}
+
 /** Radius and height to which a volume fills a frustum; `wallSlope` may be 0. */
-export function fillOf(
-  { bottomRadiusM, wallSlope }: BrewerGeometry,
-  volumeM3: number,
-): { radiusM: number; heightM: number } {
+export function fillOf({ bottomRadiusM, wallSlope }: BrewerGeometry, volumeM3: number): Fill {
   if (wallSlope < 1e-9) return { radiusM: bottomRadiusM, heightM: volumeM3 / (Math.PI * bottomRadiusM ** 2) };
   const radiusM = Math.cbrt(
     bottomRadiusM * bottomRadiusM * bottomRadiusM + (3 * wallSlope * volumeM3) / Math.PI,
