@@ -320,6 +320,8 @@ export {
 export { eventsOfRecord } from './bench/keptEvents.js';
 export { brewSoFar, planMoved, type BrewSoFar } from './brewLog/brewSoFar.js';
 export { type BrewEntry, type EntryId, type EntryKind, type Happening } from './brewLog/brewEntry.js';
+export { broughtUp } from './brewLog/broughtUp.js';
+export { measuredSoFar } from './brewLog/measuredSoFar.js';
 export { entryName, lastToUndo, mergedLogs, withEntry, type BrewLog } from './brewLog/brewLog.js';
 export { ENTRY_KINDS, entryFault, storableEntry } from './brewLog/entryFault.js';
 export { BEFORE_LOGS, logOf, logOfRecord } from './brewLog/logOf.js';

@@ -49,7 +49,7 @@ export async function brewUntil(page: Page, last: RegExp): Promise<void> {
   }
 }
 
-export const store = (page: Page) => page.getByRole('button', { name: 'Save the brew and weigh it' });
+export const store = (page: Page) => page.getByRole('button', { name: 'Save the brew' });
 
 export async function stored(page: Page): Promise<BrewTraces & { brew: BrewView }> {
   await page.clock.resume();

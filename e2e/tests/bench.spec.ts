@@ -25,7 +25,7 @@ test('the bench is worked by keys alone, with a swirl left out and a mark taken 
     await expect(page.getByRole('button', { name })).toBeVisible();
     await page.keyboard.press('Space');
   }
-  await page.getByRole('button', { name: 'Save the brew and weigh it' }).press('Enter');
+  await page.getByRole('button', { name: 'Save the brew' }).press('Enter');
   await expect(page.getByRole('heading', { name: 'Brew 1' })).toBeVisible();
 });
 
@@ -72,7 +72,7 @@ test('a clock that is set while a brew runs moves no mark of it', async ({ page 
   await page.clock.fastForward('00:10');
   await expect(page.getByRole('timer')).toHaveText(/^0:(3|4)\d/);
   for (let mark = 0; mark < 4; mark++) await page.keyboard.press('Space');
-  await page.getByRole('button', { name: 'Save the brew and weigh it' }).click();
+  await page.getByRole('button', { name: 'Save the brew' }).click();
   await expect(page.getByRole('heading', { name: 'Brew 1' })).toBeVisible();
   const { brews } = (await (await page.request.get(`/api/lots/${recipe.lot.id}`)).json()) as {
     brews: { steps: { atS: number }[] }[];
@@ -96,19 +96,37 @@ test('two pages of one device have one bench', async ({ page, context }) => {
   await expect(page.getByRole('button', { name: /Pour 3 now/ })).toBeVisible();
 });
 
-test('a brew outlives a server that does not answer, and is stored once', async ({ page }) => {
+test('a brew outlives a server that does not answer, is weighed and read meanwhile, and is stored once', async ({ page }) => {
   const recipe = await startRecipe(page, 'Lost server');
   await page.goto(benchPath(recipe));
   await expect(page.getByText('Before the clock')).toBeVisible();
   for (let mark = 0; mark < 5; mark++) await page.keyboard.press('Space');
-  const store = page.getByRole('button', { name: 'Save the brew and weigh it' });
+  const store = page.getByRole('button', { name: 'Save the brew' });
   await expect(store).toBeVisible();
 
   await page.route('**/api/brews/**', (route) => route.abort());
   await store.click();
   await expect(page.getByRole('alert')).toContainText('The server does not answer');
+  // The cup is weighed before anybody drinks of it.
+  const beverage = page.getByRole('textbox', { name: 'Beverage' });
+  const reading = page.getByRole('textbox', { name: /^Reading/ });
+  await beverage.fill('900');
+  await beverage.press('Enter');
+  await expect(page.getByText(/900 g is not lighter than/)).toBeVisible();
+  await beverage.fill('212');
+  await beverage.press('Enter');
+  for (const figure of ['13.6', '1.36', '1.44', '1.35']) {
+    await reading.fill(figure);
+    await reading.press('Enter');
+  }
+  await expect(page.getByText(/check the decimal point/)).toHaveCount(0);
+  await page.getByRole('button', { name: 'Remove the reading 1.44 %' }).click();
+  await reading.fill('1.3');
   await page.reload();
   await expect(store).toBeVisible();
+  await expect(beverage).toHaveValue('212');
+  await expect(reading).toHaveValue('1.3');
+  await expect(page.getByRole('button', { name: /^Remove the reading/ })).toHaveCount(2);
 
   // The answer is lost but the brew arrived: sending it again must not store it twice.
   await page.unroute('**/api/brews/**');
@@ -121,6 +139,11 @@ test('a brew outlives a server that does not answer, and is stored once', async 
   await page.unroute('**/api/brews/**');
   await store.click();
   await expect(page.getByRole('heading', { name: 'Brew 1' })).toBeVisible();
+  // What is measured is not asked for again: the next thing is to taste.
+  await expect(page.getByRole('link', { name: 'Taste this cup' })).toBeVisible();
+  await page.keyboard.press('m');
+  await expect(beverage).toHaveValue('212');
+  await expect(page.getByRole('button', { name: /^Remove the reading/ })).toHaveCount(2);
   await page.goto(`/lots/${recipe.lot.id}`);
   await expect(page.getByRole('link', { name: /^Brew \d/ })).toHaveCount(1);
 });
@@ -142,6 +165,6 @@ test('the bench holds two brews: a third waits; clearing can be undone', async (
   await page.getByRole('link', { name: 'Open the bench' }).click();
   await page.getByRole('button', { name: 'Abandon this brew' }).click();
   await page.getByRole('button', { name: 'Undo', exact: true }).last().click();
-  await expect(page.getByRole('button', { name: 'Save the brew and weigh it' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Save the brew' })).toBeVisible();
   await expect(page.getByRole('timer')).toHaveCount(2);
 });

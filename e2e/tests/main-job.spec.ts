@@ -86,7 +86,7 @@ test('from a new lot to a public recipe, typed as a new user would', async ({ pa
     await page.keyboard.press('Space'); // pour 3
     await type(page, 'Pour 3, scale showed', '257');
     await page.keyboard.press('Space'); // drained
-    await page.getByRole('button', { name: 'Save the brew and weigh it' }).click();
+    await page.getByRole('button', { name: 'Save the brew' }).click();
     await expect(page.getByRole('heading', { name: 'Brew 1' })).toBeVisible();
     await expect(page.getByLabel('Notes')).toHaveValue('bed flat, calm');
   });
@@ -227,7 +227,7 @@ async function proofBrew(page: Page, recipePath: string, tdsPercent: number): Pr
     await page.keyboard.press('Space');
     await expect(page.getByRole('timer')).not.toHaveText('0:00');
   }
-  await page.getByRole('button', { name: 'Save the brew and weigh it' }).click();
+  await page.getByRole('button', { name: 'Save the brew' }).click();
   await expect(page.getByRole('heading', { name: /^Brew \d/ })).toBeVisible();
   await type(page, 'Beverage', '226');
   await expect(page.getByText(/^saved \d\d:\d\d$/)).toBeVisible();

@@ -54,7 +54,7 @@ test('needles, a shower plate, a level to wait for, a tail of its own and a deca
   await page.getByRole('button', { name: 'Left out: decanting' }).click();
   await page.getByRole('button', { name: 'Left out: mixing' }).click();
   await page.getByRole('button', { name: 'Left out: mixing' }).click();
-  await page.getByRole('button', { name: 'Save the brew and weigh it' }).click();
+  await page.getByRole('button', { name: 'Save the brew' }).click();
   await expect(page.getByRole('heading', { name: /^Brew \d/ })).toBeVisible();
   await page.getByRole('tab', { name: /^Record/ }).click();
   await expect(page.getByText('not decanted')).toBeVisible();

@@ -42,7 +42,7 @@ test('hard swirls that are counted and a swirl that is left open: board, bench, 
   await page.keyboard.press('s');
   await expect(page.getByRole('button', { name: /^Drained now/ })).toBeVisible();
   await page.keyboard.press('Space');
-  await page.getByRole('button', { name: 'Save the brew and weigh it' }).click();
+  await page.getByRole('button', { name: 'Save the brew' }).click();
   await expect(page.getByRole('heading', { name: /^Brew \d/ })).toBeVisible();
   await page.getByRole('tab', { name: /^Record/ }).click();
   const row = page.getByRole('row').filter({ hasText: 'if the roast is old' });

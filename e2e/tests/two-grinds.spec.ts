@@ -52,7 +52,7 @@ test('two grinds and a sieve go from the board over the bench into record, stock
     await page.keyboard.press('Space');
   }
   await expect(page.getByText(/^Then: discard paper and grounds,.* brush the sieve,/)).toBeVisible();
-  await page.getByRole('button', { name: 'Save the brew and weigh it' }).click();
+  await page.getByRole('button', { name: 'Save the brew' }).click();
   await expect(page.getByRole('heading', { name: /^Brew \d/ })).toBeVisible();
   await page.getByRole('tab', { name: /^Record/ }).click();
   await expect(page.getByText('fines sieved out 2.6 g')).toBeVisible();

@@ -1,5 +1,5 @@
 import { ValidateBy } from 'class-validator';
-import { entryFault } from '@vendu/core';
+import { broughtUp, entryFault } from '@vendu/core';
 
 /** More than a brew of two hours with a flickering scale comes to. */
 const MOST_ENTRIES = 2000;
@@ -22,7 +22,7 @@ function entriesFault(value: unknown): string | null {
   if (!Array.isArray(value)) return 'Entries must be a list.';
   if (value.length > MOST_ENTRIES) return `A brew has at most ${MOST_ENTRIES} entries.`;
   for (const [index, entry] of value.entries()) {
-    const fault = entryFault(entry);
+    const fault = entryFault(broughtUp(entry));
     if (fault) return `Entry ${index + 1} of the brew: ${fault.message}`;
   }
   return null;

@@ -9,16 +9,22 @@ export interface EntryId {
   number: number;
 }
 
+/** What is weighed at the bench, once the pouring is done or before it begins. */
+export const WEIGHED_AT_BENCH = ['fines', 'beverage'] as const;
+
 /**
  * One thing that happened to a brew, and nothing that follows from others. Entries are only ever added; what was wrong
- * is undone by another one.
+ * is undone by another one. A kind never changes its shape: what says a thing otherwise is a new kind, and entries of the
+ * old one are brought up by `broughtUp`.
  */
 export type Happening =
   | { kind: 'prepared'; task: PreparationTask }
   /** Preparation that was left out on purpose. */
   | { kind: 'left-out'; task: PreparationTask }
-  /** What fell through the sieve, g; `null` takes the figure away. */
-  | { kind: 'fines-weighed'; finesG: number | null }
+  /** What fell through the sieve, or the beverage, g; the last word counts, and `null` takes the figure away. */
+  | { kind: 'weighed'; what: (typeof WEIGHED_AT_BENCH)[number]; massG: number | null }
+  /** What a refractometer showed of the beverage, % TDS; a reading that is taken back is undone. */
+  | { kind: 'read'; tdsPercent: number }
   /** A step of the plan was begun, or skipped; the first of them starts the clock. */
   | { kind: 'marked'; stepIndex: number; skipped: boolean; by: 'hand' | 'outflow' | 'table' }
   /** What the scale showed when a pour was in, g; `null` takes a figure away. */

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { PREPARATION_TASKS } from '../bench/preparation.js';
 import { SERVING_TASKS } from '../bench/serving.js';
-import type { Happening } from './brewEntry.js';
+import { WEIGHED_AT_BENCH, type Happening } from './brewEntry.js';
 import { mergedLogs, withEntry, type BrewLog } from './brewLog.js';
 import { brewSoFar } from './brewSoFar.js';
 import { entryFault, storableEntry } from './entryFault.js';
@@ -41,8 +41,13 @@ const happening: fc.Arbitrary<Happening> = fc.oneof(
   }),
   fc.record({ kind: fc.constant('bed-seen' as const), shows: fc.boolean() }),
   fc.record({
-    kind: fc.constant('fines-weighed' as const),
-    finesG: fc.option(fc.double({ min: 0, max: 20, noNaN: true })),
+    kind: fc.constant('weighed' as const),
+    what: fc.constantFrom(...WEIGHED_AT_BENCH),
+    massG: fc.option(fc.double({ min: 10, max: 500, noNaN: true })),
+  }),
+  fc.record({
+    kind: fc.constant('read' as const),
+    tdsPercent: fc.double({ min: 0.5, max: 3, noNaN: true }),
   }),
   fc.record({
     kind: fc.constant('miss-answered' as const),
@@ -195,11 +200,20 @@ describe('an entry that is kept or sent', () => {
     expect(entryFault({ ...entry, kind: 'undone', of: { device: 'd' } })).toMatchObject({
       field: 'of.number',
     });
-    expect(entryFault({ ...entry, kind: 'fines-weighed', finesG: 5000 })).toMatchObject({
-      field: 'finesG',
+    expect(entryFault({ ...entry, kind: 'weighed', what: 'fines', massG: 501 })).toMatchObject({
+      field: 'massG',
       allowed: '0 to 500 g',
     });
-    expect(entryFault({ ...entry, kind: 'fines-weighed', finesG: null })).toBeNull();
+    expect(entryFault({ ...entry, kind: 'weighed', what: 'beverage', massG: 501 })).toBeNull();
+    expect(entryFault({ ...entry, kind: 'weighed', what: 'beverage', massG: 9 })).toMatchObject({
+      field: 'massG',
+      allowed: '10 to 5000 g',
+    });
+    expect(entryFault({ ...entry, kind: 'weighed', what: 'fines', massG: null })).toBeNull();
+    expect(entryFault({ ...entry, kind: 'read', tdsPercent: 13.5 })).toMatchObject({
+      field: 'tdsPercent',
+      allowed: '0.2 to 3 %',
+    });
     expect(entryFault({ ...entry, kind: 'cups-planned', rule: { kind: 'mass' } })).not.toBeNull();
     expect(entryFault('a mark')).not.toBeNull();
   });

@@ -41,6 +41,8 @@ describe('a brew by its log', () => {
       leftOut: [],
       notServed: [],
       finesG: null,
+      beverageG: null,
+      readings: [],
       totalsMoved: [],
       answered: [],
       cups: null,

@@ -6,7 +6,7 @@ import type { StepDone } from '../bench/planAgainstActual.js';
 import type { PreparationTask } from '../bench/preparation.js';
 import type { ServingTask } from '../bench/serving.js';
 import type { BrewPlan } from '../plan/plan.js';
-import type { BrewEntry } from './brewEntry.js';
+import type { BrewEntry, EntryId } from './brewEntry.js';
 import { entryName, mergedLogs, standing, type BrewLog } from './brewLog.js';
 
 /** What a brew is by all that was told of it. */
@@ -23,6 +23,10 @@ export interface BrewSoFar {
   notServed: ServingTask[];
   /** What fell through the sieve as weighed, g; `null` where nobody weighed it. */
   finesG: number | null;
+  /** The beverage as weighed at the bench, g; `null` where nobody did. */
+  beverageG: number | null;
+  /** What a refractometer showed while the brew was on the bench, in turn. */
+  readings: (EntryId & { tdsPercent: number })[];
   /** Totals moved after a pour that missed: from which pour on, and by how much. */
   totalsMoved: { fromPour: number; byG: number }[];
   /** Misses that somebody has answered, by pour. */
@@ -50,7 +54,7 @@ export function brewSoFar(log: BrewLog): BrewSoFar {
   };
   const tasks = lastOf(stands, ['prepared', 'left-out'], ({ task }) => task);
   const leftOut = tasks.filter(({ kind }) => kind === 'left-out').map(({ task }) => task);
-  const finesG = stands.findLast((each) => each.kind === 'fines-weighed')?.finesG ?? null;
+  const finesG = weighedG(stands, 'fines');
   const answers = stands.filter((each) => each.kind === 'miss-answered');
   const stoodNames = new Set(stands.map(entryName));
   const byOutflow = ordered.filter((each) => each.kind === 'marked' && each.by === 'outflow');
@@ -67,6 +71,10 @@ export function brewSoFar(log: BrewLog): BrewSoFar {
     leftOut,
     notServed: stands.flatMap((each) => (each.kind === 'not-served' ? [each.serving] : [])),
     finesG,
+    beverageG: weighedG(stands, 'beverage'),
+    readings: stands.flatMap((each) =>
+      each.kind === 'read' ? [{ device: each.device, number: each.number, tdsPercent: each.tdsPercent }] : [],
+    ),
     totalsMoved: answers
       .filter(({ byG }) => byG !== 0)
       .map(({ pourNumber, byG }) => ({ fromPour: pourNumber + 1, byG })),
@@ -85,6 +93,13 @@ export function brewSoFar(log: BrewLog): BrewSoFar {
 /** The plan with its totals moved as was chosen while it ran. */
 export function planMoved(plan: BrewPlan, { totalsMoved }: Pick<BrewSoFar, 'totalsMoved'>): BrewPlan {
   return totalsMoved.reduce(withTotalsMoved, plan);
+}
+
+function weighedG(stands: BrewLog, what: EntryOf<'weighed'>['what']): number | null {
+  const last = stands.findLast(
+    (each): each is EntryOf<'weighed'> => each.kind === 'weighed' && each.what === what,
+  );
+  return last?.massG ?? null;
 }
 
 type EntryOf<K extends BrewEntry['kind']> = Extract<BrewEntry, { kind: K }>;

@@ -1,11 +1,12 @@
 import { PREPARATION_TASKS } from '../bench/preparation.js';
 import { SERVING_TASKS } from '../bench/serving.js';
 import { RECORD } from '../bench/storableRecord.js';
+import { readingFault } from '../extraction/measurementFaults.js';
 import { firstOutOfRange, notAllowed, outOfRange, type OutOfRange, type Range } from '../input/ranges.js';
 import { CUP_SCHEDULE } from '../plan/cupSchedule.js';
 import { byKind, choice, fields, nullable, oneOf, shapeFault, type Shape } from '../input/shape.js';
 import { cutTo, wellFormed } from '../text/wellFormed.js';
-import type { EntryKind } from './brewEntry.js';
+import { WEIGHED_AT_BENCH, type BrewEntry, type EntryKind } from './brewEntry.js';
 
 const ID = { device: 'text', number: 'number' } as const;
 const TASK = { task: choice(PREPARATION_TASKS) };
@@ -14,7 +15,8 @@ const TASK = { task: choice(PREPARATION_TASKS) };
 const SAYS = {
   prepared: TASK,
   'left-out': TASK,
-  'fines-weighed': { finesG: nullable('number') },
+  weighed: { what: choice(WEIGHED_AT_BENCH), massG: nullable('number') },
+  read: { tdsPercent: 'number' },
   marked: { stepIndex: 'number', skipped: 'yes or no', by: choice(['hand', 'outflow', 'table']) },
   'total-read': { stepIndex: 'number', totalG: nullable('number') },
   'kettle-read': { stepIndex: 'number', kettleC: 'number', instrument: 'text', isSimulated: 'yes or no' },
@@ -44,8 +46,11 @@ const RANGES: Record<'number' | 'atMs' | 'stepIndex' | 'pourNumber', Range> = {
   stepIndex: { low: 0, high: RECORD.mostSteps - 1, unit: '' },
   pourNumber: { low: 1, high: RECORD.mostSteps, unit: '' },
 };
-/** What a sieve can hold. */
-const FINES: Range = { low: 0, high: 500, unit: 'g' };
+/** What a sieve and a server can hold. */
+const WEIGHTS: Record<(typeof WEIGHED_AT_BENCH)[number], Range> = {
+  fines: { low: 0, high: 500, unit: 'g' },
+  beverage: { low: 10, high: RECORD.heaviestG, unit: 'g' },
+};
 const LONGEST = {
   device: 36,
   scale: RECORD.longestScaleName,
@@ -59,14 +64,23 @@ export function entryFault(value: unknown): OutOfRange | null {
     shapeFault(value, STAMP) ??
     shapeFault(value, ENTRY) ??
     firstOutOfRange(value as Partial<Record<keyof typeof RANGES, unknown>>, RANGES) ??
-    finesFault(value as { finesG?: number | null }) ??
+    weightFault(value as BrewEntry) ??
+    strengthFault(value as BrewEntry) ??
     notWhole(value as Partial<Record<keyof typeof RANGES, number>>) ??
     tooLong(value as Partial<Record<keyof typeof LONGEST, string>>)
   );
 }
 
-function finesFault({ finesG = null }: { finesG?: number | null }): OutOfRange | null {
-  return finesG === null ? null : outOfRange('finesG', finesG, FINES);
+function weightFault(entry: BrewEntry): OutOfRange | null {
+  if (entry.kind !== 'weighed' || entry.massG === null) return null;
+  return outOfRange('massG', entry.massG, WEIGHTS[entry.what]);
+}
+
+function strengthFault(entry: BrewEntry): OutOfRange | null {
+  if (entry.kind !== 'read') return null;
+  const { tdsPercent } = entry;
+  const fault = readingFault({ tdsPercent });
+  return fault && { ...notAllowed('tdsPercent', tdsPercent, fault.allowed), message: fault.message };
 }
 
 /** Numbers, steps and moments are counted: a broken one is another one to whoever rounds it. */

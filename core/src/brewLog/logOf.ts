@@ -35,8 +35,7 @@ export function logOfRecord({
     ...steps.flatMap((step) => stepTold(step, at(step.atS))),
     ...events.flatMap((event) => eventTold(event, steps, at(event.atS))),
   ];
-  const isBefore = ({ kind }: Happening) =>
-    kind === 'left-out' || kind === 'prepared' || kind === 'fines-weighed';
+  const isBefore = ({ kind }: Happening) => kind === 'left-out' || kind === 'prepared' || kind === 'weighed';
   return logOf(device, [
     ...told.filter(isBefore),
     // Stable: at one moment a mark stands before what was read at it.
@@ -57,7 +56,7 @@ function eventTold(event: BenchEvent, steps: readonly StepDone[], atMs: number):
     case 'not-prepared':
       return [{ kind: 'left-out', atMs, task: event.task }];
     case 'fines-weighed':
-      return [{ kind: 'fines-weighed', atMs, finesG: event.finesG }];
+      return [{ kind: 'weighed', atMs, what: 'fines', massG: event.finesG }];
     case 'agitated':
       return [{ kind: 'agitated', atMs, how: event.how }];
     case 'cup-changed':

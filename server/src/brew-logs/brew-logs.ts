@@ -1,7 +1,8 @@
-import { mergedLogs, type BrewEntry, type BrewLog } from '@vendu/core';
+import { broughtUp, mergedLogs, type BrewEntry, type BrewLog } from '@vendu/core';
 import { BrewEntryModel } from './brew-entry.model.js';
 
-// The logs of brews, under the keys of the benches. They only grow: an entry that is there already stays as it was.
+// The logs of brews, under the keys of the benches. They only grow: an entry that is there already stays as it was told,
+// and is read as this version says it.
 
 /** Adds what is new to the log of a brew, each entry once however often it is sent. */
 export async function addToLog(
@@ -33,7 +34,7 @@ export async function logsOfBrews(brewKeys: readonly string[]): Promise<Map<stri
   return new Map(
     brewKeys.map((key) => [
       key,
-      mergedLogs(rows.filter(({ brewKey }) => brewKey === key).map(({ entry }) => entry)),
+      mergedLogs(rows.filter(({ brewKey }) => brewKey === key).map(({ entry }) => broughtUp(entry) as BrewEntry)),
     ]),
   );
 }

@@ -1,5 +1,14 @@
 import { Injectable } from '@nestjs/common';
-import { brewSoFar, finesTaken, storableRecord, storableTrace, type BrewLog, type Trace } from '@vendu/core';
+import {
+  brewSoFar,
+  finesTaken,
+  measuredSoFar,
+  storableRecord,
+  storableTrace,
+  type BrewPlan,
+  type BrewLog,
+  type Trace,
+} from '@vendu/core';
 import type { PutBrewDto } from '@vendu/contract';
 import { ComparisonArmModel } from '../comparisons/comparison-arm.model.js';
 import { ComparisonBrewModel } from '../comparisons/comparison-brew.model.js';
@@ -17,6 +26,7 @@ import { addToLog, logOfBrew } from '../brew-logs/brew-logs.js';
 import { BrewModel } from './brew.model.js';
 import { believableStart } from './believable-start.js';
 import { kitNames, WITH_KIT } from './kit-names.js';
+import { ReadingModel } from './reading.model.js';
 import { TraceModel } from './trace.model.js';
 
 /** A scale that was not there. */
@@ -46,7 +56,7 @@ export class StoreBrewService {
       if (first) return first.id;
       await addToLog(clientKey, brew.entries, person.id);
       // What another device told of it, and this one never heard, is of it too.
-      const { startMs, steps, events, note } = recordOf(await logOfBrew(clientKey));
+      const { startMs, steps, events, note, measured } = recordOf(await logOfBrew(clientKey), version.plan);
       const { startedAt, clockOff } = believableStart({ startMs, steps }, new Date());
       const row = await BrewModel.create({
         clientKey,
@@ -63,8 +73,17 @@ export class StoreBrewService {
         kit: kitNames({ recipe, grinder }, version, house, brew.scale),
         note,
         finesG: finesTaken({ plan: version.plan, events })?.finesG ?? null,
+        beverageG: measured.beverageG,
         createdAt: await momentAfterWeighing(recipe.lotId),
       });
+      await ReadingModel.bulkCreate(
+        measured.readings.map((tdsPercent) => ({
+          brewId: row.id,
+          tdsPercent,
+          sampleC: null,
+          readBy: person.id,
+        })),
+      );
       if (samples.atMs.length > 0 || outflow.atMs.length > 0) {
         await TraceModel.create({
           brewId: row.id,
@@ -107,11 +126,16 @@ async function countForArm({ id, recipeVersionId }: BrewModel, armId: number | n
 }
 
 /** What the record keeps of a log. */
-function recordOf(log: BrewLog) {
-  const { run, steps, events, note } = brewSoFar(log);
+function recordOf(log: BrewLog, plan: BrewPlan) {
+  const soFar = brewSoFar(log);
+  const { run, steps, events, note } = soFar;
   const [start] = run.marks;
   if (!start) {
     throw invalidField({ field: 'entries', message: 'A brew has its first pour marked.' });
   }
-  return { startMs: start.atMs, ...storableRecord({ steps, events, note }) };
+  return {
+    startMs: start.atMs,
+    ...storableRecord({ steps, events, note }),
+    measured: measuredSoFar({ plan, soFar }),
+  };
 }

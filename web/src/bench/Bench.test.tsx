@@ -375,7 +375,7 @@ describe('the bench when it is drained', () => {
     fireEvent.keyDown(field, { key: 'Enter' });
     // Typed and not left yet: it goes along.
     fireEvent.change(screen.getByLabelText('Note (N)'), { target: { value: 'stalled at the end' } });
-    fireEvent.click(screen.getByRole('button', { name: 'Save the brew and weigh it' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Save the brew' }));
     await expect.poll(() => benchBrew(store)).toBeUndefined();
     const body = sent.find(({ path }) => path.startsWith('brews/'))?.body as PutBrewDto;
     expect(body).toMatchObject({ recipeVersionId: 11, roastBatchId: 4 });

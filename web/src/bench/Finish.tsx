@@ -6,6 +6,7 @@ import { usePutBrewMutation } from '../api/brewsApi';
 import { Button } from '../ui/Button';
 import { TroubleNotice } from '../ui/Notice';
 import { Closing } from './Closing';
+import { MeasureHere } from './MeasureHere';
 import { BenchButton } from './BenchButton';
 import { ServingList } from './ServingList';
 import { benchScaleOf, forgetScales, recordedTrace } from './benchScales';
@@ -76,11 +77,12 @@ export function Finish({ brew }: { brew: BenchBrew }) {
           Marked by the scale under the server, when the outflow fell to drips. U takes it back.
         </p>
       )}
+      <MeasureHere brew={brew} />
       <Closing plan={brew.plan} />
       <TroubleNotice trouble={troubleOf(error)} />
       <div className="flex flex-wrap items-center gap-4">
         <BenchButton main disabled={isLoading} onClick={() => void store()}>
-          Save the brew and weigh it
+          Save the brew
         </BenchButton>
         <Button weight="quiet" className="h-12" onClick={abandon}>
           Abandon this brew

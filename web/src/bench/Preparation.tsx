@@ -32,7 +32,7 @@ export function Preparation({ brew, isActive }: { brew: BenchBrew; isActive: boo
   useShortcut('p', answerNext('prepared'));
   useShortcut('s', answerNext('left-out'));
   const tellFines = (weighedG: number | null) =>
-    dispatch(brewTold({ key, happened: { kind: 'fines-weighed', finesG: weighedG } }));
+    dispatch(brewTold({ key, happened: { kind: 'weighed', what: 'fines', massG: weighedG } }));
   /** Ticks a thing, or takes the tick back. */
   function tick(task: PreparationTask) {
     const ticked = log.findLast((entry) => entry.kind === 'prepared' && entry.task === task);

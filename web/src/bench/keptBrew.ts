@@ -1,4 +1,5 @@
 import {
+  broughtUp,
   entryFault,
   mergedLogs,
   PAPER_FOLDS,
@@ -71,8 +72,9 @@ export function readKeptBrew(kept: unknown): BenchBrew | null {
 
 /** `null` where an entry cannot be read: a brew without one of its marks is another brew. */
 function logOfKept(kept: unknown): BenchBrew['log'] | null {
-  if (!Array.isArray(kept) || kept.some((entry) => entryFault(entry) !== null)) return null;
-  return mergedLogs(kept as BrewEntry[]);
+  const entries = Array.isArray(kept) ? kept.map(broughtUp) : null;
+  if (!entries || entries.some((entry) => entryFault(entry) !== null)) return null;
+  return mergedLogs(entries as BrewEntry[]);
 }
 
 function armOf(kept: unknown): BenchArm | null {

@@ -1,18 +1,13 @@
-import { X } from 'lucide-react';
-import type { SubmitEvent } from 'react';
-import { useState } from 'react';
-import { parseWithUnit, readingFault } from '@vendu/core';
 import type { BrewView } from '@vendu/contract';
 import { troubleOf } from '../api/problem';
 import { useDraft } from '../device/draft';
 import { useKitQuery } from '../api/kitApi';
-import { Button } from '../ui/Button';
 import { QuantityField } from '../ui/QuantityField';
 import { CELSIUS, inRange } from '../ui/quantities';
-import { classes } from '../ui/classes';
+import { ReadingEntry } from '../ui/ReadingEntry';
+import { ReadingList } from '../ui/ReadingList';
 import { RefractometerReader } from './RefractometerReader';
 import { ZeroCheck } from './ZeroCheck';
-import { Field, INPUT } from '../ui/Field';
 import { offerUndoOf } from '../ui/offerUndo';
 import { useAddReadingMutation, useSetReadingRemovedMutation } from '../api/brewsApi';
 
@@ -27,31 +22,15 @@ export function ReadingsForm({
 }) {
   const [text, setText] = useDraft(`brew.${brew.id}.reading`, '');
   const [sampleC, setSampleC] = useDraft<number | null>(`brew.${brew.id}.sample`, null);
-  const [complaint, setComplaint] = useState<string>();
   const [add, { error, isLoading }] = useAddReadingMutation();
   const { data: kit } = useKitQuery();
   const [setRemoved] = useSetReadingRemovedMutation();
 
-  async function send(event: SubmitEvent) {
-    event.preventDefault();
-    const parsed = parseWithUnit(text, '%');
-    if (!parsed.ok) {
-      setComplaint(parsed.message);
-      return;
-    }
-    const fault = readingFault({ tdsPercent: parsed.value });
-    if (fault) {
-      setComplaint(fault.message);
-      return;
-    }
-    setComplaint(undefined);
-    const { data } = await add({
-      id: brew.id,
-      reading: { tdsPercent: parsed.value, sampleC, source: 'typed' },
-    });
+  async function send(tdsPercent: number) {
+    const { data } = await add({ id: brew.id, reading: { tdsPercent, sampleC, source: 'typed' } });
     if (data) setText('');
   }
-  function remove(readingId: number, tdsPercent: number) {
+  function remove({ id: readingId, tdsPercent }: BrewView['readings'][number]) {
     void offerUndoOf(
       setRemoved({ id: brew.id, readingId, removed: true }),
       `Reading ${tdsPercent.toFixed(2)} % removed`,
@@ -62,30 +41,7 @@ export function ReadingsForm({
     <div className="flex flex-col gap-3">
       <ZeroCheck />
       <RefractometerReader brew={brew} sampleC={sampleC} modelTdsPercent={modelTdsPercent} />
-      <ol className="flex flex-wrap gap-2 empty:hidden">
-        {brew.readings.map(({ id, tdsPercent, source }) => (
-          <li
-            key={id}
-            className={classes(
-              'reading flex items-center border-b-2 border-strength text-large text-strength',
-              source === 'simulated' && 'border-dashed',
-            )}
-          >
-            {tdsPercent.toFixed(2)}
-            {source === 'simulated' && (
-              <span className="ml-1 font-words text-tiny text-quiet">simulated</span>
-            )}
-            <button
-              type="button"
-              aria-label={`Remove the reading ${tdsPercent.toFixed(2)} %`}
-              className="ml-1 p-1 text-quiet hover:text-ink"
-              onClick={() => remove(id, tdsPercent)}
-            >
-              <X aria-hidden size={14} />
-            </button>
-          </li>
-        ))}
-      </ol>
+      <ReadingList readings={brew.readings} onRemove={remove} />
       <div className="grid grid-cols-2 items-start gap-3">
         <QuantityField
           label="Sample at"
@@ -96,28 +52,14 @@ export function ReadingsForm({
           onClear={() => setSampleC(null)}
           placeholder="not measured"
         />
-        <form onSubmit={(event) => void send(event)} className="flex items-start gap-2">
-          <Field
-            label={`Reading ${brew.readings.length + 1}, % TDS`}
-            hint={brew.readings.length < 3 ? 'at least three, from a cooled, stirred sample' : undefined}
-            error={complaint ?? troubleOf(error)?.detail}
-            className="grow"
-          >
-            {(control) => (
-              <input
-                {...control}
-                inputMode="decimal"
-                autoComplete="off"
-                className={`${INPUT} reading text-strength`}
-                value={text}
-                onChange={(event) => setText(event.target.value)}
-              />
-            )}
-          </Field>
-          <Button type="submit" className="mt-6" disabled={isLoading}>
-            Add
-          </Button>
-        </form>
+        <ReadingEntry
+          before={brew.readings.length}
+          text={text}
+          onType={setText}
+          onAdd={(tdsPercent) => void send(tdsPercent)}
+          isSending={isLoading}
+          trouble={troubleOf(error)?.detail}
+        />
       </div>
     </div>
   );
