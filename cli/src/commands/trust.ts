@@ -194,8 +194,12 @@ const PARTS: Record<TrustPart, (ground: Ground) => Promise<boolean>> = {
     const report = await step(`the disk full for ${FULL_MS / 1000} s, the database killed meanwhile`, () =>
       fullDisk(lab, database, disk, FULL_MS),
     );
-    console.log(`  ${report.noRoom} told that there is no room; ${faultWords(report)}`);
-    return report.noRoom > 0 && report.failed + report.saidDead + report.lotsWrong === 0;
+    console.log(
+      `  ${report.noRoom} told that there is no room, and by its health ${report.saidFull} times; ${faultWords(report)}`,
+    );
+    return (
+      report.noRoom > 0 && report.saidFull > 0 && report.failed + report.saidDead + report.lotsWrong === 0
+    );
   },
   load: async ({ settings, server, lab }) => {
     const grown = await step('ten thousand lots', () => grow(settings, LARGE));

@@ -12,6 +12,8 @@ export interface FaultReport {
   failed: number;
   /** Told that there is no room to store it. */
   noRoom: number;
+  /** Times the server said of itself that there is none. */
+  saidFull: number;
   longestMs: number;
   /** Times the server said of itself that it does not run: it would be started anew for nothing. */
   saidDead: number;
@@ -106,6 +108,7 @@ async function underFault(lab: Lab, fault: () => Promise<void>): Promise<FaultRe
     answers: 0,
     failed: 0,
     noRoom: 0,
+    saidFull: 0,
     longestMs: 0,
     saidDead: 0,
     saidReady: 0,
@@ -160,6 +163,7 @@ async function underFault(lab: Lab, fault: () => Promise<void>): Promise<FaultRe
       const [ready, live] = await Promise.all([lab.barista.get('health'), lab.barista.get('health/live')]);
       report.readinessMs = Math.max(report.readinessMs, Math.round(performance.now() - begun));
       if (live.status !== 200) report.saidDead++;
+      if ((ready.body as { status?: string } | null)?.status === 'no room to store') report.saidFull++;
       if (wasFaulty && isFaulty && ready.status === 200) report.saidReady++;
       await sleep(PROBE_EVERY_MS);
     }

@@ -19,6 +19,10 @@ export interface OperationsView {
     largest: { table: string; bytes: number }[];
     /** How far its clock is ahead of the server's. */
     aheadMs: number;
+    /** Of the disk it lies on; `null` where that is another machine’s. */
+    freeBytes: number | null;
+    /** The last thing that was to be stored found no room. */
+    isFull: boolean;
   };
   /** Copies where they usually go; `null` where no folder is known. */
   copies: { count: number; newest: { at: string; bytes: number } | null; freeBytes: number } | null;

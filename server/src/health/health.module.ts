@@ -1,5 +1,6 @@
 import { Module } from '@nestjs/common';
+import { OperationsModule } from '../operations/operations.module.js';
 import { HealthController } from './health.controller.js';
 
-@Module({ controllers: [HealthController] })
+@Module({ imports: [OperationsModule], controllers: [HealthController] })
 export class HealthModule {}

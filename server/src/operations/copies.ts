@@ -1,6 +1,7 @@
-import { readdir, readFile, statfs } from 'node:fs/promises';
+import { readdir, readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { OperationsView } from '@vendu/contract';
+import { freeBytesAt } from './free-space.js';
 
 const COPY = /^vendu-.+\.sql\.gz$/;
 
@@ -24,17 +25,6 @@ export async function copiesIn(folder: string): Promise<NonNullable<OperationsVi
   return {
     count: proven.length,
     newest: note && { at: note.madeAt, bytes: note.bytes },
-    freeBytes: await freeAt(folder),
+    freeBytes: await freeBytesAt(folder),
   };
-}
-
-/** Of the disk that a folder is on, or will be. */
-async function freeAt(folder: string): Promise<number> {
-  try {
-    const { bavail, bsize } = await statfs(folder);
-    return bavail * bsize;
-  } catch {
-    const above = join(folder, '..');
-    return above === folder ? 0 : freeAt(above);
-  }
 }

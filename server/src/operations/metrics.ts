@@ -1,9 +1,11 @@
 import { Injectable } from '@nestjs/common';
 import type { RequestHandler } from 'express';
-import { collectDefaultMetrics, Counter, Histogram, Registry } from 'prom-client';
+import { collectDefaultMetrics, Counter, Gauge, Histogram, Registry } from 'prom-client';
 import { quantileSorted } from 'simple-statistics';
+import type { OperationsView } from '@vendu/contract';
 import { isLoopback } from '../configuration.js';
 import { Statements } from '../database/statements.js';
+import { Room } from './room.js';
 
 const SECONDS = [0.005, 0.01, 0.025, 0.05, 0.1, 0.25, 0.5, 1, 2.5, 5, 10];
 const RECENT = 1000;
@@ -22,7 +24,10 @@ export class Metrics {
   private readonly recentMs: number[] = [];
   private readonly counts = { answered: 0, refused: 0, failed: 0 };
 
-  constructor(statements: Statements) {
+  constructor(
+    statements: Statements,
+    private readonly room: Room,
+  ) {
     collectDefaultMetrics({ register: this.registry });
     const registers = [this.registry];
     new Counter({
@@ -43,6 +48,14 @@ export class Metrics {
         this.inc(statements.totalMs / 1000);
       },
     });
+    new Gauge({
+      name: 'vendu_disk_full',
+      help: '1 while the disk of the database has no room to store anything',
+      registers,
+      collect() {
+        this.set(room.isFull ? 1 : 0);
+      },
+    });
   }
 
   readonly counting: RequestHandler = (request, response, next) => {
@@ -57,6 +70,7 @@ export class Metrics {
         { method: request.method, route: typeof route === 'string' ? route : 'other', status: statusCode },
         ms / 1000,
       );
+      this.room.answered(request.method, statusCode);
       this.counts.answered++;
       if (statusCode >= 500) this.counts.failed++;
       else if (statusCode >= 400) this.counts.refused++;
@@ -81,7 +95,7 @@ export class Metrics {
     void this.registry.metrics().then((text) => response.type(this.registry.contentType).send(text), next);
   };
 
-  summary() {
+  summary(): OperationsView['requests'] {
     const sorted = [...this.recentMs].sort((a, b) => a - b);
     const at = (share: number) => (sorted.length === 0 ? 0 : Math.round(quantileSorted(sorted, share)));
     return { ...this.counts, medianMs: at(0.5), p95Ms: at(0.95) };

@@ -11,7 +11,9 @@ import { MIGRATIONS } from '../database/migrations/index.js';
 import { Statements } from '../database/statements.js';
 import { WebhookDeliveryModel } from '../webhooks/webhook-delivery.model.js';
 import { copiesIn } from './copies.js';
+import { freeBytesAt } from './free-space.js';
 import { Metrics } from './metrics.js';
+import { Room } from './room.js';
 
 const LARGEST = 5;
 const SLOWEST = 8;
@@ -31,6 +33,7 @@ export class OperationsService {
     private readonly statements: Statements,
     private readonly metrics: Metrics,
     private readonly care: CareService,
+    private readonly room: Room,
     @Inject(CONFIGURATION) private readonly configuration: Configuration,
   ) {}
 
@@ -57,6 +60,7 @@ export class OperationsService {
         ...database,
         bytes: tables.reduce((sum, each) => sum + each.bytes, 0),
         largest: tables.slice(0, LARGEST),
+        isFull: this.room.isFull,
       },
       copies,
       requests: this.metrics.summary(),
@@ -68,14 +72,20 @@ export class OperationsService {
   }
 
   /** Its clock against this server's, in the middle of the time that asking took. */
-  private async database(): Promise<{ version: string; aheadMs: number }> {
+  private async database(): Promise<{ version: string; aheadMs: number; freeBytes: number | null }> {
     const asked = Date.now();
-    const [row] = await this.sequelize.query<{ version: string; nowMs: string }>(
-      'SELECT VERSION() AS version, ROUND(UNIX_TIMESTAMP(NOW(3)) * 1000) AS nowMs',
+    const [row] = await this.sequelize.query<{ version: string; folder: string; nowMs: string }>(
+      'SELECT VERSION() AS version, @@datadir AS folder, ROUND(UNIX_TIMESTAMP(NOW(3)) * 1000) AS nowMs',
       { type: QueryTypes.SELECT },
     );
     const middle = (asked + Date.now()) / 2;
-    return { version: row?.version ?? '', aheadMs: Math.round(Number(row?.nowMs ?? middle) - middle) };
+    // By a socket it is on this machine; elsewhere its disk is not to be seen from here.
+    const isHere = this.configuration.database.socketPath !== null;
+    return {
+      version: row?.version ?? '',
+      aheadMs: Math.round(Number(row?.nowMs ?? middle) - middle),
+      freeBytes: isHere && row ? await freeBytesAt(row.folder) : null,
+    };
   }
 
   private async tables(): Promise<{ table: string; bytes: number }[]> {

@@ -82,7 +82,14 @@ function Facts({
         <Figure name="Node" value={node.replace('v', '')} />
         <Figure name="Database" value={database.version} />
         <Figure name="Schema" value={schema.step} />
-        <Figure name="Size" value={sizeWords(database.bytes)} />
+        <Row name="Size">
+          <span className="reading">{sizeWords(database.bytes)}</span>
+          {database.freeBytes !== null && (
+            <span className="block text-small text-quiet">
+              <span className="reading">{sizeWords(database.freeBytes)}</span> free there
+            </span>
+          )}
+        </Row>
         <Row name="Clocks of server and database">{clockWords(database.aheadMs)}</Row>
         <Row name="Newest copy">
           {copies === null && 'not known here'}

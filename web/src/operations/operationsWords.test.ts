@@ -9,7 +9,7 @@ const IN_ORDER: OperationsView = {
   startedAt: '2026-11-30T06:00:00.000Z',
   now: NOW,
   schema: { step: '0039-hours-of-people', pending: 0 },
-  database: { version: '11.8', bytes: 40e6, largest: [], aheadMs: 12 },
+  database: { version: '11.8', bytes: 40e6, largest: [], aheadMs: 12, freeBytes: 80e9, isFull: false },
   copies: { count: 14, newest: { at: '2026-12-01T02:00:00.000Z', bytes: 9e6 }, freeBytes: 80e9 },
   requests: { answered: 900, refused: 12, failed: 0, medianMs: 6, p95Ms: 40 },
   slow: [],
@@ -36,6 +36,17 @@ describe('what somebody has to see to', () => {
     expect(troubles({ copies: { ...copies, freeBytes: 100e6 } })).toEqual([
       '100 MB are free where copies go: make room.',
     ]);
+  });
+
+  it('is a disk that fills up, and one that is full', () => {
+    const { database } = IN_ORDER;
+    expect(troubles({ database: { ...database, freeBytes: 900e6 } })).toEqual([
+      '900 MB are free where the database lies: make room before it is full.',
+    ]);
+    expect(troubles({ database: { ...database, freeBytes: 0, isFull: true } })).toEqual([
+      'The disk of the database is full: pages are shown and nothing is saved. Make room.',
+    ]);
+    expect(troubles({ database: { ...database, freeBytes: null } })).toEqual([]);
   });
 
   it('is a clock that goes wrong, the database’s or this device’s', () => {

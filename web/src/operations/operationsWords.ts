@@ -5,6 +5,7 @@ import type { OperationsView } from '@vendu/contract';
 const COPY_HOURS = 48;
 const CLOCK_MS = 2000;
 const FREE_COPIES = 3;
+const FREE_BYTES = 1e9;
 
 const UNITS = ['B', 'kB', 'MB', 'GB', 'TB'] as const;
 
@@ -32,6 +33,13 @@ export function troublesOf(
 ): string[] {
   const troubles: string[] = [];
   const here = new Date(now);
+  if (database.isFull) {
+    troubles.push('The disk of the database is full: pages are shown and nothing is saved. Make room.');
+  } else if (database.freeBytes !== null && database.freeBytes < FREE_BYTES) {
+    troubles.push(
+      `${sizeWords(database.freeBytes)} are free where the database lies: make room before it is full.`,
+    );
+  }
   if (copies && !copies.newest) troubles.push('No copy of the database yet: run ./vendu backup.');
   if (copies?.newest && differenceInHours(here, copies.newest.at) >= COPY_HOURS) {
     const days = Math.floor(differenceInHours(here, copies.newest.at) / 24);
