@@ -165,6 +165,9 @@ export const LOT_STAGES = [
 ] as const;
 export type LotStage = (typeof LOT_STAGES)[number];
 
-/** A guest taster tastes what stands on the table; a barista does all but what a lead answers for. */
-export const ROLES = ['taster', 'barista', 'lead'] as const;
+/**
+ * A guest taster tastes what stands on the table; a barista does all but what a lead answers for; an admin looks after
+ * people, programs and copies, and has no hand in recipes.
+ */
+export const ROLES = ['taster', 'barista', 'lead', 'admin'] as const;
 export type Role = (typeof ROLES)[number];

@@ -5,6 +5,7 @@ export const PEOPLE = {
   lead: { name: 'Ilse Varnholt', email: 'ilse@ninthmole.example', password: 'harbour-lead' },
   barista: { name: 'Tamsin Ekelund', email: 'tamsin@ninthmole.example', password: 'harbour-bench' },
   secondBarista: { name: 'Joss Pellwater', email: 'joss@ninthmole.example', password: 'harbour-bench' },
+  admin: { name: 'Signe Halloran', email: 'signe@ninthmole.example', password: 'harbour-keys' },
   guest: { name: 'Maren Oldacre', email: 'maren@ninthmole.example', password: 'harbour-guest' },
 } as const;
 type Who = keyof typeof PEOPLE;

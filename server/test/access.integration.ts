@@ -12,10 +12,10 @@ import { sessionCookieIn, startTestApplication, type TestApplication } from './s
 interface Operation {
   path: string;
   method: string;
-  access: 'everybody' | 'taster' | 'signed in' | 'lead';
+  access: 'everybody' | 'all roles' | 'taster' | 'signed in' | 'admin' | 'lead' | 'lead or admin';
 }
 
-const KNOCKING = ['nobody', 'taster', 'barista', 'lead', 'token: read', 'token: record'] as const;
+const KNOCKING = ['nobody', 'taster', 'barista', 'lead', 'admin', 'token: read', 'token: record'] as const;
 type Knocking = (typeof KNOCKING)[number];
 
 let app: TestApplication;
@@ -35,7 +35,7 @@ beforeAll(async () => {
       access: operation['x-access'] ?? ('signed in' as const),
     })),
   );
-  for (const role of ['taster', 'barista', 'lead'] as const) {
+  for (const role of ['taster', 'barista', 'lead', 'admin'] as const) {
     shown.set(role, { cookie: await cookieOf(role) });
   }
   const endsOn = new Date(Date.now() + 86_400_000).toISOString().slice(0, 10);
@@ -63,9 +63,11 @@ function mayEnter({ access, method, path }: Operation, knocking: Knocking): bool
     case 'nobody':
       return false;
     case 'taster':
-      return access === 'taster';
+      return access === 'taster' || access === 'all roles';
     case 'barista':
-      return access !== 'lead';
+      return access !== 'lead' && access !== 'lead or admin';
+    case 'admin':
+      return access === 'all roles' || access === 'admin' || access === 'lead or admin';
     case 'lead':
       return true;
     case 'token: read':
@@ -107,7 +109,7 @@ describe('the doors of the API', () => {
       }
     }
     expect(wrong).toEqual([]);
-    expect(cells).toBe(operations.length * KNOCKING.length - 5);
+    expect(cells).toBe(operations.length * KNOCKING.length - 6);
     // Or the table would be of nothing.
     expect(cells).toBeGreaterThan(900);
   }, 120_000);
@@ -135,7 +137,7 @@ function written(): string {
   return [
     '# Who may do what',
     '',
-    `Every operation of the API: ${count('everybody')} are open to everybody, ${count('taster')} to whoever is signed in, guest tasters too, ${count('signed in')} to baristas and leads, ${count('lead')} to leads. A token lets its program in as far as its right goes, and no further than its person. \`server/test/access.integration.ts\` makes this table from the code and knocks at each door as each of these.`,
+    `Every operation of the API: ${count('everybody')} are open to everybody, ${count('all roles')} to whoever is signed in, ${count('taster')} to guest tasters, baristas and leads, ${count('signed in')} to baristas and leads, ${count('admin')} to admins as well, ${count('lead')} to leads, ${count('lead or admin')} to leads and admins. A token lets its program in as far as its right goes, and no further than its person. \`server/test/access.integration.ts\` makes this table from the code and knocks at each door as each of these.`,
     '',
     line(head),
     `| ${widths.map((width) => '-'.repeat(width)).join(' | ')} |`,

@@ -145,6 +145,30 @@ describe('people', () => {
     await PersonModel.update({ role: 'barista' }, { where: { id: second.id } });
   });
 
+  it('are looked after by an admin, who has no hand in recipes and tastes nothing', async () => {
+    const invited = await add('Looks after it', 'admin');
+    const email = 'after@ninthmole.example';
+    await accept(invited.path, { name: 'Looks after it', email, password: 'ten letters' }, 204);
+    const admin = await enter(email, 'ten letters');
+    for (const path of ['people', 'people/edits', 'operations', 'tokens', 'webhooks', 'imports', 'sessions']) {
+      await admin.get(`/api/${path}`).expect(200);
+    }
+    const wren = (await admin.post('/api/people').send({ name: 'By an admin', role: 'barista' }).expect(201))
+      .body as InvitedView;
+    await admin.put(`/api/people/${wren.id}/left`).expect(200);
+    for (const path of ['lots', 'brews/1', 'today', 'cups', 'reports/tasters']) {
+      const refused = await admin.get(`/api/${path}`).expect(403);
+      expect((refused.body as Problem).detail).toBe(
+        'An admin looks after people, programs and copies; ask a barista or a lead for the rest.',
+      );
+    }
+    const { detail } = (await app.barista.get('/api/people').expect(403)).body as Problem;
+    expect(detail).toBe('Only a lead or an admin can do this; ask one.');
+    // Nobody of them is a pair of hands of a day.
+    const hands = await new PeopleService(app.configuration as never).hands();
+    expect(hands.map(({ id }) => id)).not.toContain(invited.id);
+  });
+
   it('change their own password, by the present one', async () => {
     const invited = await add('Changes hers');
     await accept(

@@ -1,7 +1,7 @@
 import { Controller, Get, Param } from '@nestjs/common';
 import type { EditView } from '@vendu/contract';
 import { IdPipe } from '../problem/id.pipe.js';
-import { LeadOnly } from '../session/access.js';
+import { LeadOrAdmin } from '../session/access.js';
 import { EditsService } from './edits.service.js';
 
 @Controller()
@@ -19,7 +19,7 @@ export class EditsController {
   }
 
   @Get('people/edits')
-  @LeadOnly()
+  @LeadOrAdmin()
   ofPeople(): Promise<EditView[]> {
     return this.edits.ofPeople();
   }

@@ -5,7 +5,7 @@ import { LotModel } from '../lots/lot.model.js';
 import { IdPipe } from '../problem/id.pipe.js';
 import { notFound } from '../problem/problem-error.js';
 import { slugOf } from '../publications/slug.js';
-import { LeadOnly } from '../session/access.js';
+import { LeadOnly, LeadOrAdmin } from '../session/access.js';
 import { ExportService } from './export.service.js';
 
 /** A lab, or one lot of it, leaves by one door. */
@@ -16,7 +16,7 @@ export class ExportController {
   constructor(private readonly service: ExportService) {}
 
   @Get('lab.zip')
-  @LeadOnly()
+  @LeadOrAdmin()
   lab(@Res() response: Response): Promise<void> {
     return this.send(response, 'vendu');
   }

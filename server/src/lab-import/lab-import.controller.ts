@@ -4,7 +4,7 @@ import type { Request } from 'express';
 import type { ImportReport, ImportTaken, ImportView } from '@vendu/contract';
 import type { PersonModel } from '../people/person.model.js';
 import { IdPipe } from '../problem/id.pipe.js';
-import { LeadOnly, SignedIn } from '../session/access.js';
+import { LeadOrAdmin, SignedIn } from '../session/access.js';
 import { LabImportService } from './lab-import.service.js';
 import { withReceived } from './received-file.js';
 
@@ -12,7 +12,7 @@ const LONGEST_NAME = 200;
 
 /** The file that an export makes, brought in. */
 @Controller('imports')
-@LeadOnly()
+@LeadOrAdmin()
 export class LabImportController {
   constructor(private readonly service: LabImportService) {}
 

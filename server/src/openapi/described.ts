@@ -107,6 +107,7 @@ function describedOperation(
     ...operation,
     summary: SUMMARIES[name] ?? '',
     ...(access === 'lead' ? { description: 'For leads.' } : {}),
+    ...(access === 'lead or admin' ? { description: 'For leads and admins.' } : {}),
     ...(access === 'everybody' ? { security: [] } : {}),
     parameters: [
       ...inPath(path, operation.parameters as Parameter[] | undefined),

@@ -1,6 +1,6 @@
 import { Controller, Get } from '@nestjs/common';
 import type { OperationsView } from '@vendu/contract';
-import { LeadOnly } from '../session/access.js';
+import { LeadOrAdmin } from '../session/access.js';
 import { OperationsService } from './operations.service.js';
 
 @Controller('operations')
@@ -8,7 +8,7 @@ export class OperationsController {
   constructor(private readonly service: OperationsService) {}
 
   @Get()
-  @LeadOnly()
+  @LeadOrAdmin()
   read(): Promise<OperationsView> {
     return this.service.read();
   }

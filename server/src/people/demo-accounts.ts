@@ -8,4 +8,5 @@ export const DEMO_ACCOUNTS: DemoAccount[] = [
   { name: 'Wenna Tregarth', role: 'barista', email: 'wenna@ninthmole.example', password: 'harbour-bench' },
   { name: 'Corin Aldous', role: 'barista', email: 'corin@ninthmole.example', password: 'harbour-bench' },
   { name: 'Maren Oldacre', role: 'taster', email: 'maren@ninthmole.example', password: 'harbour-guest' },
+  { name: 'Signe Halloran', role: 'admin', email: 'signe@ninthmole.example', password: 'harbour-keys' },
 ];

@@ -12,7 +12,7 @@ import {
   type MemberView,
 } from '@vendu/contract';
 import { IdPipe } from '../problem/id.pipe.js';
-import { LeadOnly, SignedIn, TastersToo, VisitorsToo } from '../session/access.js';
+import { AllRoles, LeadOrAdmin, SignedIn, VisitorsToo } from '../session/access.js';
 import { InvitationsService } from './invitations.service.js';
 import { MembersService } from './members.service.js';
 import type { PersonModel } from './person.model.js';
@@ -25,37 +25,37 @@ export class PeopleController {
   ) {}
 
   @Get('people')
-  @LeadOnly()
+  @LeadOrAdmin()
   all(): Promise<MemberView[]> {
     return this.members.all();
   }
 
   @Post('people')
-  @LeadOnly()
+  @LeadOrAdmin()
   add(@Body() person: NewPersonDto, @SignedIn() by: PersonModel): Promise<InvitedView> {
     return this.members.add(person, by);
   }
 
   @Post('people/:personId/invitation')
-  @LeadOnly()
+  @LeadOrAdmin()
   invite(@Param('personId', IdPipe) id: number, @SignedIn() by: PersonModel): Promise<InvitedView> {
     return this.members.invite(id, by);
   }
 
   @Put('people/:personId/role')
-  @LeadOnly()
+  @LeadOrAdmin()
   setRole(@Param('personId', IdPipe) id: number, @Body() { role }: ChangePersonDto): Promise<MemberView> {
     return this.members.setRole(id, role);
   }
 
   @Put('people/:personId/left')
-  @LeadOnly()
+  @LeadOrAdmin()
   leave(@Param('personId', IdPipe) id: number): Promise<MemberView> {
     return this.members.setLeft(id, true);
   }
 
   @Delete('people/:personId/left')
-  @LeadOnly()
+  @LeadOrAdmin()
   comeBack(@Param('personId', IdPipe) id: number): Promise<MemberView> {
     return this.members.setLeft(id, false);
   }
@@ -74,7 +74,7 @@ export class PeopleController {
   }
 
   @Put('password')
-  @TastersToo()
+  @AllRoles()
   @HttpCode(204)
   @UseGuards(ThrottlerGuard)
   changePassword(

@@ -21,9 +21,9 @@ export class PeopleService {
     return this.admitted(await PersonModel.findOne({ where: { email } }));
   }
 
-  /** Who could be in and brew: guest tasters only taste. */
+  /** Who could be in and brew. */
   async hands(): Promise<PersonModel[]> {
-    return (await this.all()).filter(({ role }) => role !== 'taster');
+    return (await this.all()).filter(({ role }) => role === 'barista' || role === 'lead');
   }
 
   /** Everybody who could be in, by name. */

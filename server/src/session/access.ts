@@ -9,26 +9,43 @@ import {
 import { Reflector } from '@nestjs/core';
 import { ApiExtension } from '@nestjs/swagger';
 import type { Request } from 'express';
+import type { Role } from '@vendu/core';
 import { actAs } from '../writing/acting.js';
 import { PeopleService } from '../people/people.service.js';
 import type { PersonModel } from '../people/person.model.js';
 import { ProblemError } from '../problem/problem-error.js';
 import { TokenAccess } from '../tokens/token-access.js';
 
-const VISITORS_TOO = 'visitorsToo';
-const TASTERS_TOO = 'tastersToo';
-const LEAD_ONLY = 'leadOnly';
+const DOOR = 'door';
 /** Where the document of the API says who may. */
 export const ACCESS = 'x-access';
 
+/** Who is let in by which door; a route that names none is for those who make recipes. */
+const DOORS = {
+  'all roles': ['taster', 'barista', 'lead', 'admin'],
+  taster: ['taster', 'barista', 'lead'],
+  'signed in': ['barista', 'lead'],
+  admin: ['barista', 'lead', 'admin'],
+  lead: ['lead'],
+  'lead or admin': ['lead', 'admin'],
+} as const satisfies Record<string, readonly Role[]>;
+type Door = keyof typeof DOORS;
+
+const opens = (door: Door | 'everybody') =>
+  applyDecorators(SetMetadata(DOOR, door), ApiExtension(ACCESS, door));
+
 /** Opens a route to people who are not signed in. Every other route needs a session. */
-export const VisitorsToo = () =>
-  applyDecorators(SetMetadata(VISITORS_TOO, true), ApiExtension(ACCESS, 'everybody'));
-/** Opens a route to guest tasters as well, who are let in nowhere else. */
-export const TastersToo = () =>
-  applyDecorators(SetMetadata(TASTERS_TOO, true), ApiExtension(ACCESS, 'taster'));
+export const VisitorsToo = () => opens('everybody');
+/** Opens a route to whoever is signed in: what everybody needs for himself. */
+export const AllRoles = () => opens('all roles');
+/** Opens a route to guest tasters as well. */
+export const TastersToo = () => opens('taster');
+/** Opens a route to admins as well. */
+export const AdminsToo = () => opens('admin');
 /** Keeps a route to leads. */
-export const LeadOnly = () => applyDecorators(SetMetadata(LEAD_ONLY, true), ApiExtension(ACCESS, 'lead'));
+export const LeadOnly = () => opens('lead');
+/** Keeps a route to whoever answers for people, programs and copies. */
+export const LeadOrAdmin = () => opens('lead or admin');
 
 type RequestOfPerson = Request & { person?: PersonModel };
 
@@ -48,22 +65,18 @@ export class AccessGuard implements CanActivate {
   ) {}
 
   async canActivate(context: ExecutionContext): Promise<boolean> {
-    const marked = (key: string) =>
-      this.reflector.getAllAndOverride<boolean>(key, [context.getHandler(), context.getClass()]);
+    const door =
+      this.reflector.getAllAndOverride<Door | 'everybody' | undefined>(DOOR, [
+        context.getHandler(),
+        context.getClass(),
+      ]) ?? 'signed in';
     const request = context.switchToHttp().getRequest<RequestOfPerson>();
-    if (marked(VISITORS_TOO)) return true;
+    if (door === 'everybody') return true;
     const person = (await this.tokens.personOf(request)) ?? (await this.personOfSession(request));
     if (!person)
       throw new ProblemError('not-signed-in', 'Sign in to continue; what you typed stays on this device.');
-    if (marked(LEAD_ONLY) && person.role !== 'lead') {
-      throw new ProblemError('not-allowed', 'Only a lead can sign off and publish; ask one to do it.');
-    }
-    if (person.role === 'taster' && !marked(TASTERS_TOO)) {
-      throw new ProblemError(
-        'not-allowed',
-        'A guest taster tastes the cups on the table; ask a barista for the rest.',
-      );
-    }
+    const letIn: readonly Role[] = DOORS[door];
+    if (!letIn.includes(person.role)) throw new ProblemError('not-allowed', refusal(person.role, door));
     request.person = person;
     actAs(person.id);
     return true;
@@ -72,4 +85,14 @@ export class AccessGuard implements CanActivate {
   private async personOfSession({ session }: Request): Promise<PersonModel | null> {
     return session.personId === undefined ? null : this.people.byId(session.personId);
   }
+}
+
+/** What keeps somebody out, and whom to ask. */
+function refusal(role: Role, door: Door): string {
+  if (role === 'taster') return 'A guest taster tastes the cups on the table; ask a barista for the rest.';
+  if (door === 'lead or admin') return 'Only a lead or an admin can do this; ask one.';
+  if (role === 'admin') {
+    return 'An admin looks after people, programs and copies; ask a barista or a lead for the rest.';
+  }
+  return 'Only a lead can sign off and publish; ask one to do it.';
 }

@@ -2,11 +2,11 @@ import { Controller, Delete, Get, HttpCode, Param, Req } from '@nestjs/common';
 import type { Request } from 'express';
 import type { OpenSessionView } from '@vendu/contract';
 import type { PersonModel } from '../people/person.model.js';
-import { SignedIn, TastersToo } from './access.js';
+import { SignedIn, AllRoles } from './access.js';
 import { endSession, endSessionsOf, openSessions } from './open-sessions.js';
 
 /** Where one is signed in oneself; nobody sees or ends the sessions of another. */
-@TastersToo()
+@AllRoles()
 @Controller('sessions')
 export class SessionsController {
   @Get()

@@ -2,9 +2,10 @@ import { Body, Controller, Delete, Get, Param, Post, Put } from '@nestjs/common'
 import { NewTokenDto, type NewTokenView, type TokenView } from '@vendu/contract';
 import type { PersonModel } from '../people/person.model.js';
 import { IdPipe } from '../problem/id.pipe.js';
-import { SignedIn } from '../session/access.js';
+import { AdminsToo, SignedIn } from '../session/access.js';
 import { TokensService } from './tokens.service.js';
 
+@AdminsToo()
 @Controller('tokens')
 export class TokensController {
   constructor(private readonly service: TokensService) {}

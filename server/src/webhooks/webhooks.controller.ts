@@ -2,11 +2,11 @@ import { Body, Controller, Delete, Get, HttpCode, Param, Post, Put } from '@nest
 import { NewWebhookDto, type NewWebhookView, type WebhookView } from '@vendu/contract';
 import type { PersonModel } from '../people/person.model.js';
 import { IdPipe } from '../problem/id.pipe.js';
-import { LeadOnly, SignedIn } from '../session/access.js';
+import { LeadOrAdmin, SignedIn } from '../session/access.js';
 import { WebhooksService } from './webhooks.service.js';
 
 @Controller()
-@LeadOnly()
+@LeadOrAdmin()
 export class WebhooksController {
   constructor(private readonly service: WebhooksService) {}
 

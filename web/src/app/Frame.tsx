@@ -1,5 +1,7 @@
 import { Link, NavLink, Navigate, Outlet, useLocation } from 'react-router';
 import { Suspense } from 'react';
+import type { Role } from '@vendu/core';
+import { OWN_PLACES } from '../session/roles';
 import { useSessionQuery, useSignOutMutation } from '../session/sessionApi';
 import { Button } from '../ui/Button';
 import { classes } from '../ui/classes';
@@ -11,9 +13,6 @@ import { Outage } from '../ui/Outage';
 import { ROLE_WORDS } from '../ui/words';
 import { ThemeChoice } from '../device/ThemeChoice';
 
-/** Where a guest taster is let in: the cups, his sheets, his own password. */
-const FOR_GUESTS = /^\/(cups|people|brews\/\d+\/taste)(\/|$)/;
-
 /** The sheet that every signed-in page lies on: name and places above, a graduation under them. */
 export function Frame() {
   const { data: session, error, isLoading, refetch } = useSessionQuery();
@@ -23,14 +22,14 @@ export function Frame() {
   if (!session && trouble) return <Outage trouble={trouble} onRetry={() => void refetch()} />;
   if (!session?.person) return <Navigate to="/sign-in" state={{ from: pathname + search }} replace />;
   const { name, role } = session.person;
-  const isGuest = role === 'taster';
-  if (isGuest && !FOR_GUESTS.test(pathname)) return <Navigate to="/cups" replace />;
+  const own = OWN_PLACES[role];
+  if (own && !own.places.test(pathname)) return <Navigate to={own.home} replace />;
   return (
     <div className="flex min-h-dvh flex-col">
       <a href="#content" className="sr-only focus:not-sr-only">
         Skip to the page
       </a>
-      {!isGuest && <RunningStrip />}
+      {!own && <RunningStrip />}
       <header className="flex min-h-12 flex-wrap items-center gap-x-8 px-4 sm:px-6">
         <Link to="/" className="flex items-center gap-2 text-large font-bold tracking-tight">
           <Mark />
@@ -40,13 +39,7 @@ export function Frame() {
           aria-label="Parts"
           className="order-last -mx-1 flex h-12 w-full overflow-x-auto md:order-none md:mx-0 md:w-auto md:gap-1"
         >
-          {isGuest ? (
-            <Place to="/cups" alsoAt={/^\/brews\//}>
-              Cups to taste
-            </Place>
-          ) : (
-            <Parts />
-          )}
+          <Parts role={role} />
         </nav>
         <div className="ml-auto flex items-center gap-x-2 text-small">
           <Link to="/people" className="hidden underline-offset-3 hover:underline min-[420px]:inline">
@@ -67,7 +60,23 @@ export function Frame() {
   );
 }
 
-function Parts() {
+function Parts({ role }: { role: Role }) {
+  if (role === 'taster') {
+    return (
+      <Place to="/cups" alsoAt={/^\/brews\//}>
+        Cups to taste
+      </Place>
+    );
+  }
+  if (role === 'admin') {
+    return (
+      <>
+        <Place to="/people">People</Place>
+        <Place to="/operations">How it runs</Place>
+        <Place to="/in-and-out">In and out</Place>
+      </>
+    );
+  }
   return (
     <>
       <Place to="/today">Today</Place>

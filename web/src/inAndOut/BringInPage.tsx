@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import type { ImportReport } from '@vendu/contract';
 import { useReportOnFileMutation, useTakeFileMutation } from '../api/importsApi';
 import { troubleOf } from '../api/problem';
-import { useSessionQuery } from '../session/sessionApi';
+import { useRunsTheLab } from '../session/roles';
 import { Button } from '../ui/Button';
 import { dayAndTimeOf } from '../ui/dates';
 import { FileField } from '../ui/FileField';
@@ -14,7 +14,7 @@ import { Conflicts, Counts } from './ReportOnFile';
 
 /** A file that an export made, laid beside the lab before anything of it is taken in. */
 export function BringInPage() {
-  const isLead = useSessionQuery().data?.person?.role === 'lead';
+  const runsTheLab = useRunsTheLab();
   return (
     <>
       <header className="mb-5">
@@ -23,7 +23,7 @@ export function BringInPage() {
         </Link>
         <h1 className="text-title font-bold">Bring in a lab’s file</h1>
       </header>
-      {isLead ? <BringIn /> : <p>A lead can bring in a file that an export made.</p>}
+      {runsTheLab ? <BringIn /> : <p>A lead or an admin can bring in a file that an export made.</p>}
     </>
   );
 }

@@ -1,3 +1,4 @@
+import { useRunsTheLab } from '../session/roles';
 import { useSessionQuery } from '../session/sessionApi';
 import { ButtonLink } from '../ui/Button';
 import { ExportButton } from './ExportButton';
@@ -6,7 +7,8 @@ import { Webhooks } from './Webhooks';
 
 /** The doors of a lab: what leaves it, what comes in, and which programs may ask it. */
 export function InAndOutPage() {
-  const isLead = useSessionQuery().data?.person?.role === 'lead';
+  const runsTheLab = useRunsTheLab();
+  const isAdmin = useSessionQuery().data?.person?.role === 'admin';
   return (
     <>
       <h1 className="mb-5 text-title font-bold">In and out</h1>
@@ -21,10 +23,10 @@ export function InAndOutPage() {
                 recipe.schema.json
               </a>
             </p>
-            {isLead ? (
+            {runsTheLab ? (
               <ExportButton url="/api/export/lab.zip" words="Export everything" />
             ) : (
-              <p className="text-small">A lead can export it.</p>
+              <p className="text-small">A lead or an admin can export it.</p>
             )}
           </section>
           <section>
@@ -33,20 +35,22 @@ export function InAndOutPage() {
               What an export made, here or in another lab: you see what is new, what is here and what is told
               otherwise before anything is saved, and what came can go again.
             </p>
-            {isLead ? (
+            {runsTheLab ? (
               <ButtonLink to="/in-and-out/file">Bring in a file</ButtonLink>
             ) : (
-              <p className="text-small">A lead can bring it in.</p>
+              <p className="text-small">A lead or an admin can bring it in.</p>
             )}
           </section>
-          <section>
-            <h2 className="heading mb-2">Lots in</h2>
-            <p className="mb-2 text-small text-quiet">
-              A table of lots from a spreadsheet, its columns matched by hand. Brews and readings of a lot
-              come in on its page, under its trail.
-            </p>
-            <ButtonLink to="/lots/import">Import from CSV</ButtonLink>
-          </section>
+          {!isAdmin && (
+            <section>
+              <h2 className="heading mb-2">Lots in</h2>
+              <p className="mb-2 text-small text-quiet">
+                A table of lots from a spreadsheet, its columns matched by hand. Brews and readings of a lot
+                come in on its page, under its trail.
+              </p>
+              <ButtonLink to="/lots/import">Import from CSV</ButtonLink>
+            </section>
+          )}
           <section>
             <h2 className="heading mb-2">For readers of feeds</h2>
             <p className="text-small text-quiet">
@@ -59,7 +63,7 @@ export function InAndOutPage() {
         </div>
         <div className="flex min-w-0 flex-col gap-8">
           <Tokens />
-          {isLead && <Webhooks />}
+          {runsTheLab && <Webhooks />}
         </div>
       </div>
     </>

@@ -11,6 +11,13 @@ import { TextField } from '../ui/TextField';
 import { ROLE_WORDS } from '../ui/words';
 import { useChecked } from '../ui/useChecked';
 
+/** What those see who make no recipes. */
+const SEES: Partial<Record<Role, string>> = {
+  taster: 'A guest taster sees the cups on the table and his own sheets, and nothing else of the lab.',
+  admin:
+    'An admin sees people, programs, copies and how it runs, and no recipe: for whoever looks after the machine.',
+};
+
 /** Somebody new: a name and a role now, the rest he says himself. */
 export function NewPerson({ onInvited }: { onInvited: (invited: InvitedView) => void }) {
   const [name, setName] = useState('');
@@ -63,11 +70,7 @@ export function NewPerson({ onInvited }: { onInvited: (invited: InvitedView) => 
           <p className="caption mt-1">Left empty, you hand it over yourself.</p>
         </div>
       )}
-      {role === 'taster' && (
-        <p className="mt-2 text-small text-quiet">
-          A guest taster sees the cups on the table and his own sheets, and nothing else of the lab.
-        </p>
-      )}
+      {SEES[role] && <p className="mt-2 text-small text-quiet">{SEES[role]}</p>}
       <Button type="submit" className="mt-3" disabled={isLoading}>
         Invite
       </Button>

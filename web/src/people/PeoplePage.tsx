@@ -11,6 +11,7 @@ import {
 } from '../api/peopleApi';
 import { troubleOf } from '../api/problem';
 import { Edits } from '../saving/Edits';
+import { useRunsTheLab } from '../session/roles';
 import { useSessionQuery } from '../session/sessionApi';
 import { Button } from '../ui/Button';
 import { classes } from '../ui/classes';
@@ -28,20 +29,22 @@ import { WayIn } from './WayIn';
 
 /** Who works here: let in by an invitation, and out without a trace being lost. */
 export function PeoplePage() {
-  const me = useSessionQuery().data?.person;
+  const runsTheLab = useRunsTheLab();
+  const role = useSessionQuery().data?.person?.role;
   return (
     <>
       <h1 className="mb-5 text-title font-bold">People</h1>
       <div className="grid grid-cols-1 gap-x-12 gap-y-8 lg:grid-cols-[minmax(0,1fr)_20rem]">
-        {me?.role === 'lead' ? (
+        {runsTheLab ? (
           <Members />
         ) : (
-          <p className="text-small text-quiet">A lead invites people and lets them go.</p>
+          <p className="text-small text-quiet">A lead or an admin invites people and lets them go.</p>
         )}
         <div className="flex flex-col gap-8">
           <ChangePassword />
           <OpenSessions />
-          {me?.role === 'lead' && (
+          {/* An admin has it among the parts. */}
+          {role === 'lead' && (
             <p>
               <Link to="/operations" className="inline-block min-h-6 underline underline-offset-3">
                 How it runs

@@ -92,6 +92,7 @@ export function SignInPage() {
                     <span className="text-quiet">
                       {ROLE_WORDS[account.role]}
                       {account.role === 'lead' && ', signs off and publishes'}
+                      {account.role === 'admin' && ', looks after the lab'}
                     </span>
                     <span className="ml-auto underline">Sign in</span>
                   </button>

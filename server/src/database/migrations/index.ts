@@ -1,4 +1,5 @@
 import type { Migration } from './migration.js';
+import { admins } from './0043-admins.js';
 import { edits } from './0038-edits.js';
 import { wherePagesLook } from './0042-where-pages-look.js';
 import { guestTasters } from './0041-guest-tasters.js';
@@ -86,4 +87,5 @@ export const MIGRATIONS: readonly Migration[] = [
   newestAccepted,
   guestTasters,
   wherePagesLook,
+  admins,
 ];

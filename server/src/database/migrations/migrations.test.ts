@@ -46,6 +46,7 @@ const LANDED = {
   '0040-newest-accepted': '768ab258b5fa1967',
   '0041-guest-tasters': '6e12ed7e5b0a48a8',
   '0042-where-pages-look': '8c66fff547e61a2b',
+  '0043-admins': '1596ad791c8afe50',
 };
 
 describe('the steps of the schema', () => {
