@@ -165,7 +165,7 @@ describe('people', () => {
     const { detail } = (await app.barista.get('/api/people').expect(403)).body as Problem;
     expect(detail).toBe('Only a lead or an admin can do this; ask one.');
     // Nobody of them is a pair of hands of a day.
-    const hands = await new PeopleService(app.configuration as never).hands();
+    const hands = await new PeopleService(app.configuration).hands();
     expect(hands.map(({ id }) => id)).not.toContain(invited.id);
   });
 

@@ -6,6 +6,9 @@ import request from 'supertest';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import {
   REQUEST_KEY_HEADER,
+  type InvitedView,
+  type NewTokenView,
+  type NewWebhookView,
   type BrewView,
   type KitView,
   type LotsPageView,
@@ -96,6 +99,30 @@ describe('the same request sent again', () => {
         .expect(201);
     const before = ((await add()).body as KitView).kettles.length;
     expect(((await add()).body as KitView).kettles).toHaveLength(before);
+  });
+
+  it('makes one person, one token and one address, and tells anew the secret that got lost', async () => {
+    const make = async <T>(path: string, body: object): Promise<[T, T]> => {
+      const key = randomUUID();
+      const send = async () =>
+        (await app.lead.post(`/api/${path}`).set(REQUEST_KEY_HEADER, key).send(body).expect(201)).body as T;
+      return [await send(), await send()];
+    };
+    const opens = (path: string, header: Record<string, string>) => app.visitor.get(`/api/${path}`).set(header);
+    const [lost, invited] = await make<InvitedView>('people', { name: 'Invited once', role: 'barista' });
+    expect(invited.id).toBe(lost.id);
+    await opens(lost.path.replace('/invited/', 'invitations/'), {}).expect(404);
+    await opens(invited.path.replace('/invited/', 'invitations/'), {}).expect(200);
+
+    const endsOn = new Date(Date.now() + 86_400_000).toISOString().slice(0, 10);
+    const [before, token] = await make<NewTokenView>('tokens', { name: 'once', right: 'read', endsOn });
+    expect(token.id).toBe(before.id);
+    await opens('lots', { authorization: `Bearer ${before.token}` }).expect(401);
+    await opens('lots', { authorization: `Bearer ${token.token}` }).expect(200);
+
+    const hook = { name: 'once', url: 'https://elsewhere.example/told', events: ['published'] };
+    const [first, second] = await make<NewWebhookView>('webhooks', hook);
+    expect(second).toEqual(first);
   });
 
   it('leaves nothing of a key whose request was refused, and names a key that is none', async () => {

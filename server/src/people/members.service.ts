@@ -17,6 +17,8 @@ import { inTransaction } from '../writing/transactions.js';
 import { Mailer } from '../mail/mailer.js';
 import { emailTaken, InvitationsService } from './invitations.service.js';
 import { PersonModel } from './person.model.js';
+import type { RequestKeyOf } from '../writing/request-key.js';
+import { Writing } from '../writing/writing.js';
 import { wayInLetter } from './way-in-letter.js';
 
 /** Who works here, and how far each is let in. */
@@ -26,6 +28,7 @@ export class MembersService {
     private readonly sequelize: Sequelize,
     private readonly invitations: InvitationsService,
     private readonly mailer: Mailer,
+    private readonly writing: Writing,
   ) {}
 
   async all(): Promise<MemberView[]> {
@@ -36,11 +39,19 @@ export class MembersService {
     return rows.map((row) => memberView(row, open.get(row.id) ?? null));
   }
 
-  async add({ name, role, email }: NewPersonDto, by: PersonModel): Promise<InvitedView> {
+  /** Sent again, it is the same person with another way in: the one that was told got lost. */
+  async add(
+    { name, role, email }: NewPersonDto,
+    by: PersonModel,
+    request: RequestKeyOf | null,
+  ): Promise<InvitedView> {
     const told = { name: name.trim(), role, email: email?.trim().toLowerCase() ?? null };
     try {
-      const row = await PersonModel.create({ ...told, passwordHash: null });
-      return await this.invite(row.id, by);
+      const id = await this.writing.once(
+        request,
+        async () => (await PersonModel.create({ ...told, passwordHash: null })).id,
+      );
+      return await this.invite(id, by);
     } catch (error) {
       if (error instanceof UniqueConstraintError) throw emailTaken();
       throw error;

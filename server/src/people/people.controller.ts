@@ -13,6 +13,7 @@ import {
 } from '@vendu/contract';
 import { IdPipe } from '../problem/id.pipe.js';
 import { AllRoles, LeadOrAdmin, SignedIn, VisitorsToo } from '../session/access.js';
+import { RequestKey, type RequestKeyOf } from '../writing/request-key.js';
 import { InvitationsService } from './invitations.service.js';
 import { MembersService } from './members.service.js';
 import type { PersonModel } from './person.model.js';
@@ -32,8 +33,12 @@ export class PeopleController {
 
   @Post('people')
   @LeadOrAdmin()
-  add(@Body() person: NewPersonDto, @SignedIn() by: PersonModel): Promise<InvitedView> {
-    return this.members.add(person, by);
+  add(
+    @Body() person: NewPersonDto,
+    @SignedIn() by: PersonModel,
+    @RequestKey() request: RequestKeyOf | null,
+  ): Promise<InvitedView> {
+    return this.members.add(person, by, request);
   }
 
   @Post('people/:personId/invitation')

@@ -3,6 +3,7 @@ import { NewTokenDto, type NewTokenView, type TokenView } from '@vendu/contract'
 import type { PersonModel } from '../people/person.model.js';
 import { IdPipe } from '../problem/id.pipe.js';
 import { AdminsToo, SignedIn } from '../session/access.js';
+import { RequestKey, type RequestKeyOf } from '../writing/request-key.js';
 import { TokensService } from './tokens.service.js';
 
 @AdminsToo()
@@ -16,8 +17,12 @@ export class TokensController {
   }
 
   @Post()
-  make(@Body() token: NewTokenDto, @SignedIn() person: PersonModel): Promise<NewTokenView> {
-    return this.service.make(token, person);
+  make(
+    @Body() token: NewTokenDto,
+    @SignedIn() person: PersonModel,
+    @RequestKey() request: RequestKeyOf | null,
+  ): Promise<NewTokenView> {
+    return this.service.make(token, person, request);
   }
 
   @Put(':tokenId/ended')

@@ -4,6 +4,8 @@ import { addDays, formatISO } from 'date-fns';
 import { TOKEN_LONGEST_DAYS, type NewTokenDto, type NewTokenView, type TokenView } from '@vendu/contract';
 import type { PersonModel } from '../people/person.model.js';
 import { invalidField, notFound } from '../problem/problem-error.js';
+import type { RequestKeyOf } from '../writing/request-key.js';
+import { Writing } from '../writing/writing.js';
 import { TokenModel } from './token.model.js';
 import { hashOfToken } from './token-access.js';
 
@@ -14,25 +16,32 @@ const MARK = 'vendu_';
 /** The tokens of whoever asks: nobody sees another's. */
 @Injectable()
 export class TokensService {
+  constructor(private readonly writing: Writing) {}
+
   async of(person: PersonModel): Promise<TokenView[]> {
     const rows = await TokenModel.findAll({ where: { personId: person.id }, order: [['id', 'DESC']] });
     return rows.map(tokenView);
   }
 
-  async make({ name, right, endsOn }: NewTokenDto, person: PersonModel): Promise<NewTokenView> {
+  /** Sent again, it is the same token with another secret: the one that was told got lost, and opens nothing. */
+  async make(
+    { name, right, endsOn }: NewTokenDto,
+    person: PersonModel,
+    request: RequestKeyOf | null,
+  ): Promise<NewTokenView> {
     const first = today();
     const last = formatISO(addDays(new Date(), TOKEN_LONGEST_DAYS), { representation: 'date' });
     if (endsOn < first || endsOn > last) {
       throw invalidField({ field: 'endsOn', message: `Last day must be from ${first} to ${last}.` });
     }
     const token = MARK + randomBytes(SECRET_BYTES).toString('base64url');
-    const row = await TokenModel.create({
-      personId: person.id,
-      name,
-      right,
-      endsOn,
-      secretHash: hashOfToken(token),
-    });
+    const secretHash = hashOfToken(token);
+    const id = await this.writing.once(
+      request,
+      async () => (await TokenModel.create({ personId: person.id, name, right, endsOn, secretHash })).id,
+    );
+    const row = await TokenModel.findByPk(id, { rejectOnEmpty: true });
+    await row.update({ secretHash });
     return { ...tokenView(row), token };
   }
 

@@ -3,6 +3,7 @@ import { NewWebhookDto, type NewWebhookView, type WebhookView } from '@vendu/con
 import type { PersonModel } from '../people/person.model.js';
 import { IdPipe } from '../problem/id.pipe.js';
 import { LeadOrAdmin, SignedIn } from '../session/access.js';
+import { RequestKey, type RequestKeyOf } from '../writing/request-key.js';
 import { WebhooksService } from './webhooks.service.js';
 
 @Controller()
@@ -16,8 +17,12 @@ export class WebhooksController {
   }
 
   @Post('webhooks')
-  make(@Body() webhook: NewWebhookDto, @SignedIn() person: PersonModel): Promise<NewWebhookView> {
-    return this.service.make(webhook, person);
+  make(
+    @Body() webhook: NewWebhookDto,
+    @SignedIn() person: PersonModel,
+    @RequestKey() request: RequestKeyOf | null,
+  ): Promise<NewWebhookView> {
+    return this.service.make(webhook, person, request);
   }
 
   @Put('webhooks/:webhookId/ended')

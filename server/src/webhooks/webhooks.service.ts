@@ -3,6 +3,8 @@ import { Injectable } from '@nestjs/common';
 import type { NewWebhookDto, NewWebhookView, WebhookDelivery, WebhookView } from '@vendu/contract';
 import type { PersonModel } from '../people/person.model.js';
 import { notFound } from '../problem/problem-error.js';
+import type { RequestKeyOf } from '../writing/request-key.js';
+import { Writing } from '../writing/writing.js';
 import { WebhookDeliveryModel } from './webhook-delivery.model.js';
 import { WebhookModel } from './webhook.model.js';
 
@@ -12,15 +14,23 @@ const NEWEST = 10;
 
 @Injectable()
 export class WebhooksService {
+  constructor(private readonly writing: Writing) {}
+
   async all(): Promise<WebhookView[]> {
     const hooks = await WebhookModel.findAll({ order: ['id'] });
     return Promise.all(hooks.map(view));
   }
 
-  async make({ name, url, events }: NewWebhookDto, person: PersonModel): Promise<NewWebhookView> {
+  async make(
+    { name, url, events }: NewWebhookDto,
+    person: PersonModel,
+    request: RequestKeyOf | null,
+  ): Promise<NewWebhookView> {
     const secret = `whsec_${randomBytes(SECRET_BYTES).toString('base64')}`;
-    const hook = await WebhookModel.create({ name, url, events: [...events], secret, createdBy: person.id });
-    return { ...(await view(hook)), secret };
+    const made = { name, url, events: [...events], secret, createdBy: person.id };
+    const id = await this.writing.once(request, async () => (await WebhookModel.create(made)).id);
+    const hook = await WebhookModel.findByPk(id, { rejectOnEmpty: true });
+    return { ...(await view(hook)), secret: hook.secret };
   }
 
   async setEnded(id: number, isEnded: boolean): Promise<WebhookView> {
