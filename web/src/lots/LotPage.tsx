@@ -49,6 +49,9 @@ import { recipeNames } from './recipeNames';
 import { launchWords } from './launchWords';
 import { Stock } from './Stock';
 
+/** Map and trail are there by then, whether or not there is a word on what to change. */
+const HELD_AT_MOST_MS = 5000;
+
 export function LotPage() {
   const id = Number(useParams()['lotId']);
   const { data: lot, error, isLoading, refetch } = useLotQuery(id);
@@ -57,7 +60,7 @@ export function LotPage() {
   const isWriting = useIsWriting();
   // Who comes on the heels of a reading wants to know what to change: drawing many brews takes a while, and waits.
   const [isAwaited, setAwaited] = useState(isWriting);
-  const held = useHeld(lot, isWriting || (isAwaited && lot?.brews.length !== 0));
+  const held = useHeld(lot, isWriting || (isAwaited && lot?.brews.length !== 0), HELD_AT_MOST_MS);
   const deferred = useDeferredValue(held, undefined);
   useScrollToHash(lot !== undefined && kit !== undefined);
   if (isLoading) return <Loading />;
