@@ -211,6 +211,13 @@ test('launches and rechecks are in somebody’s own calendar, until the address 
   expect((await page.request.get(address)).status()).toBe(404);
 });
 
+test('the cups on the table are a press away', async ({ page }) => {
+  await signIn(page, 'barista');
+  await page.goto('/today');
+  await page.getByRole('link', { name: 'Cups to taste' }).click();
+  await expect(page.getByRole('heading', { name: 'Cups to taste' })).toBeVisible();
+});
+
 test('launches that are in danger are said while it can be helped, on a phone too', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 });
   await signIn(page, 'barista');

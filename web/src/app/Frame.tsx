@@ -37,14 +37,19 @@ export function Frame() {
         </Link>
         <nav
           aria-label="Parts"
-          className="order-last -mx-1 flex h-12 w-full overflow-x-auto md:order-none md:mx-0 md:w-auto md:gap-1"
+          className="order-last -mx-1 flex h-12 w-full overflow-x-auto xl:order-none xl:mx-0 xl:w-auto xl:gap-1"
         >
           <Parts role={role} />
         </nav>
         <div className="ml-auto flex items-center gap-x-2 text-small">
-          <Link to="/people" className="hidden underline-offset-3 hover:underline min-[420px]:inline">
+          <Link
+            to="/people"
+            className="hidden max-w-56 truncate underline-offset-3 hover:underline min-[420px]:inline"
+          >
             {name}
-            <span className="hidden text-quiet sm:inline">, {ROLE_WORDS[role]}</span>
+            <span className="hidden text-quiet sm:inline xl:hidden 2xl:inline">
+              , {ROLE_WORDS[role]}
+            </span>
           </Link>
           <ThemeChoice />
           <SignOut />

@@ -63,6 +63,9 @@ function Today({ today }: { today: TodayView }) {
           <p className="min-h-6 text-quiet">{plan && summaryOf(plan, people)}</p>
         </div>
         {choice.order && <Button onClick={() => change({ order: null })}>Order it by the plan again</Button>}
+        <ButtonLink to="/cups" weight="quiet">
+          Cups to taste
+        </ButtonLink>
         <ButtonLink to="/lots/new" weight="quiet" shortcut="N">
           Add a lot
         </ButtonLink>
