@@ -145,12 +145,34 @@ describe('people', () => {
     await PersonModel.update({ role: 'barista' }, { where: { id: second.id } });
   });
 
+  it('begin with no password that is tried first, and go on with none', async () => {
+    const invited = await add('Begins well');
+    const told = { name: 'Begins well', email: 'well@ninthmole.example' };
+    const refused = await accept(invited.path, { ...told, password: 'Password123' }, 422);
+    expect((refused.body as Problem).errors).toMatchObject([{ field: 'password' }]);
+    await accept(invited.path, { ...told, password: 'ten letters' }, 204);
+    const agent = await enter(told.email, 'ten letters');
+    const changed = await agent
+      .put('/api/password')
+      .send({ present: 'ten letters', next: '1234567890' })
+      .expect(422);
+    expect((changed.body as Problem).errors).toMatchObject([{ field: 'next' }]);
+  });
+
   it('are looked after by an admin, who has no hand in recipes and tastes nothing', async () => {
     const invited = await add('Looks after it', 'admin');
     const email = 'after@ninthmole.example';
     await accept(invited.path, { name: 'Looks after it', email, password: 'ten letters' }, 204);
     const admin = await enter(email, 'ten letters');
-    for (const path of ['people', 'people/edits', 'operations', 'tokens', 'webhooks', 'imports', 'sessions']) {
+    for (const path of [
+      'people',
+      'people/edits',
+      'operations',
+      'tokens',
+      'webhooks',
+      'imports',
+      'sessions',
+    ]) {
       await admin.get(`/api/${path}`).expect(200);
     }
     const wren = (await admin.post('/api/people').send({ name: 'By an admin', role: 'barista' }).expect(201))

@@ -1,6 +1,5 @@
 import { createHash, randomBytes } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
-import { hash } from '@node-rs/argon2';
 import { addDays } from 'date-fns';
 import { Op, UniqueConstraintError } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
@@ -9,6 +8,7 @@ import { invalidField, ProblemError } from '../problem/problem-error.js';
 import { endSessionsOf } from '../session/open-sessions.js';
 import { inTransaction } from '../writing/transactions.js';
 import { InvitationModel } from './invitation.model.js';
+import { keptPassword } from './passwords.js';
 import { PersonModel } from './person.model.js';
 
 const SECRET_BYTES = 32;
@@ -61,10 +61,11 @@ export class InvitationsService {
   /**
    * Gives whoever holds it an e-mail and a password to sign in with. Taken by two at once it is one's only.
    *
-   * @throws ProblemError `not-found` where it was taken, ended or is none; `invalid-input` where the e-mail is another's
+   * @throws ProblemError `not-found` where it was taken, ended or is none; `invalid-input` where the e-mail is another's, or the
+   *   password is guessed at once
    */
   async accept(secret: string, { name, email, password }: AcceptInvitationDto): Promise<void> {
-    const passwordHash = await hash(password);
+    const passwordHash = await keptPassword(password, { field: 'password', of: { name, email } });
     const told = { name: name.trim(), email: email.trim().toLowerCase(), passwordHash };
     try {
       await inTransaction(this.sequelize, async () => {

@@ -1,5 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import { hash, verify } from '@node-rs/argon2';
+import { verify } from '@node-rs/argon2';
 import { Op, UniqueConstraintError } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
 import type { Role } from '@vendu/core';
@@ -16,6 +16,7 @@ import { endSessionsOf } from '../session/open-sessions.js';
 import { inTransaction } from '../writing/transactions.js';
 import { Mailer } from '../mail/mailer.js';
 import { emailTaken, InvitationsService } from './invitations.service.js';
+import { keptPassword } from './passwords.js';
 import { PersonModel } from './person.model.js';
 import type { RequestKeyOf } from '../writing/request-key.js';
 import { Writing } from '../writing/writing.js';
@@ -102,7 +103,7 @@ export class MembersService {
   ): Promise<void> {
     const isRight = person.passwordHash !== null && (await verify(person.passwordHash, present));
     if (!isRight) throw invalidField({ field: 'present', message: 'This is not the present password.' });
-    const passwordHash = await hash(next);
+    const passwordHash = await keptPassword(next, { field: 'next', of: person });
     await inTransaction(this.sequelize, async () => {
       await person.update({ passwordHash });
       await endSessionsOf(person.id, sessionId);
