@@ -91,12 +91,23 @@ export function marksOf(marks: readonly number[]) {
   }));
 }
 
+/** What every brew of the test comes to, measured before it is stored. */
+export const MEASURED = { beverageG: 180, readings: [1.31, 1.33] };
+
+function measuredAfter(marks: readonly number[]) {
+  const stamp = (at: number) => ({ device: 'bench', number: marks.length + at, atMs: marks.at(-1) ?? 0 });
+  return [
+    { ...stamp(1), kind: 'weighed', what: 'beverage', massG: MEASURED.beverageG },
+    ...MEASURED.readings.map((tdsPercent, at) => ({ ...stamp(at + 2), kind: 'read', tdsPercent })),
+  ];
+}
+
 function wholeBrew({ recipeVersionId, roastBatchId }: Ground, { marks }: DeviceBrew) {
   const atMs = Array.from({ length: SAMPLES }, (_, index) => index * 100);
   return {
     recipeVersionId,
     roastBatchId,
-    entries: marksOf(marks),
+    entries: [...marksOf(marks), ...measuredAfter(marks)],
     trace: { atMs, massG: atMs.map((at) => at / 500) },
     scale: 'kill test',
   };

@@ -9,7 +9,7 @@ import type { Secrets } from '../secrets.js';
 import { sessionCookie } from '../sessionCookie.js';
 import { enterLab } from '../trust/lab.js';
 import { Desk, type DeskReport } from './desk.js';
-import { ask, brewUntil, MARKS, type DeviceBrew, type Ground } from './device.js';
+import { ask, brewUntil, MARKS, MEASURED, type DeviceBrew, type Ground } from './device.js';
 
 export interface KillReport extends DeskReport {
   serverKills: number;
@@ -157,14 +157,25 @@ async function counted(
     database: databaseName,
   });
   try {
-    const rows: { clientKey: string; steps: number | bigint; samples: number | bigint | null }[] =
-      await connection.query(`SELECT brews.client_key AS clientKey, JSON_LENGTH(brews.steps) AS steps,
-        JSON_LENGTH(traces.samples, '$.atMs') AS samples
+    const rows: {
+      clientKey: string;
+      steps: number | bigint;
+      samples: number | bigint | null;
+      beverageG: string | number | null;
+      readings: number | bigint;
+    }[] = await connection.query(`SELECT brews.client_key AS clientKey, JSON_LENGTH(brews.steps) AS steps,
+        JSON_LENGTH(traces.samples, '$.atMs') AS samples, brews.beverage_g AS beverageG,
+        (SELECT COUNT(*) FROM readings WHERE readings.brew_id = brews.id) AS readings
         FROM brews LEFT JOIN traces ON traces.brew_id = brews.id JOIN lots ON lots.id = brews.lot_id
         WHERE lots.name = 'Kill test'`);
     const stored = brews.map(({ key, marks }) =>
       rows.filter(
-        (row) => row.clientKey === key && Number(row.steps) === marks.length && Number(row.samples) > 0,
+        (row) =>
+          row.clientKey === key &&
+          Number(row.steps) === marks.length &&
+          Number(row.samples) > 0 &&
+          Number(row.beverageG) === MEASURED.beverageG &&
+          Number(row.readings) === MEASURED.readings.length,
       ),
     );
     return {
