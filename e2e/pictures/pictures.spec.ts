@@ -24,10 +24,17 @@ test('public card on a phone', async ({ page }) => {
   await shoot(page, 'public-card-phone');
 });
 
+test('today at half past one, when both shifts are in', async ({ page }) => {
+  await signIn(page, 'lead');
+  await page.clock.setFixedTime(new Date().setHours(13, 30, 0, 0));
+  await page.goto('/today');
+  await page.getByText(/all tasted by/).waitFor();
+  await shoot(page, 'today');
+});
+
 test('the lab’s own pages', async ({ page }) => {
   await signIn(page, 'lead');
   for (const [name, path] of [
-    ['today', '/today'],
     ['lots', '/lots'],
     ['watch', '/recipes/6/watch'],
     ['reports', '/reports/coffee-used'],
@@ -40,7 +47,6 @@ test('the lab’s own pages', async ({ page }) => {
     ['proof', '/recipes/4/proof/9'],
   ] as const) {
     await page.goto(path);
-    if (name === 'today') await page.getByText(/all tasted by/).waitFor();
     // These are worked out after the page is there.
     if (name === 'starting-recipe')
       await page.getByRole('heading', { name: 'Why each figure is what it is' }).waitFor();
