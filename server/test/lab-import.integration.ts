@@ -1,7 +1,9 @@
 import Papa from 'papaparse';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
+import type { BrewEntry } from '@vendu/core';
 import type { ImportReport, ImportTaken, ImportView, LotView } from '@vendu/contract';
 import { connectTo } from './support/database.js';
+import { logOfBrew } from '../src/brew-logs/brew-logs.js';
 import { DEMO_ACCOUNTS } from '../src/people/demo-accounts.js';
 import {
   startRecipe,
@@ -67,6 +69,16 @@ async function wipe(): Promise<void> {
 
 describe('into an empty lab', () => {
   beforeEach(wipe);
+
+  it('comes from an earlier version too, whose weights of fines had a kind of their own', async () => {
+    const [first = ''] = (files.get('brew-logs.jsonl') ?? '').split('\n');
+    const line = JSON.parse(first) as { brew_key: string; entry: BrewEntry };
+    const entry = { device: 'older', number: 1000, atMs: line.entry.atMs, kind: 'fines-weighed', finesG: 2 };
+    await take(await altered('brew-logs.jsonl', (text) => `${text}${JSON.stringify({ ...line, entry })}\n`));
+    expect(await logOfBrew(line.brew_key)).toContainEqual(
+      expect.objectContaining({ device: 'older', kind: 'weighed', what: 'fines', massG: 2 }),
+    );
+  });
 
   it('comes all of it, and leaves again equal to the byte', async () => {
     const { taken, counts, conflicts } = await take(zip);

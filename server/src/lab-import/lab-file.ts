@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import { entryFault, type BrewEntry } from '@vendu/core';
+import { broughtUp, entryFault, type BrewEntry } from '@vendu/core';
 import { asWritten } from '../files/csv.js';
 import { ProblemError } from '../problem/problem-error.js';
 import type { ExportedTable } from '../export/exported-tables.js';
@@ -94,7 +94,7 @@ export class LabFile {
         told_by: toldBy,
         entry,
       } = jsonOf(line, 'brew-logs.jsonl') as Record<string, unknown>;
-      const fault = entryFault(entry);
+      const fault = entryFault(broughtUp(entry));
       if (fault) throw new ProblemError('not-readable', `brew-logs.jsonl: ${fault.message}`);
       yield { brewKey: String(brewKey), toldBy: String(toldBy), entry: entry as BrewEntry };
     }
