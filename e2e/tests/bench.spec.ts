@@ -96,7 +96,9 @@ test('two pages of one device have one bench', async ({ page, context }) => {
   await expect(page.getByRole('button', { name: /Pour 3 now/ })).toBeVisible();
 });
 
-test('a brew outlives a server that does not answer, is weighed and read meanwhile, and is stored once', async ({ page }) => {
+test('a brew outlives a server that does not answer, is weighed and read meanwhile, and is stored once', async ({
+  page,
+}) => {
   const recipe = await startRecipe(page, 'Lost server');
   await page.goto(benchPath(recipe));
   await expect(page.getByText('Before the clock')).toBeVisible();

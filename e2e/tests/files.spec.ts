@@ -91,7 +91,7 @@ test('a lead takes everything out as one file; nobody else is offered it', async
   expect(zip.includes(Buffer.from('datapackage.json'))).toBe(true);
   const { page: barista, context } = await pageOf(browser, 'barista');
   await barista.goto('/in-and-out');
-  await expect(barista.getByText('A lead can export it.')).toBeVisible();
+  await expect(barista.getByText('A lead or an admin can export it.')).toBeVisible();
   await expect(barista.getByRole('button', { name: 'Export everything' })).toHaveCount(0);
   await context.close();
 });

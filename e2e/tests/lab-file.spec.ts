@@ -68,5 +68,5 @@ test('a lot leaves as a file, comes in beside itself as another lab’s, and is 
 test('bringing in a file is a lead’s', async ({ page }) => {
   await signIn(page, 'barista');
   await page.goto('/in-and-out/file');
-  await expect(page.getByText('A lead can bring in a file that an export made.')).toBeVisible();
+  await expect(page.getByText('A lead or an admin can bring in a file that an export made.')).toBeVisible();
 });

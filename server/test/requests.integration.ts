@@ -108,7 +108,8 @@ describe('the same request sent again', () => {
         (await app.lead.post(`/api/${path}`).set(REQUEST_KEY_HEADER, key).send(body).expect(201)).body as T;
       return [await send(), await send()];
     };
-    const opens = (path: string, header: Record<string, string>) => app.visitor.get(`/api/${path}`).set(header);
+    const opens = (path: string, header: Record<string, string>) =>
+      app.visitor.get(`/api/${path}`).set(header);
     const [lost, invited] = await make<InvitedView>('people', { name: 'Invited once', role: 'barista' });
     expect(invited.id).toBe(lost.id);
     await opens(lost.path.replace('/invited/', 'invitations/'), {}).expect(404);

@@ -34,7 +34,9 @@ export async function logsOfBrews(brewKeys: readonly string[]): Promise<Map<stri
   return new Map(
     brewKeys.map((key) => [
       key,
-      mergedLogs(rows.filter(({ brewKey }) => brewKey === key).map(({ entry }) => broughtUp(entry) as BrewEntry)),
+      mergedLogs(
+        rows.filter(({ brewKey }) => brewKey === key).map(({ entry }) => broughtUp(entry) as BrewEntry),
+      ),
     ]),
   );
 }

@@ -47,9 +47,7 @@ export function Frame() {
             className="hidden max-w-56 truncate underline-offset-3 hover:underline min-[420px]:inline"
           >
             {name}
-            <span className="hidden text-quiet sm:inline xl:hidden 2xl:inline">
-              , {ROLE_WORDS[role]}
-            </span>
+            <span className="hidden text-quiet sm:inline xl:hidden 2xl:inline">, {ROLE_WORDS[role]}</span>
           </Link>
           <ThemeChoice />
           <SignOut />

@@ -126,7 +126,12 @@ export const SIGN_WORDS: Record<LotSign, string> = {
 /** What keeps a paper in place. */
 export const SEATING_WORDS: Record<PaperSeating, string> = { spoon: 'a spoon', tool: 'its tool' };
 
-export const ROLE_WORDS: Record<Role, string> = { taster: 'guest taster', barista: 'barista', lead: 'lead', admin: 'admin' };
+export const ROLE_WORDS: Record<Role, string> = {
+  taster: 'guest taster',
+  barista: 'barista',
+  lead: 'lead',
+  admin: 'admin',
+};
 
 export const TASTING_STAGE_WORDS: Record<TastingStage, string> = { hot: 'Hot', warm: 'Warm', cool: 'Cool' };
 
