@@ -145,6 +145,8 @@ test('a brew outlives a server that does not answer, is weighed and read meanwhi
   await expect(page.getByRole('link', { name: 'Taste this cup' })).toBeVisible();
   await page.keyboard.press('m');
   await expect(beverage).toHaveValue('212');
+  // Typed and not added yet: it goes along.
+  await expect(reading).toHaveValue('1.3');
   await expect(page.getByRole('button', { name: /^Remove the reading/ })).toHaveCount(2);
   await page.goto(`/lots/${recipe.lot.id}`);
   await expect(page.getByRole('link', { name: /^Brew \d/ })).toHaveCount(1);

@@ -1,6 +1,7 @@
 import { useNavigate } from 'react-router';
 import { afterBrew, cutTo, RECORD, storableTrace, type Trace, USUAL_ROOM_C } from '@vendu/core';
 import { troubleOf } from '../api/problem';
+import { dropDraft, readDraft, writeDraft } from '../device/draft';
 import { useAppDispatch } from '../state/hooks';
 import { usePutBrewMutation } from '../api/brewsApi';
 import { Button } from '../ui/Button';
@@ -47,6 +48,7 @@ export function Finish({ brew }: { brew: BenchBrew }) {
     });
     if (!data) return;
     await forgetScales(brew.key);
+    handOverReading(brew.key, data.id);
     const clocks = afterBrew({ roomC: brew.ground?.kit.ambientC ?? USUAL_ROOM_C });
     dispatch(
       brewStored({
@@ -90,6 +92,13 @@ export function Finish({ brew }: { brew: BenchBrew }) {
       </div>
     </div>
   );
+}
+
+/** A reading that is being typed, and is not added yet, goes on being typed where the brew is measured. */
+function handOverReading(brewKey: string, brewId: number): void {
+  const typed = readDraft(`bench.${brewKey}.reading`);
+  if (typed) writeDraft(`brew.${brewId}.reading`, typed);
+  dropDraft(`bench.${brewKey}.reading`);
 }
 
 /** A curve as the record keeps it, up to a moment; `null` where there is none. */
