@@ -47,12 +47,14 @@ import { ImportModel } from './lab-import/import.model.js';
 import { WebhookModel } from './webhooks/webhook.model.js';
 import { WebhookDeliveryModel } from './webhooks/webhook-delivery.model.js';
 import { TokenModel } from './tokens/token.model.js';
+import { AttemptsModel } from './limits/attempts.model.js';
 import { SessionModel } from './session/session.model.js';
 
 /** Every table of the application, for the one connection. */
 export const MODELS: ModelCtor[] = [
   PersonModel,
   SessionModel,
+  AttemptsModel,
   HouseModel,
   PaperModel,
   BrewerModel,

@@ -2,6 +2,7 @@ import request from 'supertest';
 import { afterEach, describe, expect, it } from 'vitest';
 import type { Problem, SessionView } from '@vendu/contract';
 import { DEMO_ACCOUNTS } from '../src/people/demo-accounts.js';
+import { connectTo } from './support/database.js';
 import { cookieOf, startTestApplication, type TestApplication } from './support/application.js';
 
 // One application after the other: models are bound to the newest connection of the process.
@@ -111,8 +112,28 @@ describe('the sign-in page', () => {
       .expect(200);
   });
 
+  it('goes on counting what was tried when it is started anew, as its other servers do', async () => {
+    app = await startTestApplication({ signInsPerMinute: 14 });
+    const { email } = DEMO_ACCOUNTS[1]!;
+    const attempt = async (of: string) =>
+      (await app.visitor.post('/api/session').send({ email: of, password: 'guess' })).status;
+    // Three attempts are the sign-ins of the test's own people, before and after.
+    for (let time = 0; time < 8; time++) expect(await attempt(email)).toBe(401);
+    app.configuration.isDemo = false;
+    await app.restart();
+    for (let time = 0; time < 2; time++) expect(await attempt(email)).toBe(401);
+    // Too many of this account, and then of this address.
+    expect(await attempt(email)).toBe(429);
+    expect(await attempt('a@b.example')).toBe(429);
+    const connection = await connectTo(app.configuration);
+    const rows: unknown[] = await connection.query('SELECT * FROM attempts');
+    await connection.end();
+    expect(rows).not.toEqual([]);
+    expect(JSON.stringify(rows)).not.toContain(email);
+  });
+
   it('of a lab that listens to others is reached by https alone', async () => {
-    app = await startTestApplication({ listenOn: '0.0.0.0', proxies: ['loopback'] });
+    app = await startTestApplication({ reachedOn: '0.0.0.0', proxies: ['loopback'] });
     const ask = (by: string) =>
       app.visitor.get('/api/health').set('x-forwarded-for', '10.0.0.7').set('x-forwarded-proto', by);
     await ask('http').expect(403);

@@ -1,5 +1,7 @@
 import { Module } from '@nestjs/common';
 import { ThrottlerModule } from '@nestjs/throttler';
+import { KeptThrottle } from '../limits/kept-throttle.js';
+import { LimitsModule } from '../limits/limits.module.js';
 import { HomeResultsController } from './home-results.controller.js';
 import { HomeResultsService } from './home-results.service.js';
 
@@ -7,7 +9,16 @@ import { HomeResultsService } from './home-results.service.js';
 const TOLD_PER_MINUTE = 12;
 
 @Module({
-  imports: [ThrottlerModule.forRoot([{ ttl: 60_000, limit: TOLD_PER_MINUTE }])],
+  imports: [
+    ThrottlerModule.forRootAsync({
+      imports: [LimitsModule],
+      inject: [KeptThrottle],
+      useFactory: (storage: KeptThrottle) => ({
+        throttlers: [{ ttl: 60_000, limit: TOLD_PER_MINUTE }],
+        storage,
+      }),
+    }),
+  ],
   controllers: [HomeResultsController],
   providers: [HomeResultsService],
   exports: [HomeResultsService],

@@ -3,13 +3,11 @@ import { Inject, Injectable } from '@nestjs/common';
 import type { CookieOptions, Request } from 'express';
 import type { Configuration } from '../configuration.js';
 import { CONFIGURATION } from '../configuration.token.js';
+import { Attempts, type Limit } from '../limits/attempts.js';
 import { ProblemError } from '../problem/problem-error.js';
 
 /** So many wrong passwords are mistakes; more, in so short a time, are guesses. */
-const MOST_WRONG = 10;
-const WITHIN_MS = 15 * 60_000;
-/** Accounts that are guessed at are kept in mind, and no more of them than this. */
-const MOST_KEPT = 10_000;
+const WRONG: Limit = { most: 10, withinMs: 15 * 60_000 };
 
 /** A device that has signed in to an account shows this beside its session, and keeps it when it signs out. */
 const DEVICE_COOKIE = 'vendu.device';
@@ -23,9 +21,10 @@ const DEVICE_AGE_MS = 365 * 24 * 3_600_000;
  */
 @Injectable()
 export class Guesses {
-  private readonly wrongAtMs = new Map<string, number[]>();
-
-  constructor(@Inject(CONFIGURATION) private readonly configuration: Configuration) {}
+  constructor(
+    private readonly attempts: Attempts,
+    @Inject(CONFIGURATION) private readonly configuration: Configuration,
+  ) {}
 
   /**
    * Counts an attempt as wrong until it turns out right: many at one moment must not all be looked at.
@@ -33,19 +32,11 @@ export class Guesses {
    * @returns takes it back, where it was neither
    * @throws ProblemError `too-many-requests` where no more passwords are looked at for now
    */
-  begin(email: string, request: Request): () => void {
-    const key = this.keyOf(email, request);
-    const recent = this.recent(key);
-    const [first] = recent;
-    if (recent.length < MOST_WRONG || first === undefined) {
-      const atMs = Date.now();
-      this.keep(key, [...recent, atMs]);
-      return () => {
-        const now = this.recent(key);
-        if (now.includes(atMs)) this.keep(key, now.toSpliced(now.indexOf(atMs), 1));
-      };
-    }
-    const waitS = Math.ceil((first + WITHIN_MS - Date.now()) / 1000);
+  async begin(email: string, request: Request): Promise<() => Promise<void>> {
+    const subject = this.subjectOf(email, request);
+    const counted = await this.attempts.count(subject, WRONG);
+    if (counted.isAllowed) return () => this.attempts.takeBack(subject, counted.untilMs, WRONG);
+    const waitS = Math.ceil(counted.waitMs / 1000);
     throw new ProblemError(
       'too-many-requests',
       `Too many wrong passwords for this account. Wait ${Math.ceil(waitS / 60)} min, sign in on a device where you have been in before, or ask a lead for a new password.`,
@@ -54,9 +45,13 @@ export class Guesses {
     );
   }
 
+  /** What was wrong before does not count against somebody who is in. */
+  forget(email: string, request: Request): Promise<void> {
+    return this.attempts.forget(this.subjectOf(email, request));
+  }
+
   /** @returns the cookie by which a device that is in now is known later */
   known(email: string, request: Request): [name: string, value: string, options: CookieOptions] {
-    this.wrongAtMs.delete(this.keyOf(email, request));
     return [
       DEVICE_COOKIE,
       this.signatureOf(email),
@@ -70,22 +65,9 @@ export class Guesses {
     ];
   }
 
-  private keep(key: string, atMs: number[]): void {
-    // Anew, so that the account that was tried longest ago is the first to be forgotten.
-    this.wrongAtMs.delete(key);
-    if (atMs.length > 0) this.wrongAtMs.set(key, atMs);
-    const [oldest] = this.wrongAtMs.keys();
-    if (this.wrongAtMs.size > MOST_KEPT && oldest !== undefined) this.wrongAtMs.delete(oldest);
-  }
-
-  private recent(key: string): number[] {
-    const since = Date.now() - WITHIN_MS;
-    return (this.wrongAtMs.get(key) ?? []).filter((atMs) => atMs > since);
-  }
-
-  private keyOf(email: string, request: Request): string {
+  private subjectOf(email: string, request: Request): string {
     const shown = cookieIn(request.get('cookie') ?? '', DEVICE_COOKIE);
-    return this.isOf(email, shown) ? `known ${request.ip} ${asKey(email)}` : asKey(email);
+    return `guess ${this.isOf(email, shown) ? `known ${request.ip} ` : ''}${asKey(email)}`;
   }
 
   private isOf(email: string, shown: string): boolean {

@@ -41,6 +41,7 @@ export class SessionController {
     @Res({ passthrough: true }) response: Response,
   ): Promise<SessionView> {
     const person = await this.admitted(credentials, request);
+    await this.guesses.forget(credentials.email, request);
     response.cookie(...this.guesses.known(credentials.email, request));
     // A new id at sign-in, so that a session planted before it is worth nothing.
     await promisify(request.session.regenerate.bind(request.session))();
@@ -59,12 +60,12 @@ export class SessionController {
   }
 
   private async admitted(credentials: SignInDto, request: Request): Promise<PersonModel> {
-    const takeBack = this.guesses.begin(credentials.email, request);
+    const takeBack = await this.guesses.begin(credentials.email, request);
     try {
       return await this.service.personFor(credentials);
     } catch (error) {
       // A database that is away has looked at no password.
-      if (!(error instanceof ProblemError && error.kind === 'wrong-sign-in')) takeBack();
+      if (!(error instanceof ProblemError && error.kind === 'wrong-sign-in')) await takeBack();
       throw error;
     }
   }

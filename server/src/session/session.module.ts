@@ -3,6 +3,8 @@ import { APP_GUARD } from '@nestjs/core';
 import { ThrottlerModule } from '@nestjs/throttler';
 import type { Configuration } from '../configuration.js';
 import { CONFIGURATION } from '../configuration.token.js';
+import { KeptThrottle } from '../limits/kept-throttle.js';
+import { LimitsModule } from '../limits/limits.module.js';
 import { PeopleModule } from '../people/people.module.js';
 import { TokenAccess } from '../tokens/token-access.js';
 import { AccessGuard } from './access.js';
@@ -15,9 +17,14 @@ import { SessionService } from './session.service.js';
 @Module({
   imports: [
     PeopleModule,
+    LimitsModule,
     ThrottlerModule.forRootAsync({
-      inject: [CONFIGURATION],
-      useFactory: ({ signInsPerMinute }: Configuration) => [{ ttl: 60_000, limit: signInsPerMinute }],
+      imports: [LimitsModule],
+      inject: [CONFIGURATION, KeptThrottle],
+      useFactory: ({ signInsPerMinute }: Configuration, storage: KeptThrottle) => ({
+        throttlers: [{ ttl: 60_000, limit: signInsPerMinute }],
+        storage,
+      }),
     }),
   ],
   controllers: [SessionController, SessionsController],

@@ -1,4 +1,5 @@
 import type { Migration } from './migration.js';
+import { attempts } from './0044-attempts.js';
 import { admins } from './0043-admins.js';
 import { edits } from './0038-edits.js';
 import { wherePagesLook } from './0042-where-pages-look.js';
@@ -88,4 +89,5 @@ export const MIGRATIONS: readonly Migration[] = [
   guestTasters,
   wherePagesLook,
   admins,
+  attempts,
 ];

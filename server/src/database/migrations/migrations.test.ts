@@ -47,6 +47,7 @@ const LANDED = {
   '0041-guest-tasters': '6e12ed7e5b0a48a8',
   '0042-where-pages-look': '8c66fff547e61a2b',
   '0043-admins': '1596ad791c8afe50',
+  '0044-attempts': '0a6ad0b3e679a648',
 };
 
 describe('the steps of the schema', () => {
