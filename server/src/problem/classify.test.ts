@@ -29,6 +29,7 @@ describe('anything thrown becomes one of the problems', () => {
     ['a database that is gone', new ConnectionRefusedError(new Error('gone')), 'unavailable'],
     ['a database that went in the middle', driverError({ errno: 45009, fatal: true }), 'unavailable'],
     ['a database that is being ended', driverError({ errno: 1053 }), 'unavailable'],
+    ['a node that has lost its cluster', driverError({ errno: 1047 }), 'unavailable'],
     ['a deadlock', driverError({ errno: 1213 }), 'busy'],
     ['a lock waited for too long', driverError({ errno: 1205 }), 'busy'],
     ['a table that has no room to grow', driverError({ errno: 1114 }), 'full'],

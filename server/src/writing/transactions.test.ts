@@ -36,6 +36,17 @@ describe('work in one transaction', () => {
     expect([stored, tries]).toEqual(['stored', 3]);
   });
 
+  it('is begun again where it is a statement beside the one that was undone that tells of it', async () => {
+    // As Sequelize has it of every statement after a deadlock.
+    const after = new Error('rollback has been called on this transaction(1f0c), you can no longer use it.');
+    let tries = 0;
+    const stored = await untilFree(() => {
+      tries += 1;
+      return tries < 2 ? Promise.reject(after) : Promise.resolve('stored');
+    });
+    expect([stored, tries]).toEqual(['stored', 2]);
+  });
+
   it('is given up as busy, with nothing stored, where they never let go', async () => {
     expect(await kindOf(untilFree(() => Promise.reject(deadlock())))).toBe('busy');
   });
@@ -49,6 +60,16 @@ describe('work in one transaction', () => {
     });
     expect(await kindOf(work)).toBe(fault);
     expect(tries).toBe(1);
+  });
+
+  it('is begun again where another node of a cluster stored something in its way while it was being stored', async () => {
+    let commits = 0;
+    const refusesFirst = database(() => {
+      commits += 1;
+      if (commits === 1) throw deadlock();
+    });
+    expect(await kindOf(inTransaction(refusesFirst, () => Promise.resolve('stored')))).toBe('stored');
+    expect(commits).toBe(2);
   });
 
   it('says that there is no room, and that nothing was stored, where the disk is full', async () => {

@@ -46,7 +46,7 @@ export function inTransaction<T>(sequelize: Sequelize, work: () => Promise<T>): 
           'The disk of the database is full; nothing was stored. Whoever keeps the machine has to make room; what you typed is kept on this device.',
         );
       }
-      if (!progress.isWorkDone) throw error;
+      if (!progress.isWorkDone || isBusy(error)) throw error;
       throw new ProblemError(
         'unknown-outcome',
         'The database went away while this was being saved, and it is not known whether it was. Send the same again: it is saved only once.',
