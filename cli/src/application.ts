@@ -1,9 +1,8 @@
-import { chmodSync, existsSync } from 'node:fs';
-import { basename, dirname, join } from 'node:path';
+import { join } from 'node:path';
 import { execa, type ResultPromise } from 'execa';
-import { createStream, type RotatingFileStream } from 'rotating-file-stream';
 import { setTimeout as sleep } from 'node:timers/promises';
 import type { Database } from './database.js';
+import { ownLog } from './ownLog.js';
 import { ROOT, type ProfilePaths } from './paths.js';
 import { step, CommandFailure } from './report.js';
 import type { Secrets } from './secrets.js';
@@ -65,6 +64,9 @@ export async function firstLeadPath(settings: ApplicationSettings): Promise<stri
   return stdout.trim() || null;
 }
 
+/** By which a server is told from other programs. */
+export const SERVER_FILE = 'server/dist/main.js';
+
 /** A running server. Plain functions, since a promise inside a promise would be awaited by accident. */
 export interface Server {
   pid: number | null;
@@ -76,7 +78,7 @@ export interface Server {
 
 /** Starts the server and waits until its health check answers. Its log goes to the profile's folder. */
 export async function startServer(settings: ApplicationSettings, paths: ProfilePaths): Promise<Server> {
-  const server = execa('node', ['--enable-source-maps', 'server/dist/main.js'], {
+  const server = execa('node', ['--enable-source-maps', SERVER_FILE], {
     cwd: ROOT,
     env: environmentOf(settings),
     reject: false,
@@ -102,12 +104,6 @@ export async function startServer(settings: ApplicationSettings, paths: ProfileP
   }
   server.kill('SIGKILL');
   throw new CommandFailure(`The server did not start; its log is ${paths.serverLog}.`);
-}
-
-/** A log names who did what: it is for its owner only, one of an older version too. Of it ten megabytes stay, and five before. */
-function ownLog(file: string): RotatingFileStream {
-  if (existsSync(file)) chmodSync(file, 0o600);
-  return createStream(basename(file), { path: dirname(file), size: '10M', rotate: 5, mode: 0o600 });
 }
 
 async function isHealthy(port: number): Promise<boolean> {

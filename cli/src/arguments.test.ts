@@ -21,7 +21,11 @@ describe('the command line', () => {
       port: null,
       opensToPhones: true,
       config: null,
+      workers: 1,
     });
+    expect(readCommand(['serve', '--workers', '2'])).toMatchObject({ workers: 2 });
+    expect(() => readCommand(['serve', '--workers', '0'])).toThrow('--workers must be a whole number from 1');
+    expect(readCommand(['cluster'])).toEqual({ name: 'cluster', port: 4600, workers: 2 });
     expect(readCommand(['serve', '--config', 'lab.json', '--port', '4700'])).toMatchObject({
       port: 4700,
       config: 'lab.json',
@@ -47,6 +51,7 @@ describe('the command line', () => {
         'phones',
         'faults',
         'disk',
+        'cluster',
         'load',
         'dial-in',
         'proposals',

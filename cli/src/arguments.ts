@@ -33,6 +33,7 @@ const TRUST_PARTS = [
   'phones',
   'faults',
   'disk',
+  'cluster',
   'load',
   'dial-in',
   'proposals',
@@ -55,7 +56,8 @@ export type MutatedFolder = (typeof MUTATED)[number];
 
 export type Command =
   | { name: 'demo'; port: number; reset: boolean; opensToPhones: boolean }
-  | { name: 'serve'; port: number | null; opensToPhones: boolean; config: string | null }
+  | { name: 'serve'; port: number | null; opensToPhones: boolean; config: string | null; workers: number }
+  | { name: 'cluster'; port: number; workers: number }
   | { name: 'dev'; port: number }
   | { name: 'test'; suites: readonly Suite[] }
   | { name: 'bench'; measures: readonly Measure[] }
@@ -70,6 +72,8 @@ export type Command =
 
 export const DEFAULT_PORT = 4600;
 const DEFAULT_KILLS = 50;
+/** More than one a core gain nothing. */
+const MOST_WORKERS = 16;
 /** Two weeks of one a night. */
 const DEFAULT_KEPT = 14;
 
@@ -95,14 +99,20 @@ export function readCommand(words: readonly string[]): Command {
         port: { type: 'string' },
         phones: { type: 'boolean' },
         config: { type: 'string' },
+        workers: { type: 'string' },
       });
-      const { port, phones, config } = values;
+      const { port, phones, config, workers } = values;
       return {
         name,
         port: port === undefined ? null : portOf(port),
         opensToPhones: phones === true,
         config: typeof config === 'string' ? config : null,
+        workers: workersOf(workers, 1),
       };
+    }
+    case 'cluster': {
+      const { values } = parse(rest, { port: { type: 'string' }, workers: { type: 'string' } });
+      return { name, port: portOf(values['port']), workers: workersOf(values['workers'], 2) };
     }
     case 'dev': {
       const { values } = parse(rest, { port: { type: 'string' } });
@@ -180,6 +190,10 @@ function parse(args: string[], options: Record<string, { type: 'string' | 'boole
 
 function portOf(text: string | boolean | undefined): number {
   return wholeNumber(text, { option: 'port', usual: DEFAULT_PORT, least: 1024, most: 65_535 });
+}
+
+function workersOf(text: string | boolean | undefined, usual: number): number {
+  return wholeNumber(text, { option: 'workers', usual, least: 1, most: MOST_WORKERS });
 }
 
 function wholeNumber(

@@ -13,6 +13,16 @@ export const MARIADB: DebianPackage = {
   name: 'mariadb-server',
   anyOf: ['/usr/sbin/mariadbd', '/usr/local/sbin/mariadbd', '/usr/libexec/mariadbd'],
 };
+/** What stands before several servers. */
+export const HAPROXY: DebianPackage = {
+  name: 'haproxy',
+  anyOf: ['/usr/sbin/haproxy', '/usr/local/sbin/haproxy'],
+};
+/** Comes with Debian's MariaDB; elsewhere it may not. */
+export const GALERA: DebianPackage = {
+  name: 'galera-4',
+  anyOf: ['/usr/lib/galera/libgalera_smm.so'],
+};
 /** The browser without its windows takes a fifth less time; the whole one does where it is there already. */
 export const CHROMIUM: DebianPackage = {
   name: 'chromium-headless-shell',

@@ -5,7 +5,7 @@ import { afterAll, describe, expect, it } from 'vitest';
 import { hashOf } from './build.js';
 import { stopLeftover } from './mariadb.js';
 import { asTyped, profilePaths } from './paths.js';
-import { claim, endOrphanedServer, findRunning } from './running.js';
+import { claim, endOrphans, findRunning } from './running.js';
 import { ensureSecrets } from './secrets.js';
 
 const root = mkdtempSync(join(tmpdir(), 'vendu-files-'));
@@ -79,11 +79,14 @@ describe('what a killed run leaves', () => {
     const paths = profilePaths('demo', join(root, 'left'));
     mkdirSync(paths.folder, { recursive: true });
     // This very process: alive, but neither a demo nor a database of that folder.
-    writeFileSync(paths.running, JSON.stringify({ pid: process.pid, url: '', serverPid: process.pid }));
+    writeFileSync(
+      paths.running,
+      JSON.stringify({ pid: process.pid, url: '', programs: [{ pid: process.pid, file: 'haproxy' }] }),
+    );
     mkdirSync(paths.databaseFolder, { recursive: true });
     writeFileSync(paths.socket, '');
     expect(findRunning(paths)).toBeNull();
-    expect(await endOrphanedServer(paths)).toBe(false);
+    expect(await endOrphans(paths)).toBe(false);
     expect(await stopLeftover(paths)).toBe(false);
     expect(() => statSync(paths.socket)).toThrow();
   });
@@ -92,9 +95,9 @@ describe('what a killed run leaves', () => {
 describe('a profile', () => {
   it('is one run’s at a time, and is not kept by the note of a killed one', () => {
     const paths = profilePaths('demo', join(root, 'claimed'));
-    expect(claim(paths, { url: 'first', serverPid: null })).toBeNull();
+    expect(claim(paths, { url: 'first', programs: [] })).toBeNull();
     // The note names this process, which is no run of Vendu: as good as killed.
-    expect(claim(paths, { url: 'second', serverPid: null })).toBeNull();
+    expect(claim(paths, { url: 'second', programs: [] })).toBeNull();
     expect(JSON.parse(readFileSync(paths.running, 'utf8'))).toMatchObject({ url: 'second' });
     writeFileSync(paths.running, '{"pid": 1');
     expect(findRunning(paths)).toBeNull();

@@ -1,27 +1,23 @@
 import { setTimeout as sleep } from 'node:timers/promises';
-import type { Database } from './database.js';
-import { startDatabase } from './mariadb.js';
-import type { ProfilePaths } from './paths.js';
-import type { Secrets } from './secrets.js';
+import type { Database, StartedDatabase } from './database.js';
 
 /** A disk that is full stays so for a while: it is tried again, and not without a rest. */
 const REST_MS = 5000;
 
 /**
- * Starts a profile's database, and starts it again whenever it ends by itself, until it is stopped: a disk that was full,
+ * Starts a database, and starts it again whenever it ends by itself, until it is stopped: a disk that was full,
  * or a machine that ran out of memory, must not leave a lab without it once that is over.
  */
 export async function keepDatabase(
-  paths: ProfilePaths,
-  secrets: Secrets,
-  { restMs = REST_MS }: { restMs?: number } = {},
+  start: () => Promise<StartedDatabase>,
+  { restMs = REST_MS, name = 'MariaDB' }: { restMs?: number; name?: string } = {},
 ): Promise<Database> {
-  let current = await startDatabase(paths, secrets);
+  let current = await start();
   let isStopping = false;
   const isStopped = () => isStopping;
   const isAgain = async (): Promise<boolean> => {
     try {
-      current = await startDatabase(paths, secrets);
+      current = await start();
       return true;
     } catch (error) {
       console.log(`  ${error instanceof Error ? (error.message.split('\n')[0] ?? '') : String(error)}`);
@@ -32,7 +28,7 @@ export async function keepDatabase(
     for (;;) {
       await current.ended();
       if (isStopped()) return;
-      console.log('→ MariaDB ended by itself: starting it again');
+      console.log(`→ ${name} ended by itself: starting it again`);
       do await sleep(restMs);
       while (!isStopped() && !(await isAgain()));
       // Stopped while it was on its way.

@@ -1,6 +1,7 @@
 import { readCommand } from './arguments.js';
 import { cleanUp, cleanUpOnSignals } from './cleanup.js';
 import { backup, restore } from './commands/backup.js';
+import { cluster } from './commands/cluster.js';
 import { bench } from './commands/bench.js';
 import { buildOnly } from './commands/build.js';
 import { demo, serve } from './commands/serve.js';
@@ -20,6 +21,8 @@ async function main(): Promise<void> {
       return demo(command);
     case 'serve':
       return serve(command);
+    case 'cluster':
+      return cluster(command);
     case 'dev':
       return dev(command);
     case 'test':

@@ -16,19 +16,30 @@ const STOP_TIMEOUT_MS = 20_000;
 /** A statement that waits longer for somebody else's lock gives up, and is tried again. */
 const LOCK_WAIT_S = 5;
 /** Debian keeps the server's programs where only root's PATH looks. */
-const PATH_WITH_SBIN = ['/usr/sbin', '/usr/local/sbin', process.env['PATH'] ?? ''].join(delimiter);
+export const PATH_WITH_SBIN = ['/usr/sbin', '/usr/local/sbin', process.env['PATH'] ?? ''].join(delimiter);
 /** Nothing in it that another system user could not read. */
-const NEUTRAL_FOLDER = '/';
+export const NEUTRAL_FOLDER = '/';
+
+/** What a node of a cluster has besides. */
+export interface AsNode {
+  words: readonly string[];
+  /** The others give it their data, accounts too. */
+  joins: boolean;
+}
 
 /**
  * Starts the profile's MariaDB, making its data folder first when there is none. What a killed server
  * left behind (socket, even the process itself) is cleared away, and accounts that nobody needs are dropped.
  */
-export async function startDatabase(paths: ProfilePaths, secrets: Secrets): Promise<StartedDatabase> {
+export async function startDatabase(
+  paths: ProfilePaths,
+  secrets: Secrets,
+  { words, joins }: AsNode = { words: [], joins: false },
+): Promise<StartedDatabase> {
   await stopLeftover(paths);
   await moveIn(paths);
-  await initialise(paths);
-  const server = execa('mariadbd', serverArguments(paths), {
+  if (!joins) await initialise(paths);
+  const server = execa('mariadbd', [...serverArguments(paths), ...words], {
     env: { PATH: PATH_WITH_SBIN },
     cwd: NEUTRAL_FOLDER,
     stdio: 'ignore',
@@ -38,7 +49,7 @@ export async function startDatabase(paths: ProfilePaths, secrets: Secrets): Prom
   });
   await untilItAnswers(server, paths);
   try {
-    await closeDoors(paths.socket, { user: USER, ...secrets });
+    if (!joins) await closeDoors(paths.socket, { user: USER, ...secrets });
   } catch (error) {
     // Nobody else would end it: it is no child of the terminal.
     await stopServer(server);
@@ -62,7 +73,7 @@ export async function startDatabase(paths: ProfilePaths, secrets: Secrets): Prom
   };
 }
 
-/** The database of a lab that another process runs: it is not ours to end. */
+/** A database that another process runs, or a proxy stands before: it is not ours to end. */
 export function runningDatabase(
   { socket }: ProfilePaths,
   { databasePassword, databaseRootPassword }: Secrets,
@@ -96,7 +107,8 @@ async function moveIn({ folder, home, dataFolder, databaseFolder }: ProfilePaths
     mkdirSync(own, { recursive: true, mode: 0o700 });
     chownSync(own, uid, gid);
   }
-  if (existsSync(dataFolder) && statSync(dataFolder).uid !== uid) {
+  mkdirSync(dataFolder, { recursive: true, mode: 0o700 });
+  if (statSync(dataFolder).uid !== uid) {
     await execa('chown', ['-R', `${name}:`, dataFolder]);
   }
 }

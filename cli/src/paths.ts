@@ -11,7 +11,7 @@ export function asTyped(file: string, typedIn = process.env['VENDU_TYPED_IN'] ??
 }
 
 /** Each way of running has a database and files of its own, so that tests run beside the demo. */
-export type Profile = 'demo' | 'lab' | 'dev' | 'test' | 'kill' | 'trust' | 'full';
+export type Profile = 'demo' | 'lab' | 'cluster' | 'dev' | 'test' | 'kill' | 'trust' | 'full';
 
 export interface ProfilePaths {
   /** Nobody misses its data after the machine went down: it need not wait for the disk. */
@@ -34,11 +34,15 @@ export interface ProfilePaths {
 }
 
 export function profilePaths(profile: Profile, root = ROOT): ProfilePaths {
-  const folder = join(root, '.vendu', profile);
+  return pathsIn(join(root, '.vendu', profile), profile === 'test');
+}
+
+/** Where things are of a database, and of what serves from it, that has this folder to itself. */
+export function pathsIn(folder: string, isThrownAway = false): ProfilePaths {
   const home = databaseHome(folder);
   const databaseFolder = join(home, 'database');
   return {
-    isThrownAway: profile === 'test',
+    isThrownAway,
     folder,
     home,
     dataFolder: join(home, 'data'),

@@ -6,12 +6,17 @@ import type { ProfilePaths } from './paths.js';
 export interface Running {
   pid: number;
   url: string;
-  /** The application's server, which outlives a killed `./vendu`. */
-  serverPid: number | null;
+  /** Programs that it started and that outlive a killed `./vendu`. */
+  programs: readonly Program[];
+}
+
+export interface Program {
+  pid: number;
+  /** By which it is told from another that was given its number since. */
+  file: string;
 }
 
 const STOP_TIMEOUT_MS = 40_000;
-const SERVER = 'server/dist/main.js';
 
 /**
  * Takes a profile for this process: of two that start at the same moment one is told that the other was first.
@@ -70,20 +75,19 @@ export async function endRunning(paths: ProfilePaths): Promise<boolean> {
   return true;
 }
 
-/** Ends the server of a run that was killed before it could do so itself. */
-export async function endOrphanedServer({ running }: ProfilePaths): Promise<boolean> {
-  const serverPid = readNote(running)?.serverPid ?? null;
-  if (serverPid === null || !isAlive(serverPid, SERVER)) return false;
-  process.kill(serverPid, 'SIGTERM');
+/** Ends what a run that was killed could not end itself. */
+export async function endOrphans({ running }: ProfilePaths): Promise<boolean> {
+  const orphans = (readNote(running)?.programs ?? []).filter(({ pid, file }) => isAlive(pid, file));
+  for (const { pid } of orphans) process.kill(pid, 'SIGTERM');
   const deadlineMs = Date.now() + STOP_TIMEOUT_MS;
-  while (isAlive(serverPid, SERVER) && Date.now() < deadlineMs) await sleep(100);
-  return true;
+  while (orphans.some(({ pid, file }) => isAlive(pid, file)) && Date.now() < deadlineMs) await sleep(100);
+  return orphans.length > 0;
 }
 
 /** A note that was cut off in the middle is none. */
 function readNote(running: string): Running | null {
   try {
-    return JSON.parse(readFileSync(running, 'utf8')) as Running;
+    return { programs: [], ...(JSON.parse(readFileSync(running, 'utf8')) as Omit<Running, 'programs'>) };
   } catch {
     return null;
   }

@@ -200,7 +200,7 @@ describe('a database whose passwords are lost', () => {
 
 describe('a database that is kept', () => {
   it('is there again after it ended by itself, with what was in it, and is not once it is stopped', async () => {
-    const kept = await keepDatabase(paths, secrets, { restMs: 50 });
+    const kept = await keepDatabase(() => startDatabase(paths, secrets), { restMs: 50 });
     database = kept;
     await recreateSchema(kept, 'kept');
     await asApplication(kept, 'CREATE TABLE kept.cups (n INT)');

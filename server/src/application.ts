@@ -80,7 +80,7 @@ export async function createApplication(configuration: Configuration): Promise<N
   // The page before the session: a database that is down must not keep the application from opening.
   if (configuration.webRoot !== null) app.use(siteMiddleware(configuration.webRoot));
   if (configuration.opensToPhones) app.use('/api', phonesMiddleware);
-  if (!isLoopback(configuration.listenOn)) app.use('/api', httpsMiddleware);
+  if (!isLoopback(configuration.reachedOn)) app.use('/api', httpsMiddleware);
   app.use('/api', cachingMiddleware);
   app.use('/api', originMiddleware);
   // Whether the server runs is said without asking anybody who it is that asks.

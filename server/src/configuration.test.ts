@@ -51,10 +51,15 @@ describe('the configuration', () => {
   });
 
   it('is heard by this machine alone, unless a proxy stands before it', () => {
-    expect(readConfiguration(SMALLEST)).toMatchObject({ listenOn: '127.0.0.1', proxies: [] });
+    expect(readConfiguration(SMALLEST)).toMatchObject({
+      listenOn: '127.0.0.1',
+      reachedOn: '127.0.0.1',
+      proxies: [],
+    });
     const behind = { ...SMALLEST, VENDU_LISTEN: '0.0.0.0', VENDU_PROXIES: '10.0.0.2, 10.1.0.0/16,fd00::/8' };
     expect(readConfiguration(behind)).toMatchObject({
       listenOn: '0.0.0.0',
+      reachedOn: '0.0.0.0',
       proxies: ['10.0.0.2', '10.1.0.0/16', 'fd00::/8'],
     });
     expect(readConfiguration({ ...SMALLEST, VENDU_PROXIES: 'loopback' }).proxies).toEqual(['loopback']);

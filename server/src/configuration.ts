@@ -7,6 +7,10 @@ export interface Configuration {
   port: number;
   /** Address of this machine that it listens on; loopback unless something else stands before it. */
   listenOn: string;
+  /** Address of this machine that people reach it on: the same, or that of a proxy of its own. */
+  reachedOn: string;
+  /** Which of a lab's servers this is, as `1 of 2`; `null` where it is the only one. */
+  serverName: string | null;
   /** Proxies that are believed when they say whom they ask for and whether by https: addresses or subnets. */
   proxies: readonly string[];
   /** It listens to the network too, where tasters' phones are; they get their pages and nothing else. */
@@ -70,6 +74,7 @@ export function readConfiguration(environment: Environment): Configuration {
       password: secret(environment, 'VENDU_DB_PASSWORD', 12),
     },
     sessionSecret: secret(environment, 'VENDU_SESSION_SECRET', 32),
+    serverName: environment['VENDU_SERVER'] ?? null,
     isDemo: environment['VENDU_DEMO'] === '1',
     webRoot: environment['VENDU_WEB_ROOT'] ?? null,
     logLevel: environment['VENDU_LOG_LEVEL'] ?? 'info',
@@ -104,10 +109,9 @@ export function isLoopback(address: string): boolean {
   return isIP(plain) !== 0 && LOOPBACK.check(plain, isIP(plain) === 6 ? 'ipv6' : 'ipv4');
 }
 
-function reachOf(environment: Environment): Pick<Configuration, 'listenOn' | 'proxies'> {
-  const listenOn = environment['VENDU_LISTEN'] ?? '127.0.0.1';
-  if (isIP(listenOn) === 0)
-    throw new NotConfigured(`VENDU_LISTEN must be an address, as 0.0.0.0, got ${listenOn}`);
+function reachOf(environment: Environment): Pick<Configuration, 'listenOn' | 'reachedOn' | 'proxies'> {
+  const listenOn = addressIn(environment, 'VENDU_LISTEN', '127.0.0.1');
+  const reachedOn = addressIn(environment, 'VENDU_REACHED_ON', listenOn);
   const proxies = (environment['VENDU_PROXIES'] ?? '').split(',').flatMap((each) => each.trim() || []);
   for (const proxy of proxies) {
     if (!isNetwork(proxy)) {
@@ -116,12 +120,18 @@ function reachOf(environment: Environment): Pick<Configuration, 'listenOn' | 'pr
       );
     }
   }
-  if (!isLoopback(listenOn) && proxies.length === 0) {
+  if (!isLoopback(reachedOn) && proxies.length === 0) {
     throw new NotConfigured(
       'VENDU_LISTEN reaches other machines and VENDU_PROXIES names no proxy: passwords would go in the clear. Put https before it, and name the address that it asks from',
     );
   }
-  return { listenOn, proxies };
+  return { listenOn, reachedOn, proxies };
+}
+
+function addressIn(environment: Environment, name: string, fallback: string): string {
+  const address = environment[name] ?? fallback;
+  if (isIP(address) === 0) throw new NotConfigured(`${name} must be an address, as 0.0.0.0, got ${address}`);
+  return address;
 }
 
 /** A lot is dialled in and watched by its curves for a season; none may go sooner. */

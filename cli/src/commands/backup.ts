@@ -38,7 +38,7 @@ export async function backup({
 /** Puts a copy in the place of a lab's database, which must not run meanwhile. */
 export async function restore({ isDemo, file }: { isDemo: boolean; file: string }): Promise<void> {
   const paths = profilePaths(isDemo ? 'demo' : 'lab');
-  const other = claim(paths, { url: '', serverPid: null });
+  const other = claim(paths, { url: '', programs: [] });
   if (other)
     throw new CommandFailure('The lab runs: end it with ./vendu stop, or people would work in what goes.');
   atEnd(() => forgetRunning(paths));

@@ -6,13 +6,16 @@ export function help(): void {
   ./vendu serve [--port N]            a lab of your own: the same without invented people or data; says where the
                                       first lead begins (--config FILE: how it is reached, see docs/OPERATIONS.md)
                                       (--phones with either: tasters' phones in the same network get their pages)
+                                      (--workers N: by several servers with HAProxy before them)
+  ./vendu cluster [--workers N]       the demo on a MariaDB cluster of three nodes on this machine, to see one of them go
   ./vendu test [suite ...]            prove it: checks, unit, integration, e2e (all when none is named)
   ./vendu bench [measure ...]         print the measures: speed, accuracy, facts, tasks, days, blind, warnings, starts, practice,
                                       second, brews, split, ablation, many, house (warnings and brews take an hour each)
   ./vendu kill [--kills N]            kill server and database while a device brews (50 times), and count
                                       what was lost or doubled
   ./vendu trust [part ...]            attack a copy and count what gives way: doors, races, fuzz, feed,
-                                      migrations, carry, phones, faults, disk, load, dial-in, proposals (all take half an hour or more)
+                                      migrations, carry, phones, faults, disk, cluster, load, dial-in,
+                                      proposals (all take an hour)
   ./vendu mutate [folder ...]         change core one thing at a time and list what no test notices: brewLog,
                                       changeLife, fractions, taught, bench, plan, extraction, change, startingRecipe,
                                       calibration (hours for all; only what changed is tried again)
@@ -22,6 +25,6 @@ export function help(): void {
                                       newest 14
   ./vendu restore FILE [--demo]       put a copy in its place; what is there now is copied first
   ./vendu build                       install and build, and start nothing: for an image of a lab
-  ./vendu stop                        end a demo or a lab that runs elsewhere
+  ./vendu stop                        end a demo, a lab or a cluster that runs elsewhere
   ./vendu help                        this page`);
 }

@@ -1,27 +1,38 @@
 import getPort from 'get-port';
-import { firstLeadPath, prepareDatabase, startServer, type ApplicationSettings } from '../application.js';
+import {
+  firstLeadPath,
+  prepareDatabase,
+  SERVER_FILE,
+  startServer,
+  type ApplicationSettings,
+} from '../application.js';
 import { DEFAULT_PORT } from '../arguments.js';
 import { build } from '../build.js';
 import { atEnd } from '../cleanup.js';
-import { ensureDebianPackages, MARIADB } from '../debian.js';
+import { ensureDebianPackages, HAPROXY, MARIADB } from '../debian.js';
 import { ensureSchema } from '../databaseAccounts.js';
 import { keepDatabase } from '../keepDatabase.js';
-import { removeProfile } from '../mariadb.js';
-import { asTyped, profilePaths } from '../paths.js';
+import { keepServers } from '../keepServers.js';
+import { removeProfile, startDatabase } from '../mariadb.js';
+import { asTyped, profilePaths, type ProfilePaths } from '../paths.js';
+import { startProxy } from '../proxy/startProxy.js';
 import { step, CommandFailure } from '../report.js';
-import { claim, endOrphanedServer, endRunning, findRunning, forgetRunning, noteRunning } from '../running.js';
+import { claim, endOrphans, endRunning, findRunning, forgetRunning, noteRunning } from '../running.js';
 import { ensureSecrets } from '../secrets.js';
+import { proxyPlanOf, settingsOfEach } from '../severalServers.js';
 import { readServeConfig, type ServeConfig } from '../serveConfig.js';
 
 interface Asked {
   port: number;
   /** Phones of tasters in the same network get their pages. */
   opensToPhones: boolean;
+  /** Servers that share the work, with a proxy before them where there is more than one. */
+  workers: number;
 }
 
 /** Everything from a fresh checkout to the demo; runs until it is stopped. */
-export function demo(asked: Asked & { reset: boolean }): Promise<void> {
-  return runLab({ ...asked, isDemo: true });
+export function demo(asked: Omit<Asked, 'workers'> & { reset: boolean }): Promise<void> {
+  return runLab({ ...asked, workers: 1, isDemo: true });
 }
 
 /** The same for a lab of one's own: nobody invented is let in, and what is in it is never thrown away. */
@@ -29,10 +40,17 @@ export function serve({
   config,
   port,
   opensToPhones,
-}: Pick<Asked, 'opensToPhones'> & { config: string | null; port: number | null }): Promise<void> {
+  workers,
+}: Pick<Asked, 'opensToPhones' | 'workers'> & { config: string | null; port: number | null }): Promise<void> {
   const said = config === null ? {} : readServeConfig(asTyped(config));
+  if (workers > 1 && opensToPhones) {
+    throw new CommandFailure(
+      'A lab of several servers takes no phones past its proxy: put https before it, and they get their pages by that.',
+    );
+  }
   return runLab({
     opensToPhones,
+    workers,
     port: port ?? said.port ?? DEFAULT_PORT,
     reset: false,
     isDemo: false,
@@ -43,6 +61,7 @@ export function serve({
 async function runLab({
   port,
   opensToPhones,
+  workers,
   reset,
   isDemo,
   said = {},
@@ -55,22 +74,20 @@ async function runLab({
     return;
   }
   if (running) await step('stopping what runs', () => endRunning(paths));
-  if (await endOrphanedServer(paths)) console.log('→ ended the server of a run that was killed');
-  const free = await getPort({ port, host: '127.0.0.1' });
-  if (free !== port)
-    throw new CommandFailure(`Port ${port} is taken by another program; try --port ${port + 1}.`);
+  if (await endOrphans(paths)) console.log('→ ended the server of a run that was killed');
+  await refuseTaken(port, workers);
   if (reset) removeProfile(paths);
-  const other = claim(paths, { url, serverPid: null });
+  const other = claim(paths, { url, programs: [] });
   if (other) {
     sayRunning(other.url);
     return;
   }
   atEnd(() => forgetRunning(paths));
 
-  await ensureDebianPackages([MARIADB]);
+  await ensureDebianPackages(workers > 1 ? [MARIADB, HAPROXY] : [MARIADB]);
   const secrets = ensureSecrets(paths.secrets);
   await build();
-  const database = await step('starting MariaDB', () => keepDatabase(paths, secrets));
+  const database = await step('starting MariaDB', () => keepDatabase(() => startDatabase(paths, secrets)));
   atEnd(database.stop);
   await ensureSchema(database, 'vendu');
   const settings: ApplicationSettings = {
@@ -92,13 +109,54 @@ async function runLab({
     },
   };
   await prepareDatabase(settings, paths);
-  const server = await step('starting the server', () => startServer(settings, paths));
-  atEnd(server.stop);
-  noteRunning(paths, { url, serverPid: server.pid });
+  const { ended } = await (workers > 1
+    ? serveTogether(settings, { paths, url, workers })
+    : serveAlone(settings, { paths, url }));
   console.log(`\nVendu is at ${url}. Ctrl-C stops it.`);
   if (opensToPhones) console.log('Phones in the same network get the pages of tasters, and nothing else.');
   if (!isDemo) await sayFirstLead(settings, url);
-  await server.ended();
+  await ended();
+}
+
+interface Served {
+  /** Resolves once nothing is served any more. */
+  ended: () => Promise<void>;
+}
+
+async function serveAlone(
+  settings: ApplicationSettings,
+  { paths, url }: { paths: ProfilePaths; url: string },
+): Promise<Served> {
+  const server = await step('starting the server', () => startServer(settings, paths));
+  atEnd(server.stop);
+  noteRunning(paths, { url, programs: server.pid === null ? [] : [{ pid: server.pid, file: SERVER_FILE }] });
+  return server;
+}
+
+/** By several servers with a proxy before them: what ends one holds up nobody for long. */
+async function serveTogether(
+  settings: ApplicationSettings,
+  { paths, url, workers }: { paths: ProfilePaths; url: string; workers: number },
+): Promise<Served> {
+  const proxy = await step('starting HAProxy', () => startProxy(proxyPlanOf(settings, workers), paths));
+  atEnd(proxy.stop);
+  const servers = await step(`starting ${workers} servers`, () =>
+    keepServers(settingsOfEach(settings, workers), paths, (programs) =>
+      noteRunning(paths, { url, programs: [...proxy.programs, ...programs] }),
+    ),
+  );
+  atEnd(servers.stop);
+  return proxy;
+}
+
+/** The lab's own port, and those after it where several servers have one each. */
+async function refuseTaken(port: number, workers: number): Promise<void> {
+  const own = Array.from({ length: workers > 1 ? workers + 1 : 1 }, (_, at) => port + at);
+  for (const each of own) {
+    if ((await getPort({ port: each, host: '127.0.0.1' })) !== each) {
+      throw new CommandFailure(`Port ${each} is taken by another program; try --port ${port + own.length}.`);
+    }
+  }
 }
 
 function sayRunning(url: string): void {

@@ -53,7 +53,7 @@ const REPORTS = join(paths.folder, 'reports');
 
 /** Runs the suites named and prints one closing line over all of them. */
 export async function test({ suites }: { suites: readonly Suite[] }): Promise<void> {
-  if (claim(paths, { url: '', serverPid: null })) {
+  if (claim(paths, { url: '', programs: [] })) {
     throw new CommandFailure('The tests are running already in this checkout.');
   }
   mkdirSync(REPORTS, { recursive: true });

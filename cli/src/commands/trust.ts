@@ -14,6 +14,8 @@ import { profilePaths, ROOT, type ProfilePaths } from '../paths.js';
 import { step } from '../report.js';
 import { ensureSecrets, type Secrets } from '../secrets.js';
 import { bringIn, takeOut, type Carried } from '../trust/carry.js';
+import { CLUSTER_FAULTS, clusterFaults } from '../trust/cluster.js';
+import { acrossNodes, makeClusterLab } from '../trust/clusterLab.js';
 import { floodFeed } from '../trust/feedFlood.js';
 import { frozen, fullDisk, locked, type FaultReport } from '../trust/faults.js';
 import { fuzz } from '../trust/fuzz.js';
@@ -39,6 +41,11 @@ const FROZEN_MS = 30_000;
 const LOCKED = { table: 'lots', forMs: 20_000, people: 24 };
 /** Longer than the application waits for a connection and an answer nobody may wait. */
 const LONGEST_ANSWER_MS = 25_000;
+/** At work while a cluster is in trouble, and how long each trouble lasts. */
+const BENCHES = 20;
+/** A request that waits for what another node was told takes many times as long. */
+const PAIRS_ACROSS = 10;
+const CLUSTER_FAULT_MS = 8000;
 const FLOOD = { listeners: 12, posts: 60 };
 
 interface Ground<T = StartedDatabase> {
@@ -190,7 +197,7 @@ const PARTS: Record<TrustPart, (ground: Ground) => Promise<boolean>> = {
       return true;
     }
     atEnd(disk.remove);
-    const { lab, database } = await groundOn(paths, keepDatabase);
+    const { lab, database } = await groundOn(paths, (...of) => keepDatabase(() => startDatabase(...of)));
     const report = await step(`the disk full for ${FULL_MS / 1000} s, the database killed meanwhile`, () =>
       fullDisk(lab, database, disk, FULL_MS),
     );
@@ -199,6 +206,45 @@ const PARTS: Record<TrustPart, (ground: Ground) => Promise<boolean>> = {
     );
     return (
       report.noRoom > 0 && report.saidFull > 0 && report.failed + report.saidDead + report.lotsWrong === 0
+    );
+  },
+  cluster: async () => {
+    const ground = await step('a cluster of three nodes, two servers', makeClusterLab);
+    const report = await step(`${CLUSTER_FAULTS} faults of a cluster, ${BENCHES} benches at work`, () =>
+      clusterFaults(ground, {
+        benches: BENCHES,
+        forMs: CLUSTER_FAULT_MS,
+        onFault: ({ name, longestSaveMs, wholeAgainMs }) =>
+          console.log(
+            `  ${name}: a save waited ${longestSaveMs} ms at most, whole again after ${wholeAgainMs ?? '-'} ms`,
+          ),
+      }),
+    );
+    console.log(
+      `  ${report.brewsBegun} brews, ${report.brewsLost} lost, ${report.brewsDoubled} doubled; ` +
+        `${report.marksAcknowledged} marks acknowledged, ${report.marksLost} lost; ` +
+        `${report.saves} lots saved, ${report.savesWrong} not there once; ` +
+        `${report.lotsFinished} lots brought to publication, ${report.lotsWrong.length} wrong; ` +
+        `${report.answered500} answers of 500; ${report.tables} tables, ${report.tablesDifferent.length} different`,
+    );
+    for (const wrong of [...report.lotsWrong, ...report.tablesDifferent]) console.log(`    ${wrong}`);
+    const across = await acrossNodes(ground);
+    const races = await step(`races, ${PAIRS_ACROSS} of each, every request at another node`, () =>
+      runRaces(across, PAIRS_ACROSS, ({ name, pairs, broken, wrongs }) =>
+        console.log(`  ${broken} of ${pairs} broken: ${name} ${wrongs.slice(0, 3).join('; ')}`),
+      ),
+    );
+    return (
+      report.brewsLost +
+        report.brewsDoubled +
+        report.marksLost +
+        report.savesWrong +
+        report.lotsWrong.length +
+        report.answered500 +
+        report.tablesDifferent.length ===
+        0 &&
+      report.faults.every(({ wholeAgainMs }) => wholeAgainMs !== null) &&
+      races.every(({ broken }) => broken === 0)
     );
   },
   load: async ({ settings, server, lab }) => {

@@ -1,4 +1,3 @@
-import { createConnection } from 'mariadb';
 import { setTimeout as sleep } from 'node:timers/promises';
 import { startServer, type ApplicationSettings, type Server } from '../application.js';
 import type { Database } from '../database.js';
@@ -8,16 +7,13 @@ import { CommandFailure } from '../report.js';
 import type { Secrets } from '../secrets.js';
 import { sessionCookie } from '../sessionCookie.js';
 import { enterLab } from '../trust/lab.js';
+import { countBrews, lostMarks, type BrewsCounted } from './counting.js';
 import { Desk, type DeskReport } from './desk.js';
-import { ask, brewUntil, MARKS, MEASURED, type DeviceBrew, type Ground } from './device.js';
+import { ask, brewUntil, type DeviceBrew, type Ground } from './device.js';
 
-export interface KillReport extends DeskReport {
+export interface KillReport extends DeskReport, BrewsCounted {
   serverKills: number;
   databaseKills: number;
-  brewsBegun: number;
-  brewsLost: number;
-  brewsDoubled: number;
-  marksAcknowledged: number;
   marksLost: number;
 }
 
@@ -29,6 +25,8 @@ interface KillTest {
   account: { email: string; password: string };
   onKill?: (count: number) => void;
 }
+
+const LOT = 'Kill test';
 
 /** Between a recovery and the next kill, ms: inside any part of a brew. */
 const QUIET_MS = { least: 50, most: 900 };
@@ -72,7 +70,7 @@ export async function killTest({
     await working;
     return {
       ...report,
-      ...(await counted(database, settings.databaseName, brews)),
+      ...(await countBrews(database, settings.databaseName, { brews, ofLots: LOT })),
       ...(await desk.report()),
       marksLost,
     };
@@ -106,7 +104,7 @@ async function signIn(port: number, account: KillTest['account']): Promise<Groun
   });
   const cookie = sessionCookie(response);
   const lot = (await ask({ url, cookie }, 'POST', 'lots', {
-    name: 'Kill test',
+    name: LOT,
     country: 'UG',
     process: 'washed',
     roastedOn: '2026-01-15',
@@ -122,69 +120,4 @@ async function signIn(port: number, account: KillTest['account']): Promise<Groun
     recipeVersionId: recipe.versions[0]?.id ?? 0,
     roastBatchId: recipe.latestRoastBatchId,
   };
-}
-
-/** Marks that the server said it had and now has not, of brews that still run. */
-async function lostMarks(ground: Ground, brews: readonly DeviceBrew[]): Promise<number> {
-  // What was acknowledged before the question is what the answer must hold.
-  const before = brews.filter(({ isStored }) => !isStored).map((brew) => ({ ...brew }));
-  const running = await runningBrews(ground);
-  return before.reduce((lost, { key, acknowledged, marks }) => {
-    const kept = running.find((each) => each.key === key);
-    // A whole brew may have become a record in between; those are counted at the end.
-    if (!kept) return marks.length === MARKS ? lost : lost + acknowledged;
-    return lost + Math.max(0, acknowledged - kept.entries.length);
-  }, 0);
-}
-
-async function runningBrews(ground: Ground): Promise<{ key: string; entries: object[] }[]> {
-  for (;;) {
-    const answer = await ask(ground, 'GET', 'running-brews');
-    if (answer !== null) return answer as { key: string; entries: object[] }[];
-    await sleep(100);
-  }
-}
-
-async function counted(
-  { socket, user, password }: Database,
-  databaseName: string,
-  brews: readonly DeviceBrew[],
-): Promise<Pick<KillReport, 'brewsBegun' | 'brewsLost' | 'brewsDoubled' | 'marksAcknowledged'>> {
-  const connection = await createConnection({
-    socketPath: socket,
-    user,
-    password,
-    database: databaseName,
-  });
-  try {
-    const rows: {
-      clientKey: string;
-      steps: number | bigint;
-      samples: number | bigint | null;
-      beverageG: string | number | null;
-      readings: number | bigint;
-    }[] = await connection.query(`SELECT brews.client_key AS clientKey, JSON_LENGTH(brews.steps) AS steps,
-        JSON_LENGTH(traces.samples, '$.atMs') AS samples, brews.beverage_g AS beverageG,
-        (SELECT COUNT(*) FROM readings WHERE readings.brew_id = brews.id) AS readings
-        FROM brews LEFT JOIN traces ON traces.brew_id = brews.id JOIN lots ON lots.id = brews.lot_id
-        WHERE lots.name = 'Kill test'`);
-    const stored = brews.map(({ key, marks }) =>
-      rows.filter(
-        (row) =>
-          row.clientKey === key &&
-          Number(row.steps) === marks.length &&
-          Number(row.samples) > 0 &&
-          Number(row.beverageG) === MEASURED.beverageG &&
-          Number(row.readings) === MEASURED.readings.length,
-      ),
-    );
-    return {
-      brewsBegun: brews.length,
-      brewsLost: stored.filter((found) => found.length === 0).length,
-      brewsDoubled: rows.length - new Set(rows.map(({ clientKey }) => clientKey)).size,
-      marksAcknowledged: brews.reduce((sum, { acknowledged }) => sum + acknowledged, 0),
-    };
-  } finally {
-    await connection.end();
-  }
 }

@@ -13,7 +13,10 @@ import { WebhookDeliveryModel } from '../webhooks/webhook-delivery.model.js';
 import { copiesIn } from './copies.js';
 import { freeBytesAt } from './free-space.js';
 import { Metrics } from './metrics.js';
+import { nodesOf } from './nodes.js';
 import { Room } from './room.js';
+
+type Database = Pick<OperationsView['database'], 'version' | 'aheadMs' | 'freeBytes' | 'nodes'>;
 
 const LARGEST = 5;
 const SLOWEST = 8;
@@ -38,7 +41,7 @@ export class OperationsService {
   ) {}
 
   async read(): Promise<OperationsView> {
-    const { backupsFolder, tracesKeptDays } = this.configuration;
+    const { backupsFolder, tracesKeptDays, serverName } = this.configuration;
     const [database, tables, taken, copies, webhooks] = await Promise.all([
       this.database(),
       this.tables(),
@@ -50,6 +53,7 @@ export class OperationsService {
     return {
       version,
       node: process.version,
+      server: serverName,
       startedAt: this.startedAt.toISOString(),
       now: new Date().toISOString(),
       schema: {
@@ -72,10 +76,20 @@ export class OperationsService {
   }
 
   /** Its clock against this server's, in the middle of the time that asking took. */
-  private async database(): Promise<{ version: string; aheadMs: number; freeBytes: number | null }> {
+  private async database(): Promise<Database> {
     const asked = Date.now();
-    const [row] = await this.sequelize.query<{ version: string; folder: string; nowMs: string }>(
-      'SELECT VERSION() AS version, @@datadir AS folder, ROUND(UNIX_TIMESTAMP(NOW(3)) * 1000) AS nowMs',
+    const [row] = await this.sequelize.query<{
+      version: string;
+      folder: string;
+      nowMs: string;
+      address: string | null;
+      size: string | null;
+    }>(
+      `SELECT VERSION() AS version, @@datadir AS folder, ROUND(UNIX_TIMESTAMP(NOW(3)) * 1000) AS nowMs,
+        (SELECT variable_value FROM information_schema.global_variables
+          WHERE variable_name = 'wsrep_cluster_address') AS address,
+        (SELECT variable_value FROM information_schema.global_status
+          WHERE variable_name = 'wsrep_cluster_size') AS size`,
       { type: QueryTypes.SELECT },
     );
     const middle = (asked + Date.now()) / 2;
@@ -85,6 +99,7 @@ export class OperationsService {
       version: row?.version ?? '',
       aheadMs: Math.round(Number(row?.nowMs ?? middle) - middle),
       freeBytes: isHere && row ? await freeBytesAt(row.folder) : null,
+      nodes: nodesOf(row?.address ?? null, row?.size ?? null),
     };
   }
 
