@@ -9,6 +9,8 @@ export interface SlowStatement {
 export interface OperationsView {
   version: string;
   node: string;
+  /** Which of the lab's servers told this, as `1 of 2`; `null` where it is the only one. */
+  server: string | null;
   startedAt: string;
   /** By this server's clock, when the answer was made. */
   now: string;
@@ -23,6 +25,8 @@ export interface OperationsView {
     freeBytes: number | null;
     /** The last thing that was to be stored found no room. */
     isFull: boolean;
+    /** Of a cluster; `null` where the database is one alone. */
+    nodes: { running: number; of: number } | null;
   };
   /** Copies where they usually go; `null` where no folder is known. */
   copies: { count: number; newest: { at: string; bytes: number } | null; freeBytes: number } | null;

@@ -80,7 +80,14 @@ function Facts({
           <span className="reading">{version}</span>, since {dayAndTimeOf(startedAt)}
         </Row>
         <Figure name="Node" value={node.replace('v', '')} />
-        <Figure name="Database" value={database.version} />
+        <Row name="Database">
+          <span className="reading">{database.version}</span>
+          {database.nodes && (
+            <span className="block text-small text-quiet">
+              on <span className="reading">{database.nodes.running}</span> of {database.nodes.of} nodes
+            </span>
+          )}
+        </Row>
         <Figure name="Schema" value={schema.step} />
         <Row name="Size">
           <span className="reading">{sizeWords(database.bytes)}</span>
@@ -131,10 +138,11 @@ function Largest({ view: { database } }: { view: OperationsView }) {
   );
 }
 
-function Answers({ view: { requests, webhooks, care } }: { view: OperationsView }) {
+function Answers({ view: { requests, webhooks, care, server } }: { view: OperationsView }) {
   return (
     <section>
       <h2 className="heading mb-1">Answers since the start</h2>
+      {server !== null && <p className="caption mb-1">Of server {server}: each counts for itself.</p>}
       <dl>
         <Figure name="Answered" value={requests.answered} />
         <Figure name="Refused" value={requests.refused} />

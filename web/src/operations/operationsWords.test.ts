@@ -6,10 +6,19 @@ const NOW = '2026-12-01T10:00:00.000Z';
 const IN_ORDER: OperationsView = {
   version: '0.1.0',
   node: 'v20.19.0',
+  server: null,
   startedAt: '2026-11-30T06:00:00.000Z',
   now: NOW,
   schema: { step: '0039-hours-of-people', pending: 0 },
-  database: { version: '11.8', bytes: 40e6, largest: [], aheadMs: 12, freeBytes: 80e9, isFull: false },
+  database: {
+    version: '11.8',
+    bytes: 40e6,
+    largest: [],
+    aheadMs: 12,
+    freeBytes: 80e9,
+    isFull: false,
+    nodes: null,
+  },
   copies: { count: 14, newest: { at: '2026-12-01T02:00:00.000Z', bytes: 9e6 }, freeBytes: 80e9 },
   requests: { answered: 900, refused: 12, failed: 0, medianMs: 6, p95Ms: 40 },
   slow: [],
@@ -47,6 +56,14 @@ describe('what somebody has to see to', () => {
       'The disk of the database is full: pages are shown and nothing is saved. Make room.',
     ]);
     expect(troubles({ database: { ...database, freeBytes: null } })).toEqual([]);
+  });
+
+  it('is a node that is away from its cluster', () => {
+    const { database } = IN_ORDER;
+    expect(troubles({ database: { ...database, nodes: { running: 2, of: 3 } } })).toEqual([
+      'The database runs on 2 of 3 nodes: look at why the others are away before another goes.',
+    ]);
+    expect(troubles({ database: { ...database, nodes: { running: 3, of: 3 } } })).toEqual([]);
   });
 
   it('is a clock that goes wrong, the database’s or this device’s', () => {

@@ -40,6 +40,11 @@ export function troublesOf(
       `${sizeWords(database.freeBytes)} are free where the database lies: make room before it is full.`,
     );
   }
+  if (database.nodes && database.nodes.running < database.nodes.of) {
+    troubles.push(
+      `The database runs on ${database.nodes.running} of ${database.nodes.of} nodes: look at why the others are away before another goes.`,
+    );
+  }
   if (copies && !copies.newest) troubles.push('No copy of the database yet: run ./vendu backup.');
   if (copies?.newest && differenceInHours(here, copies.newest.at) >= COPY_HOURS) {
     const days = Math.floor(differenceInHours(here, copies.newest.at) / 24);
