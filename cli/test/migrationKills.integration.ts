@@ -12,7 +12,7 @@ afterAll(() => own.close());
 it('starts that are killed while they change the schema are gone on with, and two at once do not stand in each other’s way', async () => {
   const report = await migrationKills(
     { ...own.settings, databaseName: 'vendu_trust_migrations' },
-    { everyNth: 13, pairs: 1 },
+    { everyNth: 23, pairs: 1 },
   );
   expect(report).toMatchObject({ stuck: [], different: 0, pairsBroken: 0 });
   expect(report.kills).toBeGreaterThan(0);

@@ -7,7 +7,7 @@ import { prepareDatabase, startServer, type ApplicationSettings, type Server } f
 import type { Suite } from '../arguments.js';
 import { build } from '../build.js';
 import { atEnd } from '../cleanup.js';
-import { CHROMIUM, ensureDebianPackages, MARIADB } from '../debian.js';
+import { CHROMIUM, ensureDebianPackages, GALERA, HAPROXY, MARIADB } from '../debian.js';
 import { openSchemas, recreateSchema } from '../databaseAccounts.js';
 import type { Database } from '../database.js';
 import { startDatabase } from '../mariadb.js';
@@ -58,7 +58,7 @@ export async function test({ suites }: { suites: readonly Suite[] }): Promise<vo
   }
   mkdirSync(REPORTS, { recursive: true });
   atEnd(() => forgetRunning(paths));
-  await ensureDebianPackages([MARIADB, CHROMIUM]);
+  await ensureDebianPackages([MARIADB, GALERA, HAPROXY, CHROMIUM]);
   await build();
   const tallies: Tally[] = [];
   for (const suite of suites) tallies.push(await RUNNERS[suite]());

@@ -225,7 +225,7 @@ const PARTS: Record<TrustPart, (ground: Ground) => Promise<boolean>> = {
         `${report.marksAcknowledged} marks acknowledged, ${report.marksLost} lost; ` +
         `${report.saves} lots saved, ${report.savesWrong} not there once; ` +
         `${report.lotsFinished} lots brought to publication, ${report.lotsWrong.length} wrong; ` +
-        `${report.answered500} answers of 500; ${report.tables} tables, ${report.tablesDifferent.length} different`,
+        `${report.answered500} answers of 500; ${report.tables} tables with ${report.rows} rows, ${report.tablesDifferent.length} different`,
     );
     for (const wrong of [...report.lotsWrong, ...report.tablesDifferent]) console.log(`    ${wrong}`);
     const across = await acrossNodes(ground);

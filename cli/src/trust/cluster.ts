@@ -1,7 +1,6 @@
 import { rmSync } from 'node:fs';
-import { createHash, randomUUID } from 'node:crypto';
+import { randomUUID } from 'node:crypto';
 import { setTimeout as sleep } from 'node:timers/promises';
-import { createConnection, type Connection } from 'mariadb';
 import { untilHealth, type Cluster, type KeptNode } from '../cluster/startCluster.js';
 import { asRoot } from '../databaseAccounts.js';
 import type { KeptServers } from '../keepServers.js';
@@ -9,6 +8,7 @@ import { countBrews, lostMarks, type BrewsCounted } from '../killTest/counting.j
 import { Desk, type DeskReport } from '../killTest/desk.js';
 import { brewUntil, type DeviceBrew, type Ground } from '../killTest/device.js';
 import { CommandFailure } from '../report.js';
+import { comparedNodes, type NodesCompared } from './comparedNodes.js';
 import { startRecipe, type Lab } from './lab.js';
 
 /** What one fault came to. */
@@ -20,15 +20,12 @@ export interface ClusterFault {
   wholeAgainMs: number | null;
 }
 
-export interface ClusterReport extends DeskReport, BrewsCounted {
+export interface ClusterReport extends DeskReport, BrewsCounted, NodesCompared {
   faults: ClusterFault[];
   marksLost: number;
   saves: number;
   /** Of them those that are not there, or twice. */
   savesWrong: number;
-  tables: number;
-  /** Tables in which the nodes differ afterwards. */
-  tablesDifferent: string[];
 }
 
 export interface ClusterLab {
@@ -134,7 +131,7 @@ export async function clusterFaults(
     ...(await countBrews(cluster.database, databaseName, { brews, ofLots: LOTS })),
     ...(await desk.report()),
     ...(await saver.report()),
-    ...(await compared(cluster, databaseName)),
+    ...(await comparedNodes(cluster, databaseName)),
   };
 }
 
@@ -173,7 +170,8 @@ class Saver {
   }
 }
 
-async function writtenTo({ nodes, database }: Cluster): Promise<KeptNode> {
+/** The node that the proxy has everybody write to. */
+export async function writtenTo({ nodes, database }: Cluster): Promise<KeptNode> {
   const name = await asRoot(database, async (connection) => {
     const [row]: { name: string }[] = await connection.query('SELECT @@wsrep_node_name AS name');
     return row?.name;
@@ -193,53 +191,4 @@ function cutOff(node: KeptNode, { database }: Cluster, isCutOff: boolean): Promi
 async function untilWhole({ nodes }: Cluster): Promise<number | null> {
   const waits = await Promise.all(nodes.map((node) => untilHealth(node, 'ready', WHOLE_WITHIN_MS)));
   return waits.includes(null) ? null : Math.max(...waits.map(Number));
-}
-
-/** Compares what the nodes hold once each has taken in all that was written. */
-async function compared(
-  { nodes, database }: Cluster,
-  databaseName: string,
-): Promise<Pick<ClusterReport, 'tables' | 'tablesDifferent'>> {
-  const { user, password } = database;
-  const held = await Promise.all(
-    nodes.map(async ({ paths }) => {
-      const connection = await createConnection({
-        socketPath: paths.socket,
-        user,
-        password,
-        database: databaseName,
-      });
-      try {
-        // Reads wait until everything is there that was written by then.
-        await connection.query('SET SESSION wsrep_sync_wait = 15');
-        const names: { name: string }[] = await connection.query(
-          'SELECT table_name AS name FROM information_schema.tables WHERE table_schema = DATABASE()',
-        );
-        const sums = new Map<string, string>();
-        for (const { name } of names) sums.set(name, await contentOf(connection, name));
-        return sums;
-      } finally {
-        await connection.end();
-      }
-    }),
-  );
-  const [one, ...others] = held;
-  const tables = [...(one?.keys() ?? [])];
-  return {
-    tables: tables.length,
-    tablesDifferent: tables.filter((table) => others.some((each) => each.get(table) !== one?.get(table))),
-  };
-}
-
-/** A sum over the rows, in whatever order they come. `CHECKSUM TABLE` sums bytes that a computed column without a value leaves unset. */
-async function contentOf(connection: Connection, table: string): Promise<string> {
-  const rows: object[] = await connection.query({ sql: `SELECT * FROM \`${table}\``, rowsAsArray: true });
-  const hash = (text: string) => createHash('sha256').update(text).digest('hex');
-  const asText = (_: string, value: unknown) => (typeof value === 'bigint' ? String(value) : value);
-  return hash(
-    rows
-      .map((row) => hash(JSON.stringify(row, asText)))
-      .toSorted((a, b) => a.localeCompare(b))
-      .join(''),
-  );
 }

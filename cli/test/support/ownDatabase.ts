@@ -1,7 +1,7 @@
 import { chmodSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import getPort from 'get-port';
+import getPort, { portNumbers } from 'get-port';
 import { prepareDatabase, type ApplicationSettings } from '../../src/application.js';
 import { recreateSchema } from '../../src/databaseAccounts.js';
 import { startDatabase } from '../../src/mariadb.js';
@@ -26,7 +26,7 @@ export async function ownDatabase(): Promise<OwnDatabase> {
     database: await startDatabase(paths, secrets),
     databaseName: 'vendu_trust',
     secrets,
-    port: await getPort({ host: '127.0.0.1' }),
+    port: await portBeforeFree(),
     isDemo: true,
     servesWeb: true,
   };
@@ -41,4 +41,13 @@ export async function ownDatabase(): Promise<OwnDatabase> {
       rmSync(folder, { recursive: true, force: true });
     },
   };
+}
+
+/** Servers behind a proxy have the two ports after it. */
+async function portBeforeFree(): Promise<number> {
+  for (;;) {
+    const port = await getPort({ port: portNumbers(21_000, 30_000), host: '127.0.0.1' });
+    const after = await Promise.all([1, 2].map((by) => getPort({ port: port + by, host: '127.0.0.1' })));
+    if (after[0] === port + 1 && after[1] === port + 2) return port;
+  }
 }
