@@ -32,6 +32,7 @@ export * from './calendar/calendar.js';
 export * from './reports/reports.js';
 export * from './operations/operations.js';
 export * from './people/people.js';
+export * from './people/secondFactor.js';
 export * from './tasters/referenceCups.js';
 export * from './tokens/tokens.js';
 export * from './imports/imports.js';

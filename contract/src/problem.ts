@@ -19,6 +19,7 @@ export const PROBLEM_KINDS = [
   'too-large',
   'not-signed-in',
   'wrong-sign-in',
+  'code-needed',
   'not-allowed',
   'not-found',
   'stale',

@@ -48,6 +48,8 @@ import { WebhookModel } from './webhooks/webhook.model.js';
 import { WebhookDeliveryModel } from './webhooks/webhook-delivery.model.js';
 import { TokenModel } from './tokens/token.model.js';
 import { AttemptsModel } from './limits/attempts.model.js';
+import { RecoveryCodeModel } from './second-factor/recovery-code.model.js';
+import { SecondFactorModel } from './second-factor/second-factor.model.js';
 import { SessionModel } from './session/session.model.js';
 
 /** Every table of the application, for the one connection. */
@@ -55,6 +57,8 @@ export const MODELS: ModelCtor[] = [
   PersonModel,
   SessionModel,
   AttemptsModel,
+  SecondFactorModel,
+  RecoveryCodeModel,
   HouseModel,
   PaperModel,
   BrewerModel,

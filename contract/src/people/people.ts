@@ -70,6 +70,8 @@ export interface MemberView {
   /** `null` until he, or whoever invited him, has said it. */
   email: string | null;
   standing: Standing;
+  /** A code is asked for besides the password. */
+  hasCode: boolean;
   /** Until when an invitation that nobody took is good; `null` without one. */
   invitedUntil: string | null;
 }

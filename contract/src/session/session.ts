@@ -1,4 +1,6 @@
 import type { Role } from '@vendu/core';
+import { ValidateIf } from 'class-validator';
+import { CODE_MOST } from '../people/secondFactor.js';
 import { TextUpTo } from '../validation/decorators.js';
 
 export class SignInDto {
@@ -7,6 +9,11 @@ export class SignInDto {
 
   @TextUpTo({ label: 'Password', max: 200, required: true })
   password!: string;
+
+  /** Of an app, or one for when the phone is lost; left out until it is asked for. */
+  @ValidateIf((_, value) => value !== undefined)
+  @TextUpTo({ label: 'Code', max: CODE_MOST })
+  code?: string;
 }
 
 export interface PersonView {

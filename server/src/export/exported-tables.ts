@@ -23,6 +23,8 @@ export const LEFT_OUT = {
   tables: {
     sessions: 'who is signed in',
     attempts: 'what was tried lately',
+    second_factors: 'what codes at sign-in are made of',
+    recovery_codes: 'codes for when a phone is lost',
     request_keys: 'requests that were answered',
     running_brews: 'brews on a bench; they are in once they are stored',
     migrations: 'steps of the schema',

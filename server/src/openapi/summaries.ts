@@ -18,6 +18,11 @@ export const SUMMARIES: Readonly<Record<string, string>> = {
   PeopleController_comeBack: 'Let somebody in again',
   PeopleController_setHours: 'Say when somebody is usually in',
   PeopleController_endHours: 'Say that somebody has no fixed hours',
+  SecondFactorController_read: 'Whether one is asked for a code at sign-in',
+  SecondFactorController_begin: 'Make a secret for an app of codes; it is asked for once a code has shown it',
+  SecondFactorController_prove:
+    'Be asked for a code from now on; told once, codes for when the phone is lost',
+  SecondFactorController_end: 'Be asked for the password alone',
   PeopleController_changePassword: 'Change one’s own password',
   PeopleController_invitation: 'Whom an invitation is for',
   PeopleController_accept: 'Take an invitation',

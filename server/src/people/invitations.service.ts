@@ -5,6 +5,7 @@ import { Op, UniqueConstraintError } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
 import { INVITATION_DAYS, type AcceptInvitationDto, type InvitationView } from '@vendu/contract';
 import { invalidField, ProblemError } from '../problem/problem-error.js';
+import { forgetSecondFactor } from '../second-factor/forget-second-factor.js';
 import { endSessionsOf } from '../session/open-sessions.js';
 import { inTransaction } from '../writing/transactions.js';
 import { InvitationModel } from './invitation.model.js';
@@ -73,8 +74,9 @@ export class InvitationsService {
         if (invitation.personId === null) await PersonModel.create({ ...told, role: 'lead' });
         else {
           await PersonModel.update(told, { where: { id: invitation.personId } });
-          // Another way in is given where the old one is lost, or known to somebody else.
+          // Another way in is given where the old one is lost, the phone with its codes too, or known to somebody else.
           await endSessionsOf(invitation.personId);
+          await forgetSecondFactor(invitation.personId);
         }
         await invitation.update({ usedAt: new Date() });
       });

@@ -12,6 +12,7 @@ import type {
   Standing,
 } from '@vendu/contract';
 import { invalidField, notFound, ProblemError } from '../problem/problem-error.js';
+import { whoHasCode } from '../second-factor/who-has-code.js';
 import { endSessionsOf } from '../session/open-sessions.js';
 import { inTransaction } from '../writing/transactions.js';
 import { Mailer } from '../mail/mailer.js';
@@ -33,11 +34,12 @@ export class MembersService {
   ) {}
 
   async all(): Promise<MemberView[]> {
-    const [rows, open] = await Promise.all([
+    const [rows, open, withCode] = await Promise.all([
       PersonModel.findAll({ order: ['name', 'id'] }),
       this.invitations.open(),
+      whoHasCode(),
     ]);
-    return rows.map((row) => memberView(row, open.get(row.id) ?? null));
+    return rows.map((row) => memberView(row, open.get(row.id) ?? null, withCode.has(row.id)));
   }
 
   /** Sent again, it is the same person with another way in: the one that was told got lost. */
@@ -111,8 +113,8 @@ export class MembersService {
   }
 
   private async read(id: number): Promise<MemberView> {
-    const open = await this.invitations.open();
-    return memberView(await personOf(id), open.get(id) ?? null);
+    const [row, open, withCode] = await Promise.all([personOf(id), this.invitations.open(), whoHasCode()]);
+    return memberView(row, open.get(id) ?? null, withCode.has(id));
   }
 
   private async change(id: number, changed: { role?: Role; leftAt?: Date | null }): Promise<void> {
@@ -145,8 +147,9 @@ async function personOf(id: number): Promise<PersonModel> {
 function memberView(
   { id, name, role, email, passwordHash, leftAt }: PersonModel,
   until: Date | null,
+  hasCode: boolean,
 ): MemberView {
   const standing: Standing =
     leftAt !== null ? 'left' : passwordHash !== null ? 'in' : until !== null ? 'invited' : 'named';
-  return { id, name, role, email, standing, invitedUntil: until?.toISOString() ?? null };
+  return { id, name, role, email, standing, hasCode, invitedUntil: until?.toISOString() ?? null };
 }

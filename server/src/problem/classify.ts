@@ -12,6 +12,7 @@ export const PROBLEMS: Record<ProblemKind, { status: number; title: string }> = 
   'too-large': { status: 413, title: 'The request is too large' },
   'not-signed-in': { status: 401, title: 'Sign in first' },
   'wrong-sign-in': { status: 401, title: 'Not signed in' },
+  'code-needed': { status: 401, title: 'A code is asked for too' },
   'not-allowed': { status: 403, title: 'Not allowed' },
   'not-found': { status: 404, title: 'Not found' },
   stale: { status: 409, title: 'Somebody else saved in the meantime' },

@@ -64,7 +64,7 @@ export class SessionController {
     try {
       return await this.service.personFor(credentials);
     } catch (error) {
-      // A database that is away has looked at no password.
+      // A database that is away has looked at no password; wrong codes are counted by themselves.
       if (!(error instanceof ProblemError && error.kind === 'wrong-sign-in')) await takeBack();
       throw error;
     }

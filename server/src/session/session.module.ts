@@ -6,6 +6,7 @@ import { CONFIGURATION } from '../configuration.token.js';
 import { KeptThrottle } from '../limits/kept-throttle.js';
 import { LimitsModule } from '../limits/limits.module.js';
 import { PeopleModule } from '../people/people.module.js';
+import { SecondFactorModule } from '../second-factor/second-factor.module.js';
 import { TokenAccess } from '../tokens/token-access.js';
 import { AccessGuard } from './access.js';
 import { Guesses } from './guesses.js';
@@ -18,6 +19,7 @@ import { SessionService } from './session.service.js';
   imports: [
     PeopleModule,
     LimitsModule,
+    SecondFactorModule,
     ThrottlerModule.forRootAsync({
       imports: [LimitsModule],
       inject: [CONFIGURATION, KeptThrottle],

@@ -60,6 +60,7 @@ export const TAGS = [
   'Webhook',
   'Import',
   'Person',
+  'SecondFactor',
   'Comparison',
 ] as const;
 

@@ -1,10 +1,15 @@
 import type {
   AcceptInvitationDto,
+  BeginSecondFactorDto,
   ChangePasswordDto,
   InvitationView,
   InvitedView,
   MemberView,
   NewPersonDto,
+  RecoveryCodesView,
+  SecondFactorBegunView,
+  SecondFactorCodeDto,
+  SecondFactorView,
 } from '@vendu/contract';
 import type { Role } from '@vendu/core';
 import { api } from './api';
@@ -12,6 +17,10 @@ import { api } from './api';
 const peopleQueries = api.injectEndpoints({
   endpoints: (build) => ({
     people: build.query<MemberView[], void>({ query: () => 'people', providesTags: ['Person'] }),
+    secondFactor: build.query<SecondFactorView, void>({
+      query: () => 'second-factor',
+      providesTags: ['SecondFactor'],
+    }),
     invitation: build.query<InvitationView, string>({ query: (secret) => `invitations/${secret}` }),
   }),
 });
@@ -38,6 +47,17 @@ const peopleApi = peopleQueries.injectEndpoints({
       query: (body) => ({ url: 'password', method: 'PUT', body }),
       invalidatesTags: ['OpenSession'],
     }),
+    beginSecondFactor: build.mutation<SecondFactorBegunView, BeginSecondFactorDto>({
+      query: (body) => ({ url: 'second-factor', method: 'POST', body }),
+    }),
+    proveSecondFactor: build.mutation<RecoveryCodesView, SecondFactorCodeDto>({
+      query: (body) => ({ url: 'second-factor', method: 'PUT', body }),
+      invalidatesTags: (_, error) => (error ? [] : ['SecondFactor', 'OpenSession', 'Person']),
+    }),
+    endSecondFactor: build.mutation<void, SecondFactorCodeDto>({
+      query: (body) => ({ url: 'second-factor/end', method: 'POST', body }),
+      invalidatesTags: (_, error) => (error ? [] : ['SecondFactor', 'Person']),
+    }),
     acceptInvitation: build.mutation<void, { secret: string; told: AcceptInvitationDto }>({
       query: ({ secret, told }) => ({ url: `invitations/${secret}`, method: 'PUT', body: told }),
     }),
@@ -53,4 +73,8 @@ export const {
   useSetLeftMutation,
   useChangePasswordMutation,
   useAcceptInvitationMutation,
+  useSecondFactorQuery,
+  useBeginSecondFactorMutation,
+  useProveSecondFactorMutation,
+  useEndSecondFactorMutation,
 } = peopleApi;

@@ -25,6 +25,7 @@ import { Unavailable } from '../ui/Unavailable';
 import { ChangePassword } from './ChangePassword';
 import { OpenSessions } from './OpenSessions';
 import { NewPerson } from './NewPerson';
+import { SignInCode } from './SignInCode';
 import { WayIn } from './WayIn';
 
 /** Who works here: let in by an invitation, and out without a trace being lost. */
@@ -42,6 +43,7 @@ export function PeoplePage() {
         )}
         <div className="flex flex-col gap-8">
           <ChangePassword />
+          <SignInCode />
           <OpenSessions />
           {/* An admin has it among the parts. */}
           {role === 'lead' && (
@@ -80,7 +82,7 @@ function Members() {
 }
 
 const STANDING_WORDS: Record<Standing, (member: MemberView) => string> = {
-  in: ({ email }) => email ?? '',
+  in: ({ email, hasCode }) => [email, hasCode && 'with a code at sign-in'].filter(Boolean).join(', '),
   invited: ({ invitedUntil, email }) =>
     [`invited until ${invitedUntil ? dayOf(invitedUntil) : ''}`, email].filter(Boolean).join(', '),
   named: () => 'came with a file, or never took the invitation; cannot sign in',

@@ -1,6 +1,7 @@
 import { useState, type SubmitEvent } from 'react';
 import { Navigate, useLocation } from 'react-router';
 import type { BrewPlan } from '@vendu/core';
+import type { DemoAccount, SignInDto } from '@vendu/contract';
 import { byField, troubleOf } from '../api/problem';
 import { Mark } from '../ui/Mark';
 import { Outage } from '../ui/Outage';
@@ -29,6 +30,9 @@ export function SignInPage() {
   const [signIn, { error, isLoading }] = useSignInMutation();
   const [email, setEmail] = useState('');
   const [password, setPassword] = useState('');
+  const [code, setCode] = useState('');
+  // Whom the code is asked of: another e-mail begins anew.
+  const [asksOf, setAsksOf] = useState<string | null>(null);
   const location = useLocation();
   const from = (location.state as { from?: string } | null)?.from ?? '/today';
   if (session?.person) return <Navigate to={from} replace />;
@@ -37,9 +41,20 @@ export function SignInPage() {
 
   const trouble = troubleOf(error);
   const errors = byField(trouble?.errors ?? []);
+  // That a code is asked for is no fault: the field says it.
+  const isFirstAsked = trouble?.kind === 'code-needed';
+  const enter = (by: SignInDto) =>
+    void signIn(by).then(({ error: refused }) => {
+      if (troubleOf(refused)?.kind === 'code-needed') setAsksOf(by.email);
+    });
   const submit = (event: SubmitEvent) => {
     event.preventDefault();
-    void signIn({ email, password });
+    enter({ email, password, ...(asksOf === email ? { code } : {}) });
+  };
+  const enterAs = (account: DemoAccount) => {
+    setEmail(account.email);
+    setPassword(account.password);
+    enter({ email: account.email, password: account.password });
   };
   return (
     <main className="grid min-h-dvh lg:grid-cols-[1.25fr_1fr]">
@@ -72,7 +87,18 @@ export function SignInPage() {
             value={password}
             onChange={setPassword}
           />
-          {trouble && trouble.errors.length === 0 && <TroubleNotice trouble={trouble} />}
+          {asksOf === email && (
+            <TextField
+              label="Code"
+              error={errors['code']}
+              autoComplete="one-time-code"
+              hint="Of the app on your phone, or one for when it is lost."
+              takesFocus
+              value={code}
+              onChange={setCode}
+            />
+          )}
+          {trouble && trouble.errors.length === 0 && !isFirstAsked && <TroubleNotice trouble={trouble} />}
           <Button type="submit" weight="main" disabled={isLoading} className="h-11">
             Sign in
           </Button>
@@ -86,7 +112,7 @@ export function SignInPage() {
                   <button
                     type="button"
                     className="flex w-full items-baseline gap-3 py-2 text-left text-small hover:bg-wash"
-                    onClick={() => void signIn({ email: account.email, password: account.password })}
+                    onClick={() => enterAs(account)}
                   >
                     <span className="font-semibold">{account.name}</span>
                     <span className="text-quiet">

@@ -1,4 +1,5 @@
 import type { Migration } from './migration.js';
+import { secondFactors } from './0045-second-factors.js';
 import { attempts } from './0044-attempts.js';
 import { admins } from './0043-admins.js';
 import { edits } from './0038-edits.js';
@@ -90,4 +91,5 @@ export const MIGRATIONS: readonly Migration[] = [
   wherePagesLook,
   admins,
   attempts,
+  secondFactors,
 ];

@@ -48,6 +48,7 @@ const LANDED = {
   '0042-where-pages-look': '8c66fff547e61a2b',
   '0043-admins': '1596ad791c8afe50',
   '0044-attempts': '0a6ad0b3e679a648',
+  '0045-second-factors': '2f9e032ae54f1e31',
 };
 
 describe('the steps of the schema', () => {
