@@ -142,6 +142,13 @@ test('what was taken out or set aside can be put back', async ({ page }) => {
   await expect(page.getByText('This brew is excluded', { exact: false })).toBeVisible();
   await page.getByRole('button', { name: 'Include it again' }).click();
   await expect(page.getByText('This brew is excluded', { exact: false })).toBeHidden();
+  // Who did what stays with the brew.
+  await page.getByRole('tab', { name: /^Record/ }).click();
+  await page.getByText('What was changed, by whom').click();
+  await expect(
+    page.getByRole('listitem').filter({ hasText: /1\.31 %, reading: removed none → / }),
+  ).toHaveCount(1);
+  await expect(page.getByRole('listitem').filter({ hasText: /excluded none → / })).toHaveCount(1);
 });
 
 test('addresses that name nothing say so and lead on', async ({ page }) => {

@@ -1,6 +1,13 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import type { EditView, KitView, LotView, MemberView, RecipeView } from '@vendu/contract';
-import { SMALLEST_LOT, startTestApplication, type TestApplication } from './support/application.js';
+import type { BrewView, EditView, KitView, LotView, MemberView, RecipeView } from '@vendu/contract';
+import {
+  SMALLEST_LOT,
+  startRecipe,
+  startTestApplication,
+  storeBrew,
+  takeInLot,
+  type TestApplication,
+} from './support/application.js';
 
 let app: TestApplication;
 beforeAll(async () => {
@@ -67,7 +74,7 @@ describe('what was changed', () => {
     expect(Math.abs(Date.parse(edit!.at) - Date.now())).toBeLessThan(60_000);
   });
 
-  it('of its recipes stands with the lot; brews and stages are told elsewhere', async () => {
+  it('of its recipes stands with the lot', async () => {
     const lot = (
       await app.barista
         .post('/api/lots')
@@ -93,6 +100,43 @@ describe('what was changed', () => {
       },
     ]);
     await app.barista.get('/api/lots/2147483000/edits').expect(404);
+  });
+
+  it('of a brew has the verdict as it was, whether it counted, and a reading that was taken out', async () => {
+    const lot = await takeInLot(app.barista);
+    const recipe = await startRecipe(app.barista, lot.id);
+    const { id } = await storeBrew(app.barista, recipe);
+    const verdict = (given: object) =>
+      app.secondBarista.put(`/api/brews/${id}/verdict`).send(given).expect(200);
+    await verdict({ verdict: 'close', reason: '' });
+    await verdict({ verdict: 'on-aim', reason: 'sweeter cold' });
+    // Said again as it was, it is no change.
+    await verdict({ verdict: 'on-aim', reason: 'sweeter cold' });
+    await app.barista.post(`/api/brews/${id}/set-aside`).expect(200);
+    const read = await app.barista.post(`/api/brews/${id}/readings`).send({ tdsPercent: 1.31 }).expect(201);
+    const readingId = (read.body as BrewView).readings[0]!.id;
+    await app.barista.delete(`/api/brews/${id}/readings/${readingId}`).expect(200);
+    const told = await edits(`brews/${id}`);
+    expect(told.map(({ by, what, about, fields }) => ({ by, what, about, fields }))).toMatchObject([
+      {
+        by: 'Tamsin Ekelund',
+        what: 'readings',
+        about: '1.31 %',
+        fields: [{ field: 'removedAt', from: null }],
+      },
+      { by: 'Tamsin Ekelund', what: 'brews', fields: [{ field: 'setAsideAt', from: null }] },
+      {
+        by: 'Joss Pellwater',
+        what: 'brews',
+        fields: [
+          { field: 'verdict', from: 'close', to: 'on-aim' },
+          { field: 'verdictReason', from: '', to: 'sweeter cold' },
+        ],
+      },
+      { by: 'Joss Pellwater', what: 'brews', fields: [{ field: 'verdict', from: null, to: 'close' }] },
+    ]);
+    expect(await edits('kit')).toEqual([]);
+    await app.barista.get('/api/brews/2147483000/edits').expect(404);
   });
 
   it('of kit and lab has what was removed too, and no figure that is the same in other letters', async () => {

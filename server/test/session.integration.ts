@@ -62,7 +62,14 @@ describe('large answers', () => {
 describe('what a device keeps', () => {
   it('is nothing of people and of what opens doors, and of the rest only what it asks for again', async () => {
     const kept = async (path: string) => (await app.lead.get(path).expect(200)).headers['cache-control'];
-    for (const path of ['/api/session', '/api/people', '/api/tokens', '/api/webhooks', '/api/calendar']) {
+    for (const path of [
+      '/api/session',
+      '/api/people',
+      '/api/tokens',
+      '/api/webhooks',
+      '/api/calendar',
+      '/api/second-factor',
+    ]) {
       expect([path, await kept(path)]).toEqual([path, 'no-store']);
     }
     for (const path of ['/api/lots', '/api/brews/1', '/api/kit']) {

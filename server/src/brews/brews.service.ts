@@ -35,6 +35,7 @@ import { BrewReader, LIST_PARTS } from './brew-reader.js';
 import { brewDose, brewWater, lotInCup } from './brew-views.js';
 import { CorrectionModel } from './correction.model.js';
 import { FractionModel } from './fraction.model.js';
+import { keepEdit } from '../edits/keep-edits.js';
 import { ReadingModel } from './reading.model.js';
 import { sheetsSeenBy } from './sheets-seen.js';
 import { tastingView } from './tasting-views.js';
@@ -203,15 +204,12 @@ export class BrewsService {
   }
 
   async giveVerdict(id: number, { verdict, reason }: VerdictDto): Promise<void> {
-    // Not through the instance: the revision guards what was weighed, which a verdict does not touch.
-    await this.change(id, () => BrewModel.update({ verdict, verdictReason: reason }, { where: { id } }));
+    await this.change(id, (row) => said(row, { verdict, verdictReason: reason }));
   }
 
   /** A brew set aside stays in the record but leaves the trail, the map and the count. */
   async setAside(id: number, isSetAside: boolean): Promise<void> {
-    await this.change(id, () =>
-      BrewModel.update({ setAsideAt: isSetAside ? new Date() : null }, { where: { id } }),
-    );
+    await this.change(id, (row) => said(row, { setAsideAt: isSetAside ? new Date() : null }));
   }
 
   /** Changes something of a brew in its lot's turn. */
@@ -235,6 +233,16 @@ export class BrewsService {
     if (!row) throw notFound('brew');
     return row;
   }
+}
+
+/** Not through the instance: the revision guards what was weighed, which this does not touch. */
+async function said(
+  row: BrewModel,
+  fields: Partial<Pick<BrewModel, 'verdict' | 'verdictReason' | 'setAsideAt'>>,
+): Promise<void> {
+  row.set(fields);
+  await keepEdit(row);
+  await BrewModel.update(fields, { where: { id: row.id } });
 }
 
 function refuseStale(row: BrewModel, revision: number): void {

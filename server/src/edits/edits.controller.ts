@@ -13,6 +13,11 @@ export class EditsController {
     return this.edits.ofLot(lotId);
   }
 
+  @Get('brews/:brewId/edits')
+  ofBrew(@Param('brewId', IdPipe) brewId: number): Promise<EditView[]> {
+    return this.edits.ofBrew(brewId);
+  }
+
   @Get('kit/edits')
   ofKit(): Promise<EditView[]> {
     return this.edits.ofKit();

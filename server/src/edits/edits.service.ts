@@ -1,6 +1,8 @@
 import { Injectable } from '@nestjs/common';
 import { Op, type WhereOptions } from 'sequelize';
 import type { EditView } from '@vendu/contract';
+import { BrewModel } from '../brews/brew.model.js';
+import { ReadingModel } from '../brews/reading.model.js';
 import { BrewerModel } from '../kit/brewer.model.js';
 import { LotModel } from '../lots/lot.model.js';
 import { PersonModel } from '../people/person.model.js';
@@ -12,6 +14,7 @@ import { EditModel } from './edit.model.js';
 const MOST_SHOWN = 100;
 const OF_PEOPLE = 'people';
 const OF_LOTS: readonly string[] = ['lots', 'recipes'];
+const OF_BREWS: readonly string[] = ['brews', 'readings'];
 
 /** What was changed by whom, the newest first. */
 @Injectable()
@@ -36,9 +39,25 @@ export class EditsService {
     );
   }
 
+  /** Of a brew and what was read of it: verdict, exclusion, readings taken out. What was weighed has its own. */
+  async ofBrew(brewId: number): Promise<EditView[]> {
+    if (!(await BrewModel.findByPk(brewId, { attributes: ['id'] }))) throw notFound('brew');
+    const readings = await ReadingModel.findAll({ where: { brewId }, attributes: ['id', 'tdsPercent'] });
+    const edits = await read({
+      [Op.or]: [
+        { tableName: 'brews', rowId: brewId },
+        { tableName: 'readings', rowId: readings.map(({ id }) => id) },
+      ],
+    });
+    const percents = new Map(readings.map(({ id, tdsPercent }) => [id, `${tdsPercent} %`]));
+    return edits.map((edit) =>
+      viewOf(edit, edit.tableName === 'readings' ? (percents.get(edit.rowId) ?? '') : ''),
+    );
+  }
+
   /** Of the lab and all that it brews with. */
   async ofKit(): Promise<EditView[]> {
-    const edits = await read({ tableName: { [Op.notIn]: [...OF_LOTS, OF_PEOPLE] } });
+    const edits = await read({ tableName: { [Op.notIn]: [...OF_LOTS, ...OF_BREWS, OF_PEOPLE] } });
     return edits.map((edit) => viewOf(edit, edit.about));
   }
 

@@ -8,11 +8,14 @@ import { EditModel } from './edit.model.js';
 /** Columns that count or follow from others: nobody writes them. */
 const FOLLOWING: readonly string[] = ['id', 'revision', 'createdAt', 'updatedAt', 'passwordHash'];
 
+/** What of a thing is written elsewhere or follows, or what alone is written here. */
+type Kept = { without: readonly string[] } | { only: readonly string[] };
+
 /**
- * Things whose every change is kept, by table, with what of them is written elsewhere or follows. What is done at the
- * bench, at the cup and in a proof has records of its own.
+ * Things whose every change is kept, by table. What is done at the bench, at the cup and in a proof has records of its
+ * own; of a brew it is what anybody may say otherwise afterwards.
  */
-const EDITED: Readonly<Record<string, { without: readonly string[] }>> = {
+const EDITED: Readonly<Record<string, Kept>> = {
   lots: {
     without: [
       'evidence',
@@ -41,6 +44,8 @@ const EDITED: Readonly<Record<string, { without: readonly string[] }>> = {
   instruments: { without: [] },
   stated_settings: { without: [] },
   people: { without: [] },
+  brews: { only: ['verdict', 'verdictReason', 'setAsideAt'] },
+  readings: { only: ['removedAt'] },
 };
 
 /** Writes down each such change as it is stored, in the same transaction: either both are, or neither. */
@@ -48,6 +53,13 @@ export function keepEdits(sequelize: Sequelize): void {
   sequelize.addHook('beforeUpdate', (row) => keep(row, 'changed', changedFields(row)));
   sequelize.addHook('beforeDestroy', (row) => keep(row, 'removed', []));
 }
+
+/**
+ * The same for what is stored past its instance.
+ *
+ * @param row - with the new values set and not saved
+ */
+export const keepEdit = (row: Model) => keep(row, 'changed', changedFields(row));
 
 async function keep(row: Model, kind: EditView['kind'], fields: EditedField[]): Promise<void> {
   const editedBy = whoActs();
@@ -65,10 +77,14 @@ async function keep(row: Model, kind: EditView['kind'], fields: EditedField[]): 
 }
 
 function changedFields(row: Model): EditedField[] {
-  const without = [...FOLLOWING, ...(EDITED[tableOf(row)]?.without ?? [])];
+  const kept = EDITED[tableOf(row)];
+  const isKept = (field: string) =>
+    kept && 'only' in kept
+      ? kept.only.includes(field)
+      : ![...FOLLOWING, ...(kept?.without ?? [])].includes(field);
   const changed = row.changed();
   return (changed === false ? [] : changed)
-    .filter((field) => !without.includes(field))
+    .filter(isKept)
     .map((field) => ({
       field,
       from: stored(row, field, row.previous(field)),

@@ -4,6 +4,7 @@ export const SUMMARIES: Readonly<Record<string, string>> = {
   SessionController_signIn: 'Sign in',
   SessionController_signOut: 'Sign out',
   EditsController_ofLot: 'What was changed of a lot and its recipes, by whom',
+  EditsController_ofBrew: 'What was said otherwise of a brew: verdict, exclusion, readings taken out',
   EditsController_ofKit: 'What was changed of the lab and its kit, by whom',
   EditsController_ofPeople: 'What was changed of people, by whom',
   SessionsController_all: 'Where one is signed in',

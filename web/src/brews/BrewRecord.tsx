@@ -1,4 +1,5 @@
 import type { BrewView } from '@vendu/contract';
+import { Edits } from '../saving/Edits';
 import { BesideTable } from './BesideTable';
 import { DoneStaircase } from './DoneStaircase';
 import { DoneSteps } from './DoneSteps';
@@ -12,6 +13,7 @@ export function BrewRecord({ brew }: { brew: BrewView }) {
         <h2 className="heading mb-2">Plan and what was done</h2>
         <DoneStaircase brew={brew} />
         <DoneSteps brew={brew} />
+        <Edits of={`brews/${brew.id}`} />
       </section>
       <section className="min-w-0">
         <h2 className="heading mb-2">Beside other brews of this recipe</h2>

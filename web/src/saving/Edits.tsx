@@ -49,13 +49,16 @@ function EditList({ of }: { of: string }) {
   );
 }
 
+/** Things whose name alone does not say what they are. */
+const OF_THEM: readonly string[] = ['recipes', 'readings'];
+
 /** Which of several things it was. */
 function Subject({ edit: { what, about } }: { edit: EditView }) {
   const thing = THINGS[what] ?? what;
   if (what === 'lots' || (thing === '' && about === '')) return null;
   return (
     <span className="font-semibold">
-      {[about, about === '' || what === 'recipes' ? thing : ''].filter((word) => word !== '').join(', ')}
+      {[about, about === '' || OF_THEM.includes(what) ? thing : ''].filter((word) => word !== '').join(', ')}
       :{' '}
     </span>
   );

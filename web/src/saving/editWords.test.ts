@@ -21,6 +21,12 @@ describe('a field that was changed', () => {
     expect(said('leftAt', null, '2026-12-05T08:00:00.000Z')).toMatch(/^left \| none \| 5 Dec, /);
   });
 
+  it('says of a brew what a verdict was, and whether it counts', () => {
+    expect(said('verdict', null, 'on-aim')).toBe('verdict | none | On aim');
+    expect(said('verdict', 'close', 'off-aim')).toBe('verdict | Close | Off aim');
+    expect(said('setAsideAt', null, '2026-12-05T08:00:00.000Z')).toMatch(/^excluded \| none \| 5 Dec, /);
+  });
+
   it('only names what has parts, and what is another thing', () => {
     expect(said('points', [{ setting: 1 }], [{ setting: 2 }])).toBe('points');
     expect(said('paperId', 1, 2)).toBe('paper');

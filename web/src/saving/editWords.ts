@@ -1,5 +1,7 @@
 import { LOT_FIGURES, LOT_TEXTS, type EditedField } from '@vendu/contract';
+import { VERDICTS, type Verdict } from '@vendu/core';
 import { dayAndTimeOf, dayOf } from '../ui/dates';
+import { VERDICT_WORDS } from '../ui/words';
 
 /** Units as names of fields end with them; the longer ones first, since `PerM` ends as `M` does. */
 const UNITS: readonly (readonly [string, string])[] = [
@@ -39,6 +41,8 @@ export const THINGS: Readonly<Record<string, string>> = {
   instruments: 'instrument',
   stated_settings: 'stated setting',
   people: '',
+  brews: '',
+  readings: 'reading',
 };
 
 /** A field that was changed, as it is said: its name, and both values where they can be said in a word. */
@@ -49,6 +53,7 @@ export function editWords({
 }: EditedField): { name: string; from: string; to: string } | { name: string } {
   const { name, unit } = fieldWords(field);
   if (field.endsWith('Id') || isWhole(from) || isWhole(to)) return { name };
+  if (field === 'verdict') return { name, from: verdictWords(from), to: verdictWords(to) };
   return { name, from: valueWords(from, unit), to: valueWords(to, unit) };
 }
 
@@ -63,6 +68,9 @@ const CALLED: Readonly<Record<string, string>> = {
   yieldLowPercent: 'yield from',
   yieldHighPercent: 'yield to',
   leftAt: 'left',
+  verdictReason: 'its reason',
+  setAsideAt: 'excluded',
+  removedAt: 'removed',
 };
 
 function fieldWords(field: string): { name: string; unit: string } {
@@ -73,6 +81,9 @@ function fieldWords(field: string): { name: string; unit: string } {
   const bare = field.slice(0, field.length - ending.length).replace(/(Id|At|On)$/, '');
   return { name: CALLED[field] ?? bare.replaceAll(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`), unit };
 }
+
+const isVerdict = (value: unknown): value is Verdict => VERDICTS.some((each) => each === value);
+const verdictWords = (value: unknown) => (isVerdict(value) ? VERDICT_WORDS[value] : 'none');
 
 /** What has parts is not said in a word. */
 function isWhole(value: unknown): boolean {
