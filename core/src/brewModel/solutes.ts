@@ -20,35 +20,28 @@ const MOST_CELLS = 16;
 
 // Scratch of the sweep through the cells, reused since steps never run side by side.
 const rates = new Float64Array(POOLS);
-/** Of each pool of a class: the share that could leave it during the step, and what of it the water does not reach. */
-const reach = new Float64Array(POOLS);
-const stays = new Float64Array(POOLS);
 /** Of each pool: its share of the water inside the grains of one cell, kg. */
 const holding = new Float64Array(POOLS);
 /** Of each cell: its concentration as `ownPart + abovePart x` that above the bed, and what its grains could release, kg. */
 const ownPart = new Float64Array(MOST_CELLS);
 const abovePart = new Float64Array(MOST_CELLS);
 const sources = new Float64Array(MOST_CELLS);
-
 /** Water through the cells of the bed during a step, kg. */
-interface Passage {
-  cells: number;
-  cellKg: number;
+const passage = {
+  cells: 0,
+  cellKg: 0,
   /** Into the first cell, and what each cell adds to it: evenly from what enters the bed to what leaves it. */
-  enteringKg: number;
-  perCellKg: number;
-  pastKg: number;
+  enteringKg: 0,
+  perCellKg: 0,
+  pastKg: 0,
   /** Between the water above and each cell. */
-  exchangeKg: number;
-}
+  exchangeKg: 0,
+};
 
 /**
  * Solutes of every class through one step: release from the grains, down the cells with the water, exchange
  * with the water above. The concentration of each cell is linear in the one above the bed, so a single
  * sweep down and one equation give them all; moving the same amounts out and in keeps the balance exact.
- *
- * This is where a brew spends its time, so the five pools are written out: as loops they take four times as
- * long (measured), which is half of the whole brew.
  */
 export function moveSolutes(
   state: BrewState,
@@ -64,14 +57,12 @@ export function moveSolutes(
   // A bed that is still dry has nothing to move, and no water to share it out in.
   if (state.poresKg < DRY_KG && stepS * moved.fromAbove < DRY_KG) return;
   const { cells } = setup.model;
-  const passage: Passage = {
-    cells,
-    cellKg: state.poresKg / cells,
-    enteringKg: stepS * moved.fromAbove,
-    perCellKg: (stepS * (moved.throughBed - moved.fromAbove)) / cells,
-    pastKg: stepS * moved.pastBed,
-    exchangeKg: stepS * flows.exchange,
-  };
+  passage.cells = cells;
+  passage.cellKg = state.poresKg / cells;
+  passage.enteringKg = stepS * moved.fromAbove;
+  passage.perCellKg = (stepS * (moved.throughBed - moved.fromAbove)) / cells;
+  passage.pastKg = stepS * moved.pastBed;
+  passage.exchangeKg = stepS * flows.exchange;
   const unreached = unreachedShare(setup, state);
   // Water inside the grains of one cell, shared among the pools as the middle class is.
   const midShares = setup.particles.poolShares[1] ?? [];
@@ -79,36 +70,44 @@ export function moveSolutes(
 
   for (let kind = 0; kind < CLASSES; kind++) {
     classRates(rates, setup, { kind, slurryC, agitation, filling: flows.filling });
-    reachPools(state, kind, stepS, unreached);
-    const aboveConcentration = sweepDown(state, kind, passage);
-    settle(state, kind, passage, aboveConcentration);
+    moveClass(state, kind, stepS, unreached);
   }
 }
 
-/** The share of each pool of a class that the step reaches: (14) of docs/MODEL.md. */
-function reachPools({ grainSoluteAtStart }: BrewState, kind: number, stepS: number, unreached: number): void {
-  // Every cell held the same at the start.
+/**
+ * One class of solutes: (14) to (17) of docs/MODEL.md.
+ *
+ * This is where a brew spends its time, so the five pools are written out: as loops they take four times as
+ * long, which is half of the whole brew; and the four steps are one function: as four, which hand the pools on in lists,
+ * they made a brew an eighth slower in a browser (both measured).
+ */
+function moveClass(state: BrewState, kind: number, stepS: number, unreached: number): void {
+  const { grainSolute, grainSoluteAtStart, poreSolute, aboveSolute, cupSolute, aboveKg } = state;
+  const { cells, cellKg, enteringKg, perCellKg, pastKg, exchangeKg } = passage;
+
+  // (14): the share of each pool that could leave it during the step,
+  const reach0 = reached((rates[0] ?? 0) * stepS);
+  const reach1 = reached((rates[1] ?? 0) * stepS);
+  const reach2 = reached((rates[2] ?? 0) * stepS);
+  const reach3 = reached((rates[3] ?? 0) * stepS);
+  const reach4 = reached((rates[4] ?? 0) * stepS);
+  // what of it the water does not reach, where every cell held the same at the start,
   const atStart = poolIndex(0, kind, 0);
-  for (let pool = 0; pool < POOLS; pool++) {
-    const share = reached((rates[pool] ?? 0) * stepS);
-    reach[pool] = share;
-    stays[pool] = share * (unreached * (grainSoluteAtStart[atStart + pool] ?? 0));
-  }
-}
+  const stays0 = reach0 * (unreached * (grainSoluteAtStart[atStart] ?? 0));
+  const stays1 = reach1 * (unreached * (grainSoluteAtStart[atStart + 1] ?? 0));
+  const stays2 = reach2 * (unreached * (grainSoluteAtStart[atStart + 2] ?? 0));
+  const stays3 = reach3 * (unreached * (grainSoluteAtStart[atStart + 3] ?? 0));
+  const stays4 = reach4 * (unreached * (grainSoluteAtStart[atStart + 4] ?? 0));
+  const staying = stays0 + stays1 + stays2 + stays3 + stays4;
+  // and the water in the grains that the step reaches, kg.
+  const taken0 = reach0 * (holding[0] ?? 0);
+  const taken1 = reach1 * (holding[1] ?? 0);
+  const taken2 = reach2 * (holding[2] ?? 0);
+  const taken3 = reach3 * (holding[3] ?? 0);
+  const taken4 = reach4 * (holding[4] ?? 0);
+  const held = taken0 + taken1 + taken2 + taken3 + taken4;
 
-/** Down the cells once, each as it hangs on the one above it: (15) of docs/MODEL.md; returns what is above the bed: (16). */
-function sweepDown(
-  { grainSolute, poreSolute, aboveSolute, aboveKg }: BrewState,
-  kind: number,
-  { cells, cellKg, enteringKg, perCellKg, pastKg, exchangeKg }: Passage,
-): number {
-  const reach0 = reach[0] ?? 0;
-  const reach1 = reach[1] ?? 0;
-  const reach2 = reach[2] ?? 0;
-  const reach3 = reach[3] ?? 0;
-  const reach4 = reach[4] ?? 0;
-  const staying = sumOf(stays);
-  const held = heldKg();
+  // (15): down the cells once, each as it hangs on the one above it.
   let own = 0;
   let above = 1;
   let ownSum = 0;
@@ -133,46 +132,23 @@ function sweepDown(
     aboveSum += above;
     at += PER_CELL;
   }
-  const leavingKg = enteringKg + pastKg;
-  return (
-    ((aboveSolute[kind] ?? 0) + exchangeKg * ownSum) /
-    (aboveKg + leavingKg + exchangeKg * (cells - aboveSum) + 1e-12)
-  );
-}
 
-/** Moves what the sweep found, the same amounts out of one store and into the next: (17) of docs/MODEL.md. */
-function settle(
-  { grainSolute, poreSolute, aboveSolute, cupSolute }: BrewState,
-  kind: number,
-  { cells, enteringKg, perCellKg, pastKg, exchangeKg }: Passage,
-  aboveConcentration: number,
-): void {
-  // A pool keeps its share of what it had, and takes its share of what is bound and of the water around it.
-  const reach0 = reach[0] ?? 0;
-  const reach1 = reach[1] ?? 0;
-  const reach2 = reach[2] ?? 0;
-  const reach3 = reach[3] ?? 0;
-  const reach4 = reach[4] ?? 0;
+  // (16): what is above the bed.
+  const leavingKg = enteringKg + pastKg;
+  const aboveConcentration =
+    ((aboveSolute[kind] ?? 0) + exchangeKg * ownSum) /
+    (aboveKg + leavingKg + exchangeKg * (cells - aboveSum) + 1e-12);
+
+  // (17): the same amounts out of one store and into the next. A pool keeps its share of what it had, and takes its share
+  // of what is bound and of the water around it.
   const kept0 = 1 - reach0;
   const kept1 = 1 - reach1;
   const kept2 = 1 - reach2;
   const kept3 = 1 - reach3;
   const kept4 = 1 - reach4;
-  const taken0 = reach0 * (holding[0] ?? 0);
-  const taken1 = reach1 * (holding[1] ?? 0);
-  const taken2 = reach2 * (holding[2] ?? 0);
-  const taken3 = reach3 * (holding[3] ?? 0);
-  const taken4 = reach4 * (holding[4] ?? 0);
-  const stays0 = stays[0] ?? 0;
-  const stays1 = stays[1] ?? 0;
-  const stays2 = stays[2] ?? 0;
-  const stays3 = stays[3] ?? 0;
-  const stays4 = stays[4] ?? 0;
-  const held = heldKg();
-
   let upstream = aboveConcentration;
   let exchanged = 0;
-  let at = poolIndex(0, kind, 0);
+  at = poolIndex(0, kind, 0);
   for (let cell = 0; cell < cells; cell++) {
     const concentration = (ownPart[cell] ?? 0) + (abovePart[cell] ?? 0) * aboveConcentration;
     grainSolute[at] = (grainSolute[at] ?? 0) * kept0 + stays0 + taken0 * concentration;
@@ -194,25 +170,9 @@ function settle(
     upstream = concentration;
     at += PER_CELL;
   }
-  const leavingKg = enteringKg + pastKg;
   aboveSolute[kind] = (aboveSolute[kind] ?? 0) - leavingKg * aboveConcentration - exchanged;
   cupSolute[kind] =
     (cupSolute[kind] ?? 0) + (enteringKg + perCellKg * cells) * upstream + pastKg * aboveConcentration;
-}
-
-/** Water in the grains of a cell that the step reaches, kg. */
-function heldKg(): number {
-  return (
-    (reach[0] ?? 0) * (holding[0] ?? 0) +
-    (reach[1] ?? 0) * (holding[1] ?? 0) +
-    (reach[2] ?? 0) * (holding[2] ?? 0) +
-    (reach[3] ?? 0) * (holding[3] ?? 0) +
-    (reach[4] ?? 0) * (holding[4] ?? 0)
-  );
-}
-
-function sumOf(pools: Float64Array): number {
-  return (pools[0] ?? 0) + (pools[1] ?? 0) + (pools[2] ?? 0) + (pools[3] ?? 0) + (pools[4] ?? 0);
 }
 
 /** The share of a store that leaves it in a step at this rate times the step. */
