@@ -3,7 +3,7 @@ import { Notice } from '../ui/Notice';
 import { ShownOnce } from '../ui/ShownOnce';
 
 /** The way in for somebody, to be handed over now. */
-export function WayIn({ invited: { name, path, email, isSent } }: { invited: InvitedView }) {
+export function WayIn({ invited: { name, path, email, isSent, hasCode } }: { invited: InvitedView }) {
   return (
     <>
       {isSent === true && (
@@ -16,7 +16,7 @@ export function WayIn({ invited: { name, path, email, isSent } }: { invited: Inv
       )}
       <ShownOnce label={`The way in for ${name}, shown once`} value={`${window.location.origin}${path}`}>
         Good once, for {INVITATION_DAYS} days. Give it to nobody else: whoever opens it first chooses the
-        password.
+        password.{hasCode && ' The code at sign-in ends with it, and is set up again.'}
       </ShownOnce>
     </>
   );
