@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { beginningHere, readNodeState, readRecovered, whoBegins } from './cluster/whoBegins.js';
+import { beginningHere, readNodeState, readRecovered, whoBegins } from './whoBegins.js';
 
 /** As Galera 26.4 writes it into a node's data folder. */
 const STATE = `# GALERA saved state

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { haproxyConfig } from './proxy/haproxyConfig.js';
-import { proxyPlanOf, settingsOfEach } from './severalServers.js';
+import { haproxyConfig } from './haproxyConfig.js';
+import { proxyPlanOf, settingsOfEach } from '../severalServers.js';
 
 const LAB = { port: 4600 };
 const config = (reached: { port: number; extraEnv?: Record<string, string> }) =>
