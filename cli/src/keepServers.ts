@@ -38,24 +38,26 @@ export async function keepServers(
     return server;
   };
   const keep = async (own: ApplicationSettings, at: number, first: Server) => {
-    for (let server = first; ;) {
+    for (let server: Server | null = first; server !== null; server = await again(own, at)) {
+      // Stopped while it was on its way.
+      if (isStopped()) return server.stop();
       await server.ended();
       if (isStopped()) return;
       console.log(`→ server ${at + 1} ended by itself: starting it again`);
-      server = await again(own, at);
-      if (isStopped()) return server.stop();
     }
   };
-  const again = async (own: ApplicationSettings, at: number): Promise<Server> => {
-    for (;;) {
+  /** @returns `null` where all are stopped before it is there */
+  const again = async (own: ApplicationSettings, at: number): Promise<Server | null> => {
+    while (!isStopped()) {
       await sleep(REST_MS);
       try {
         return await start(own, at);
       } catch (error) {
-        if (!(error instanceof CommandFailure) || isStopped()) throw error;
+        if (!(error instanceof CommandFailure)) throw error;
         console.log(`  ${error.message}`);
       }
     }
+    return null;
   };
   // One after the other: what the first sets right at its start the others find done.
   for (const [at, own] of settings.entries()) keeping.push(keep(own, at, await start(own, at)));
