@@ -51,6 +51,7 @@ const MUTATED = [
   'change',
   'startingRecipe',
   'calibration',
+  'tasting',
 ] as const;
 export type MutatedFolder = (typeof MUTATED)[number];
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { mutationTally, survivorsOf } from './mutationReport.js';
+import { mutationTally, sumOf, survivorsOf } from './mutationReport.js';
 
 const mutant = (status: string, line: number) => ({
   mutatorName: 'EqualityOperator',
@@ -21,6 +21,13 @@ describe('a mutation report', () => {
   it('scores what was noticed against what was tried', () => {
     expect(mutationTally(REPORT)).toEqual({ killed: 2, survived: 2, scorePercent: 50 });
     expect(mutationTally({ files: {} }).scorePercent).toBe(100);
+  });
+
+  it('scores files together by their changes, not by their scores', () => {
+    const large = { killed: 9, survived: 1, scorePercent: 90 };
+    const small = { killed: 0, survived: 2, scorePercent: 0 };
+    expect(sumOf([large, small])).toEqual({ killed: 9, survived: 3, scorePercent: 75 });
+    expect(sumOf([])).toEqual({ killed: 0, survived: 0, scorePercent: 100 });
   });
 
   it('lists each survivor with its place and its line', () => {

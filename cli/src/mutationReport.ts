@@ -10,18 +10,32 @@ interface Mutant {
   location: { start: { line: number } };
 }
 
+export interface MutationTally {
+  killed: number;
+  survived: number;
+  scorePercent: number;
+}
+
 const NOTICED = ['Killed', 'Timeout'];
 const UNNOTICED = ['Survived', 'NoCoverage'];
 
 /** How many of the changes some test noticed. What could not be run, or only at the load of a file, counts for neither. */
-export function mutationTally({ files }: MutationReport): {
-  killed: number;
-  survived: number;
-  scorePercent: number;
-} {
+export function mutationTally({ files }: MutationReport): MutationTally {
   const all = Object.values(files).flatMap(({ mutants }) => mutants);
   const killed = all.filter(({ status }) => NOTICED.includes(status)).length;
   const survived = all.filter(({ status }) => UNNOTICED.includes(status)).length;
+  return scored(killed, survived);
+}
+
+/** Files together. */
+export function sumOf(tallies: readonly MutationTally[]): MutationTally {
+  return scored(
+    tallies.reduce((sum, { killed }) => sum + killed, 0),
+    tallies.reduce((sum, { survived }) => sum + survived, 0),
+  );
+}
+
+function scored(killed: number, survived: number): MutationTally {
   const tried = killed + survived;
   return { killed, survived, scorePercent: tried === 0 ? 100 : (100 * killed) / tried };
 }

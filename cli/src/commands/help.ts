@@ -18,7 +18,8 @@ export function help(): void {
                                       proposals (all take an hour)
   ./vendu mutate [folder ...]         change core one thing at a time and list what no test notices: brewLog,
                                       changeLife, fractions, taught, bench, plan, extraction, change, startingRecipe,
-                                      calibration (hours for all; only what changed is tried again)
+                                      calibration, tasting (hours for all; file by file, so that it may be
+                                      broken off; only what changed is tried again)
   ./vendu dev [--port N]              the same application, following the sources
   ./vendu backup [--to FOLDER] [--keep N] [--demo]
                                       copy the lab's database while people work, prove the copy by loading it, keep the

@@ -1,27 +1,31 @@
-import { mkdirSync, readFileSync } from 'node:fs';
-import { join } from 'node:path';
+import { existsSync, mkdirSync, readdirSync, readFileSync } from 'node:fs';
+import { dirname, join } from 'node:path';
 import { execa } from 'execa';
 import type { MutatedFolder } from '../arguments.js';
 import { ROOT } from '../paths.js';
 import { step, CommandFailure } from '../report.js';
-import { mutationTally, survivorsOf, type MutationReport } from '../mutationReport.js';
+import { mutationTally, sumOf, survivorsOf, type MutationReport } from '../mutationReport.js';
 
+const CORE = join(ROOT, 'core');
 const FOLDER = join(ROOT, '.vendu', 'mutate');
 /** What each folder must reach, in per cent. */
 const LEAST_SCORE = 80;
 
 /**
- * Changes one thing at a time in folders of core and runs the tests on each: a change that no test notices survives. Only
- * what changed since the last time is tried again.
+ * Changes one thing at a time in folders of core and runs the tests on each: a change that no test notices survives. File by
+ * file: one that was done is not tried again until it or its tests change, so that a run may be broken off and gone on with.
  */
 export async function mutate({ folders }: { folders: readonly MutatedFolder[] }): Promise<void> {
-  mkdirSync(FOLDER, { recursive: true });
   const scores: string[] = [];
   let isBelow = false;
   for (const folder of folders) {
-    const report = await step(`changing core/src/${folder}, one thing at a time`, () => mutated(folder));
-    const { killed, survived, scorePercent } = mutationTally(report);
-    for (const survivor of survivorsOf(report)) console.log(`  ${survivor}`);
+    const tallies = [];
+    for (const file of filesOf(folder)) {
+      const report = await step(`changing ${file}, one thing at a time`, () => mutated(file));
+      for (const survivor of survivorsOf(report)) console.log(`  ${survivor}`);
+      tallies.push(mutationTally(report));
+    }
+    const { killed, survived, scorePercent } = sumOf(tallies);
     scores.push(
       `${folder.padEnd(16)} ${scorePercent.toFixed(0).padStart(3)} %  ${killed} noticed, ${survived} not`,
     );
@@ -31,21 +35,22 @@ export async function mutate({ folders }: { folders: readonly MutatedFolder[] })
   if (isBelow) throw new CommandFailure(`A folder is below ${LEAST_SCORE} %.`);
 }
 
-async function mutated(folder: MutatedFolder): Promise<MutationReport> {
+function filesOf(folder: MutatedFolder): string[] {
+  return readdirSync(join(CORE, 'src', folder), { recursive: true, encoding: 'utf8' })
+    .filter((file) => file.endsWith('.ts') && !file.endsWith('.test.ts'))
+    .map((file) => join('src', folder, file))
+    .sort();
+}
+
+async function mutated(file: string): Promise<MutationReport> {
   // What was found is the file from which the next run goes on.
-  const report = join(FOLDER, `${folder}.json`);
+  const report = join(FOLDER, `${file}.json`);
+  mkdirSync(dirname(report), { recursive: true });
   const done = await execa(
     'stryker',
-    [
-      'run',
-      'stryker.config.json',
-      '--mutate',
-      `src/${folder}/**/*.ts,!src/**/*.test.ts`,
-      '--incrementalFile',
-      report,
-    ],
+    ['run', 'stryker.config.json', '--mutate', file, '--incrementalFile', report],
     {
-      cwd: join(ROOT, 'core'),
+      cwd: CORE,
       preferLocal: true,
       localDir: ROOT,
       stdin: 'ignore',
@@ -55,7 +60,9 @@ async function mutated(folder: MutatedFolder): Promise<MutationReport> {
   );
   if (done.failed) {
     console.error(done.all);
-    throw new CommandFailure(`The changes of core/src/${folder} could not be tried.`);
+    throw new CommandFailure(`The changes of ${file} could not be tried.`);
   }
+  // A file of types alone has nothing to change, and no report.
+  if (!existsSync(report)) return { files: {} };
   return JSON.parse(readFileSync(report, 'utf8')) as MutationReport;
 }
