@@ -20,6 +20,7 @@ export const PROBLEM_KINDS = [
   'not-signed-in',
   'wrong-sign-in',
   'code-needed',
+  'code-due',
   'not-allowed',
   'not-found',
   'stale',

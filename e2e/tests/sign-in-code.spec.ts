@@ -1,15 +1,13 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test } from '@playwright/test';
 import { TOTP } from 'otpauth';
 import { expectClean } from '../support/axe';
-import { signIn } from '../support/people';
-
-const PASSWORD = 'a long harbour wall';
+import { enter, invited, PASSWORD, secretOn } from '../support/newcomers';
 
 test('a code besides the password is set up, asked for, done without the phone, and ended', async ({
   page,
   browser,
 }) => {
-  const { email, name } = await invited(page);
+  const { email, name } = await invited(page, 'barista');
   const context = await browser.newContext();
   const theirs = await context.newPage();
   await enter(theirs, email);
@@ -22,7 +20,7 @@ test('a code besides the password is set up, asked for, done without the phone, 
   await own.getByLabel('Present password, for the code').fill(PASSWORD);
   await own.getByRole('button', { name: 'Set it up' }).click();
   await expect(own.getByRole('img', { name: 'The code of squares for the app' })).toBeVisible();
-  const secret = ((await own.getByText(/^([A-Z2-7]{4} ?){8}$/).textContent()) ?? '').replaceAll(' ', '');
+  const secret = await secretOn(own);
   // The next half minute's is good already: each is good once.
   const code = (ahead: number) => new TOTP({ secret }).generate({ timestamp: Date.now() + ahead * 30_000 });
   await own.getByLabel('Code that the app shows').fill('123');
@@ -70,25 +68,3 @@ test('a code besides the password is set up, asked for, done without the phone, 
   await withoutPhone.context().close();
   await context.close();
 });
-
-/** Somebody new, who is in already. */
-async function invited(page: Page): Promise<{ email: string; name: string }> {
-  await signIn(page, 'lead');
-  const name = `Code ${crypto.randomUUID().slice(0, 8)}`;
-  const email = `${name.replace(' ', '-').toLowerCase()}@ninthmole.example`;
-  const added = await page.request.post('/api/people', { data: { name, role: 'barista' } });
-  const { path } = (await added.json()) as { path: string };
-  const secret = path.split('/').at(-1) ?? '';
-  const taken = await page.request.put(`/api/invitations/${secret}`, {
-    data: { name, email, password: PASSWORD },
-  });
-  expect(taken.status()).toBe(204);
-  return { email, name };
-}
-
-async function enter(page: Page, email: string): Promise<void> {
-  await page.goto('/');
-  await page.getByLabel('E-mail').fill(email);
-  await page.getByLabel('Password').fill(PASSWORD);
-  await page.getByRole('button', { name: 'Sign in', exact: true }).first().click();
-}

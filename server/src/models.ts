@@ -19,6 +19,7 @@ import { ZeroCheckModel } from './kit/zero-check.model.js';
 import { LotModel } from './lots/lot.model.js';
 import { StockWeighingModel } from './lots/stock-weighing.model.js';
 import { RoastBatchModel } from './lots/roast-batch.model.js';
+import { CodeRuleModel } from './second-factor/code-rule.model.js';
 import { InvitationModel } from './people/invitation.model.js';
 import { PersonModel } from './people/person.model.js';
 import { ProofWaiverModel } from './proof/proof-waiver.model.js';
@@ -103,6 +104,7 @@ export const MODELS: ModelCtor[] = [
   TokenModel,
   ImportModel,
   InvitationModel,
+  CodeRuleModel,
   WebhookModel,
   WebhookDeliveryModel,
   RequestKeyModel,

@@ -4,6 +4,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Role } from '@vendu/core';
 import type { NewTokenView } from '@vendu/contract';
 import { DEMO_ACCOUNTS } from '../src/people/demo-accounts.js';
+import { administer } from './support/database.js';
 import { sessionCookieIn, startTestApplication, type TestApplication } from './support/application.js';
 
 // Every operation of the API by everybody who may knock, made from the document, which is made from the code. What is
@@ -113,6 +114,28 @@ describe('the doors of the API', () => {
     // Or the table would be of nothing.
     expect(cells).toBeGreaterThan(900);
   }, 120_000);
+
+  it('stay shut but for what a code is set up with, where the lab asks for one that is not there', async () => {
+    const { database } = app.configuration;
+    await administer(
+      app.configuration,
+      `UPDATE ${database.name}.code_rules SET asked_of = 'makers', asked_from = NOW(3) - INTERVAL 1 MINUTE`,
+    );
+    const cookie = await cookieOf('lead');
+    const wrong: string[] = [];
+    for (const operation of operations) {
+      if (operation.path === '/api/session') continue;
+      const isOpen = operation.access === 'everybody' || operation.access === 'all roles';
+      const status = await knock(operation, { cookie });
+      if ((status === 401) === isOpen) wrong.push(`${operation.method} ${operation.path}: ${status}`);
+    }
+    expect(wrong).toEqual([]);
+    // A guest has no phone here, and a program has none at all.
+    const lots: Operation = { method: 'GET', path: '/api/lots', access: 'signed in' };
+    const cups: Operation = { method: 'GET', path: '/api/cups', access: 'taster' };
+    expect(await knock(lots, shown.get('token: read')!)).toBe(200);
+    expect(await knock(cups, { cookie: await cookieOf('taster') })).toBe(200);
+  });
 
   it('stand in docs/ACCESS.md as they are', () => {
     const file = join(import.meta.dirname, '..', '..', 'docs', 'ACCESS.md');

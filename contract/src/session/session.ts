@@ -20,6 +20,14 @@ export interface PersonView {
   id: number;
   name: string;
   role: Role;
+  /** The code at sign-in that the lab asks of him and he has not set up; `null` where there is nothing to do. */
+  codeDue: CodeDueView | null;
+}
+
+export interface CodeDueView {
+  from: string;
+  /** It is time: nothing else is answered before. */
+  isNow: boolean;
 }
 
 /** A device on which one is signed in. */

@@ -12,7 +12,7 @@ import { EditModel } from './edit.model.js';
 
 /** Nobody reads further back on a page; the export has them all. */
 const MOST_SHOWN = 100;
-const OF_PEOPLE = 'people';
+const OF_PEOPLE: readonly string[] = ['people', 'code_rules'];
 const OF_LOTS: readonly string[] = ['lots', 'recipes'];
 const OF_BREWS: readonly string[] = ['brews', 'readings'];
 
@@ -57,12 +57,12 @@ export class EditsService {
 
   /** Of the lab and all that it brews with. */
   async ofKit(): Promise<EditView[]> {
-    const edits = await read({ tableName: { [Op.notIn]: [...OF_LOTS, ...OF_BREWS, OF_PEOPLE] } });
+    const edits = await read({ tableName: { [Op.notIn]: [...OF_LOTS, ...OF_BREWS, ...OF_PEOPLE] } });
     return edits.map((edit) => viewOf(edit, edit.about));
   }
 
   async ofPeople(): Promise<EditView[]> {
-    const edits = await read({ tableName: OF_PEOPLE });
+    const edits = await read({ tableName: [...OF_PEOPLE] });
     return edits.map((edit) => viewOf(edit, edit.about));
   }
 }

@@ -44,6 +44,7 @@ const EDITED: Readonly<Record<string, Kept>> = {
   instruments: { without: [] },
   stated_settings: { without: [] },
   people: { without: [] },
+  code_rules: { only: ['askedOf'] },
   brews: { only: ['verdict', 'verdictReason', 'setAsideAt'] },
   readings: { only: ['removedAt'] },
 };

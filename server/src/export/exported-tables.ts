@@ -24,6 +24,7 @@ export const LEFT_OUT = {
     sessions: 'who is signed in',
     attempts: 'what was tried lately',
     second_factors: 'what codes at sign-in are made of',
+    code_rules: 'of whom the lab asks a code',
     recovery_codes: 'codes for when a phone is lost',
     request_keys: 'requests that were answered',
     running_brews: 'brews on a bench; they are in once they are stored',

@@ -23,6 +23,8 @@ export const SUMMARIES: Readonly<Record<string, string>> = {
   SecondFactorController_begin: 'Make a secret for an app of codes; it is asked for once a code has shown it',
   SecondFactorController_prove:
     'Be asked for a code from now on; told once, codes for when the phone is lost',
+  CodeRuleController_read: 'Of whom the lab asks a code at sign-in',
+  CodeRuleController_save: 'Ask people for a code at sign-in; whoever is newly asked has a day to set it up',
   SecondFactorController_end: 'Be asked for the password alone',
   PeopleController_changePassword: 'Change one’s own password',
   PeopleController_invitation: 'Whom an invitation is for',

@@ -1,9 +1,14 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { Op } from 'sequelize';
+import { Op, type FindOptions } from 'sequelize';
 import type { Configuration } from '../configuration.js';
 import { CONFIGURATION } from '../configuration.token.js';
+import { CODE_DUE_FROM } from '../second-factor/code-due.js';
 import { DEMO_ACCOUNTS } from './demo-accounts.js';
 import { PersonModel } from './person.model.js';
+
+const WITH_CODE_DUE: Pick<FindOptions, 'attributes'> = {
+  attributes: { include: [[CODE_DUE_FROM, 'codeDueFrom']] },
+};
 
 /**
  * The people who may be here. Passwords of the demo's invented people are no secret: outside of the demo they are nobody,
@@ -14,11 +19,11 @@ export class PeopleService {
   constructor(@Inject(CONFIGURATION) private readonly configuration: Configuration) {}
 
   async byId(id: number): Promise<PersonModel | null> {
-    return this.admitted(await PersonModel.findByPk(id));
+    return this.admitted(await PersonModel.findByPk(id, WITH_CODE_DUE));
   }
 
   async byEmail(email: string): Promise<PersonModel | null> {
-    return this.admitted(await PersonModel.findOne({ where: { email } }));
+    return this.admitted(await PersonModel.findOne({ where: { email }, ...WITH_CODE_DUE }));
   }
 
   /** Who could be in and brew. */

@@ -15,4 +15,6 @@ export class PersonModel extends Model<InferAttributes<PersonModel>, InferCreati
   @Column(DataType.STRING) declare inUntil: CreationOptional<string | null>;
   /** Since when he works here no more. */
   @Column(DataType.DATE) declare leftAt: CreationOptional<Date | null>;
+  /** Read where somebody is let in, see `CODE_DUE_FROM`; nothing that is kept. */
+  @Column(DataType.VIRTUAL) declare codeDueFrom: CreationOptional<Date | null>;
 }

@@ -13,6 +13,7 @@ export const PROBLEMS: Record<ProblemKind, { status: number; title: string }> = 
   'not-signed-in': { status: 401, title: 'Sign in first' },
   'wrong-sign-in': { status: 401, title: 'Not signed in' },
   'code-needed': { status: 401, title: 'A code is asked for too' },
+  'code-due': { status: 401, title: 'Set up a code first' },
   'not-allowed': { status: 403, title: 'Not allowed' },
   'not-found': { status: 404, title: 'Not found' },
   stale: { status: 409, title: 'Somebody else saved in the meantime' },

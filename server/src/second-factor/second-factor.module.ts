@@ -1,12 +1,14 @@
 import { Module } from '@nestjs/common';
 import { LimitsModule } from '../limits/limits.module.js';
+import { CodeRuleController } from './code-rule.controller.js';
+import { CodeRuleService } from './code-rule.service.js';
 import { SecondFactorController } from './second-factor.controller.js';
 import { SecondFactorService } from './second-factor.service.js';
 
 @Module({
   imports: [LimitsModule],
-  controllers: [SecondFactorController],
-  providers: [SecondFactorService],
+  controllers: [SecondFactorController, CodeRuleController],
+  providers: [SecondFactorService, CodeRuleService],
   exports: [SecondFactorService],
 })
 export class SecondFactorModule {}

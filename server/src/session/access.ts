@@ -14,6 +14,7 @@ import { actAs } from '../writing/acting.js';
 import { PeopleService } from '../people/people.service.js';
 import type { PersonModel } from '../people/person.model.js';
 import { ProblemError } from '../problem/problem-error.js';
+import { isCodeDue } from '../second-factor/code-due.js';
 import { TokenAccess } from '../tokens/token-access.js';
 
 const DOOR = 'door';
@@ -47,6 +48,9 @@ export const LeadOnly = () => opens('lead');
 /** Keeps a route to whoever answers for people, programs and copies. */
 export const LeadOrAdmin = () => opens('lead or admin');
 
+const CODE_DUE =
+  'Your lab asks for a code at sign-in: set one up under People. What you typed stays on this device.';
+
 type RequestOfPerson = Request & { person?: PersonModel };
 
 /** The person signed in; only on routes that need a session. */
@@ -72,9 +76,12 @@ export class AccessGuard implements CanActivate {
       ]) ?? 'signed in';
     const request = context.switchToHttp().getRequest<RequestOfPerson>();
     if (door === 'everybody') return true;
-    const person = (await this.tokens.personOf(request)) ?? (await this.personOfSession(request));
+    const byToken = await this.tokens.personOf(request);
+    const person = byToken ?? (await this.personOfSession(request));
     if (!person)
       throw new ProblemError('not-signed-in', 'Sign in to continue; what you typed stays on this device.');
+    // A program has no phone; what everybody needs for himself is what a code is set up with.
+    if (!byToken && door !== 'all roles' && isCodeDue(person)) throw new ProblemError('code-due', CODE_DUE);
     const letIn: readonly Role[] = DOORS[door];
     if (!letIn.includes(person.role)) throw new ProblemError('not-allowed', refusal(person.role, door));
     request.person = person;

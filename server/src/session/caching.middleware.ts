@@ -2,7 +2,7 @@ import type { RequestHandler } from 'express';
 
 /** Of people, and of what opens doors: nothing of it stays on a device that others use too. */
 const NEVER_KEPT =
-  /^\/(session|sessions|people|invitations|password|second-factor|tokens|webhooks|calendar|operations)(\/|$)/;
+  /^\/(session|sessions|people|invitations|password|second-factor|code-rule|tokens|webhooks|calendar|operations)(\/|$)/;
 
 /**
  * What the API answers is of who is signed in: no cache between keeps it, and a browser asks each time whether it still

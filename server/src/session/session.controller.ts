@@ -9,6 +9,7 @@ import { DEMO_ACCOUNTS } from '../people/demo-accounts.js';
 import { ProblemError } from '../problem/problem-error.js';
 import { PeopleService } from '../people/people.service.js';
 import type { PersonModel } from '../people/person.model.js';
+import { isCodeDue } from '../second-factor/code-due.js';
 import { Guesses } from './guesses.js';
 import { LiveStreams } from './live-streams.js';
 import { VisitorsToo } from './access.js';
@@ -79,6 +80,8 @@ export class SessionController {
   }
 }
 
-function personView({ id, name, role }: PersonModel): PersonView {
-  return { id, name, role };
+function personView(person: PersonModel): PersonView {
+  const { id, name, role, codeDueFrom } = person;
+  const codeDue = codeDueFrom && { from: codeDueFrom.toISOString(), isNow: isCodeDue(person) };
+  return { id, name, role, codeDue };
 }

@@ -61,6 +61,7 @@ export const TAGS = [
   'Import',
   'Person',
   'SecondFactor',
+  'CodeRule',
   'Comparison',
 ] as const;
 

@@ -2,6 +2,8 @@ import type {
   AcceptInvitationDto,
   BeginSecondFactorDto,
   ChangePasswordDto,
+  CodeRuleDto,
+  CodeRuleView,
   InvitationView,
   InvitedView,
   MemberView,
@@ -21,6 +23,7 @@ const peopleQueries = api.injectEndpoints({
       query: () => 'second-factor',
       providesTags: ['SecondFactor'],
     }),
+    codeRule: build.query<CodeRuleView, void>({ query: () => 'code-rule', providesTags: ['CodeRule'] }),
     invitation: build.query<InvitationView, string>({ query: (secret) => `invitations/${secret}` }),
   }),
 });
@@ -52,11 +55,15 @@ const peopleApi = peopleQueries.injectEndpoints({
     }),
     proveSecondFactor: build.mutation<RecoveryCodesView, SecondFactorCodeDto>({
       query: (body) => ({ url: 'second-factor', method: 'PUT', body }),
-      invalidatesTags: (_, error) => (error ? [] : ['SecondFactor', 'OpenSession', 'Person']),
+      invalidatesTags: (_, error) => (error ? [] : ['SecondFactor', 'OpenSession', 'Person', 'Session']),
     }),
     endSecondFactor: build.mutation<void, SecondFactorCodeDto>({
       query: (body) => ({ url: 'second-factor/end', method: 'POST', body }),
-      invalidatesTags: (_, error) => (error ? [] : ['SecondFactor', 'Person']),
+      invalidatesTags: (_, error) => (error ? [] : ['SecondFactor', 'Person', 'Session']),
+    }),
+    saveCodeRule: build.mutation<CodeRuleView, CodeRuleDto>({
+      query: (body) => ({ url: 'code-rule', method: 'PUT', body }),
+      invalidatesTags: ['CodeRule', 'Session'],
     }),
     acceptInvitation: build.mutation<void, { secret: string; told: AcceptInvitationDto }>({
       query: ({ secret, told }) => ({ url: `invitations/${secret}`, method: 'PUT', body: told }),
@@ -77,4 +84,6 @@ export const {
   useBeginSecondFactorMutation,
   useProveSecondFactorMutation,
   useEndSecondFactorMutation,
+  useCodeRuleQuery,
+  useSaveCodeRuleMutation,
 } = peopleApi;

@@ -6,6 +6,7 @@ import { useSessionQuery, useSignOutMutation } from '../session/sessionApi';
 import { Button } from '../ui/Button';
 import { classes } from '../ui/classes';
 import { RunningStrip } from '../bench/RunningStrip';
+import { CodeGate } from '../people/CodeGate';
 import { Loading } from '../ui/Loading';
 import { troubleOf } from '../api/problem';
 import { Mark } from '../ui/Mark';
@@ -21,7 +22,7 @@ export function Frame() {
   const trouble = troubleOf(error);
   if (!session && trouble) return <Outage trouble={trouble} onRetry={() => void refetch()} />;
   if (!session?.person) return <Navigate to="/sign-in" state={{ from: pathname + search }} replace />;
-  const { name, role } = session.person;
+  const { name, role, codeDue } = session.person;
   const own = OWN_PLACES[role];
   if (own && !own.places.test(pathname)) return <Navigate to={own.home} replace />;
   return (
@@ -35,12 +36,14 @@ export function Frame() {
           <Mark />
           Vendu
         </Link>
-        <nav
-          aria-label="Parts"
-          className="order-last -mx-1 flex h-12 w-full overflow-x-auto xl:order-none xl:mx-0 xl:w-auto xl:gap-1"
-        >
-          <Parts role={role} />
-        </nav>
+        {!codeDue?.isNow && (
+          <nav
+            aria-label="Parts"
+            className="order-last -mx-1 flex h-12 w-full overflow-x-auto xl:order-none xl:mx-0 xl:w-auto xl:gap-1"
+          >
+            <Parts role={role} />
+          </nav>
+        )}
         <div className="ml-auto flex items-center gap-x-2 text-small">
           <Link
             to="/people"
@@ -56,7 +59,9 @@ export function Frame() {
       <div aria-hidden className="graduation" />
       <main id="content" className="mx-auto w-full max-w-[1360px] min-w-0 grow px-4 pt-5 pb-16 sm:px-6">
         <Suspense fallback={<Loading />}>
-          <Outlet />
+          <CodeGate due={codeDue}>
+            <Outlet />
+          </CodeGate>
         </Suspense>
       </main>
     </div>

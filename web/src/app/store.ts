@@ -7,6 +7,7 @@ import { noteKeeping } from '../bench/deviceKeeping';
 import { keepOnServer, onTakingBack, toldBy } from '../bench/runningSync';
 import { letScalesTell } from '../bench/scaleTells';
 import { onDraftWritten, readDraft, writeDraft } from '../device/draft';
+import { codeFallenDue } from './codeFallenDue';
 import { metTasks } from './metTasks';
 
 const rootReducer = combineReducers({
@@ -25,7 +26,7 @@ export function createStore() {
   if (kept && kept.unreadable.length > 0) writeDraft(UNREADABLE_DRAFT, kept.unreadable);
   const store = configureStore({
     reducer: rootReducer,
-    middleware: (getDefault) => getDefault().concat(endOfWrites, api.middleware, metTasks()),
+    middleware: (getDefault) => getDefault().concat(endOfWrites, api.middleware, metTasks(), codeFallenDue()),
     ...(kept ? { preloadedState: { bench: kept.bench } } : {}),
   });
   function tellServer() {

@@ -23,6 +23,7 @@ import { offerUndoOf } from '../ui/offerUndo';
 import { ROLE_WORDS } from '../ui/words';
 import { Unavailable } from '../ui/Unavailable';
 import { ChangePassword } from './ChangePassword';
+import { CodeRule } from './CodeRule';
 import { OpenSessions } from './OpenSessions';
 import { NewPerson } from './NewPerson';
 import { SignInCode } from './SignInCode';
@@ -76,6 +77,7 @@ function Members() {
       )}
       {invited && <WayIn invited={invited} />}
       <NewPerson onInvited={setInvited} />
+      {members && <CodeRule members={members} />}
       <Edits of="people" />
     </div>
   );

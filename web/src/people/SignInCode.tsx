@@ -24,7 +24,7 @@ export function SignInCode() {
       <h2 id="sign-in-code" className="heading mb-1">
         Code at sign-in
       </h2>
-      {factor?.since === null && <SetUp onProved={setCodes} />}
+      {factor?.since === null && <SetUpCode onProved={setCodes} />}
       {factor?.since && (
         <>
           {codes && <RecoveryCodes codes={codes} onTaken={() => setCodes(null)} />}
@@ -36,7 +36,7 @@ export function SignInCode() {
   );
 }
 
-function SetUp({ onProved }: { onProved: (codes: readonly string[]) => void }) {
+export function SetUpCode({ onProved }: { onProved: (codes: readonly string[]) => void }) {
   const [begin, begun] = useBeginSecondFactorMutation();
   const [present, setPresent] = useState('');
   const { faultAt, troubleBelow, submit } = useChecked(

@@ -1,7 +1,7 @@
-import { LOT_FIGURES, LOT_TEXTS, type EditedField } from '@vendu/contract';
+import { CODE_ASKED_OF, LOT_FIGURES, LOT_TEXTS, type CodeAskedOf, type EditedField } from '@vendu/contract';
 import { VERDICTS, type Verdict } from '@vendu/core';
 import { dayAndTimeOf, dayOf } from '../ui/dates';
-import { VERDICT_WORDS } from '../ui/words';
+import { CODE_ASKED_WORDS, VERDICT_WORDS } from '../ui/words';
 
 /** Units as names of fields end with them; the longer ones first, since `PerM` ends as `M` does. */
 const UNITS: readonly (readonly [string, string])[] = [
@@ -41,6 +41,7 @@ export const THINGS: Readonly<Record<string, string>> = {
   instruments: 'instrument',
   stated_settings: 'stated setting',
   people: '',
+  code_rules: 'the lab',
   brews: '',
   readings: 'reading',
 };
@@ -53,6 +54,7 @@ export function editWords({
 }: EditedField): { name: string; from: string; to: string } | { name: string } {
   const { name, unit } = fieldWords(field);
   if (field.endsWith('Id') || isWhole(from) || isWhole(to)) return { name };
+  if (field === 'askedOf') return { name, from: askedWords(from), to: askedWords(to) };
   if (field === 'verdict') return { name, from: verdictWords(from), to: verdictWords(to) };
   return { name, from: valueWords(from, unit), to: valueWords(to, unit) };
 }
@@ -68,6 +70,7 @@ const CALLED: Readonly<Record<string, string>> = {
   yieldLowPercent: 'yield from',
   yieldHighPercent: 'yield to',
   leftAt: 'left',
+  askedOf: 'code at sign-in asked of',
   verdictReason: 'its reason',
   setAsideAt: 'excluded',
   removedAt: 'removed',
@@ -84,6 +87,9 @@ function fieldWords(field: string): { name: string; unit: string } {
 
 const isVerdict = (value: unknown): value is Verdict => VERDICTS.some((each) => each === value);
 const verdictWords = (value: unknown) => (isVerdict(value) ? VERDICT_WORDS[value] : 'none');
+
+const isAsked = (value: unknown): value is CodeAskedOf => CODE_ASKED_OF.some((each) => each === value);
+const askedWords = (value: unknown) => (isAsked(value) ? CODE_ASKED_WORDS[value].toLowerCase() : 'nobody');
 
 /** What has parts is not said in a word. */
 function isWhole(value: unknown): boolean {

@@ -18,6 +18,7 @@ import type {
   Verdict,
   Vessel,
 } from '@vendu/core';
+import type { CodeAskedOf } from '@vendu/contract';
 
 /** How the closed lists read on screen. */
 export const ROAST_WORDS: Record<RoastLevel, string> = {
@@ -131,6 +132,12 @@ export const ROLE_WORDS: Record<Role, string> = {
   barista: 'barista',
   lead: 'lead',
   admin: 'admin',
+};
+
+export const CODE_ASKED_WORDS: Record<CodeAskedOf, string> = {
+  nobody: 'Nobody',
+  leads: 'Leads and admins',
+  makers: 'Everybody but guest tasters',
 };
 
 export const TASTING_STAGE_WORDS: Record<TastingStage, string> = { hot: 'Hot', warm: 'Warm', cool: 'Cool' };

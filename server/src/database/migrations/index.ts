@@ -1,5 +1,6 @@
 import type { Migration } from './migration.js';
 import { secondFactors } from './0045-second-factors.js';
+import { codeRule } from './0046-code-rule.js';
 import { attempts } from './0044-attempts.js';
 import { admins } from './0043-admins.js';
 import { edits } from './0038-edits.js';
@@ -92,4 +93,5 @@ export const MIGRATIONS: readonly Migration[] = [
   admins,
   attempts,
   secondFactors,
+  codeRule,
 ];

@@ -49,6 +49,7 @@ const LANDED = {
   '0043-admins': '1596ad791c8afe50',
   '0044-attempts': '0a6ad0b3e679a648',
   '0045-second-factors': '2f9e032ae54f1e31',
+  '0046-code-rule': '6f4d6ccd51a03002',
 };
 
 describe('the steps of the schema', () => {
