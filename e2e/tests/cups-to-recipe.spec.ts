@@ -26,8 +26,15 @@ test('the cups of a split brew say where to cut, and the cut goes on the board w
     cup(100, 140, 80, 0.9, true),
     cup(140, 200, 60, 0.4, false),
   ];
-  await page.request.put(`/api/brews/${brew.id}/fractions`, { data: { fractions } });
+  const put = (cups: object[]) =>
+    page.request.put(`/api/brews/${brew.id}/fractions`, { data: { fractions: cups } });
+  // Said otherwise, a cup is told with who did.
+  await put([cup(0, 20, 31, 4.2, true), ...fractions.slice(1)]);
+  await put(fractions);
   await page.goto(`/brews/${brew.id}`);
+  await page.getByRole('tab', { name: /^Record/ }).click();
+  await page.getByText('What was changed, by whom').click();
+  await expect(page.getByText('cup 1: mass 31 g → 30 g')).toBeVisible();
   await page.getByRole('tab', { name: /^Cups/ }).click();
   const row = page.getByRole('list', { name: 'Cups in a row' });
   await expect(row.getByRole('listitem')).toHaveCount(4);

@@ -139,6 +139,40 @@ describe('what was changed', () => {
     await app.barista.get('/api/brews/2147483000/edits').expect(404);
   });
 
+  it('of a split brew has each cup that was said otherwise or taken away, and not what was filled in', async () => {
+    const lot = await takeInLot(app.barista);
+    const { id } = await storeBrew(app.barista, await startRecipe(app.barista, lot.id));
+    const put = (agent: TestApplication['lead'], fractions: object[]) =>
+      agent.put(`/api/brews/${id}/fractions`).send({ fractions }).expect(200);
+    const first = { startS: 0, endS: 60, beverageG: 61.5, colour: 'dark amber' };
+    const second = { startS: 60, endS: 110 };
+    await put(app.barista, [first, second]);
+    await put(app.barista, [first, { ...second, beverageG: 70, tdsPercent: 1.1 }]);
+    expect(await edits(`brews/${id}`)).toEqual([]);
+    await put(app.secondBarista, [
+      { ...first, beverageG: 60.5 },
+      { ...second, beverageG: 70 },
+    ]);
+    await put(app.lead, [{ ...first, beverageG: 60.5 }]);
+    expect((await edits(`brews/${id}`)).map(said)).toEqual([
+      { by: 'Ilse Varnholt', what: 'fractions', about: 'cup 2', kind: 'removed', fields: [] },
+      {
+        by: 'Joss Pellwater',
+        what: 'fractions',
+        about: 'cup 2',
+        kind: 'changed',
+        fields: [{ field: 'tdsPercent', from: 1.1, to: null }],
+      },
+      {
+        by: 'Joss Pellwater',
+        what: 'fractions',
+        about: 'cup 1',
+        kind: 'changed',
+        fields: [{ field: 'beverageG', from: 61.5, to: 60.5 }],
+      },
+    ]);
+  });
+
   it('of kit and lab has what was removed too, and no figure that is the same in other letters', async () => {
     const { papers, sieves, house } = await kit();
     const { id, ...paper } = papers[0]!;

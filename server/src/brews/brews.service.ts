@@ -35,7 +35,7 @@ import { BrewReader, LIST_PARTS } from './brew-reader.js';
 import { brewDose, brewWater, lotInCup } from './brew-views.js';
 import { CorrectionModel } from './correction.model.js';
 import { FractionModel } from './fraction.model.js';
-import { keepEdit } from '../edits/keep-edits.js';
+import { keepEdit, keepEditOfPart } from '../edits/keep-edits.js';
 import { ReadingModel } from './reading.model.js';
 import { sheetsSeenBy } from './sheets-seen.js';
 import { tastingView } from './tasting-views.js';
@@ -175,6 +175,7 @@ export class BrewsService {
   async putFractions(id: number, { fractions }: FractionsDto): Promise<void> {
     refuseUneven(fractions);
     await this.change(id, async () => {
+      await keepEditsOfCups(id, fractions);
       await FractionModel.destroy({ where: { brewId: id } });
       await FractionModel.bulkCreate(
         fractions.map((fraction, index) => ({ ...fraction, brewId: id, place: index + 1 })),
@@ -243,6 +244,16 @@ async function said(
   row.set(fields);
   await keepEdit(row);
   await BrewModel.update(fields, { where: { id: row.id } });
+}
+
+/** Each cup by its place, told before they are written over. */
+async function keepEditsOfCups(id: number, told: readonly FractionDto[]): Promise<void> {
+  const cups = await FractionModel.findAll({ where: { brewId: id }, order: [['place', 'ASC']] });
+  for (const cup of cups) {
+    const next = told[cup.place - 1];
+    if (next) cup.set({ ...next });
+    await keepEditOfPart(cup, next ? 'changed' : 'removed', { id, about: `cup ${cup.place}` });
+  }
 }
 
 function refuseStale(row: BrewModel, revision: number): void {

@@ -14,7 +14,7 @@ import { EditModel } from './edit.model.js';
 const MOST_SHOWN = 100;
 const OF_PEOPLE: readonly string[] = ['people', 'code_rules'];
 const OF_LOTS: readonly string[] = ['lots', 'recipes'];
-const OF_BREWS: readonly string[] = ['brews', 'readings'];
+const OF_BREWS: readonly string[] = ['brews', 'readings', 'fractions'];
 
 /** What was changed by whom, the newest first. */
 @Injectable()
@@ -39,19 +39,19 @@ export class EditsService {
     );
   }
 
-  /** Of a brew and what was read of it: verdict, exclusion, readings taken out. What was weighed has its own. */
+  /** Of a brew: verdict, exclusion, readings taken out, cups of a split brew. What was weighed has its own. */
   async ofBrew(brewId: number): Promise<EditView[]> {
     if (!(await BrewModel.findByPk(brewId, { attributes: ['id'] }))) throw notFound('brew');
     const readings = await ReadingModel.findAll({ where: { brewId }, attributes: ['id', 'tdsPercent'] });
     const edits = await read({
       [Op.or]: [
-        { tableName: 'brews', rowId: brewId },
+        { tableName: ['brews', 'fractions'], rowId: brewId },
         { tableName: 'readings', rowId: readings.map(({ id }) => id) },
       ],
     });
     const percents = new Map(readings.map(({ id, tdsPercent }) => [id, `${tdsPercent} %`]));
     return edits.map((edit) =>
-      viewOf(edit, edit.tableName === 'readings' ? (percents.get(edit.rowId) ?? '') : ''),
+      viewOf(edit, edit.tableName === 'readings' ? (percents.get(edit.rowId) ?? '') : edit.about),
     );
   }
 

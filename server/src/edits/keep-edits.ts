@@ -47,6 +47,9 @@ const EDITED: Readonly<Record<string, Kept>> = {
   code_rules: { only: ['askedOf'] },
   brews: { only: ['verdict', 'verdictReason', 'setAsideAt'] },
   readings: { only: ['removedAt'] },
+  fractions: {
+    only: ['startS', 'endS', 'beverageG', 'tdsPercent', 'colour', 'haze', 'notes', 'isWanted'],
+  },
 };
 
 /** Writes down each such change as it is stored, in the same transaction: either both are, or neither. */
@@ -62,15 +65,32 @@ export function keepEdits(sequelize: Sequelize): void {
  */
 export const keepEdit = (row: Model) => keep(row, 'changed', changedFields(row));
 
-async function keep(row: Model, kind: EditView['kind'], fields: EditedField[]): Promise<void> {
+/**
+ * The same for one of several parts that are written over as a whole. Filling in what was open is no change of it.
+ *
+ * @param row - with the new values set and not saved
+ */
+export function keepEditOfPart(row: Model, kind: EditView['kind'], whole: Whole): Promise<void> {
+  const fields =
+    kind === 'removed' ? [] : changedFields(row).filter(({ from }) => from !== null && from !== '');
+  return keep(row, kind, fields, whole);
+}
+
+/** What a part is of, and how it is called among the others. */
+interface Whole {
+  id: number;
+  about: string;
+}
+
+async function keep(row: Model, kind: EditView['kind'], fields: EditedField[], whole?: Whole): Promise<void> {
   const editedBy = whoActs();
   const tableName = tableOf(row);
   if (editedBy === null || !EDITED[tableName] || (kind === 'changed' && fields.length === 0)) return;
   const name: unknown = row.get('name');
   await EditModel.create({
     tableName,
-    rowId: Number(row.get('id')),
-    about: typeof name === 'string' ? name : '',
+    rowId: whole?.id ?? Number(row.get('id')),
+    about: whole?.about ?? (typeof name === 'string' ? name : ''),
     kind,
     fields,
     editedBy,

@@ -27,6 +27,18 @@ describe('a field that was changed', () => {
     expect(said('setAsideAt', null, '2026-12-05T08:00:00.000Z')).toMatch(/^excluded \| none \| 5 Dec, /);
   });
 
+  it('says of a cup of a split brew what was read of it', () => {
+    expect(said('startS', 20, 22.5)).toBe('from | 20 s | 22.5 s');
+    expect(said('beverageG', 31, 30)).toBe('mass | 31 g | 30 g');
+    expect(said('isWanted', true, false)).toBe('wanted | yes | no');
+  });
+
+  it('says of whom a code is asked', () => {
+    expect(said('askedOf', 'nobody', 'makers')).toBe(
+      'code at sign-in asked of | nobody | everybody but guest tasters',
+    );
+  });
+
   it('only names what has parts, and what is another thing', () => {
     expect(said('points', [{ setting: 1 }], [{ setting: 2 }])).toBe('points');
     expect(said('paperId', 1, 2)).toBe('paper');

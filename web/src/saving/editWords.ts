@@ -17,6 +17,7 @@ const UNITS: readonly (readonly [string, string])[] = [
   ['Mm', 'mm'],
   ['Kg', 'kg'],
   ['C', '°C'],
+  ['S', 's'],
   ['G', 'g'],
   ['M', 'm'],
 ];
@@ -44,6 +45,7 @@ export const THINGS: Readonly<Record<string, string>> = {
   code_rules: 'the lab',
   brews: '',
   readings: 'reading',
+  fractions: '',
 };
 
 /** A field that was changed, as it is said: its name, and both values where they can be said in a word. */
@@ -74,6 +76,11 @@ const CALLED: Readonly<Record<string, string>> = {
   verdictReason: 'its reason',
   setAsideAt: 'excluded',
   removedAt: 'removed',
+  startS: 'from',
+  endS: 'to',
+  beverageG: 'mass',
+  tdsPercent: 'strength',
+  isWanted: 'wanted',
 };
 
 function fieldWords(field: string): { name: string; unit: string } {
