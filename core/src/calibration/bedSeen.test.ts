@@ -3,9 +3,10 @@ import type { BenchEvent } from '../bench/benchEvents.js';
 import { simulateBrew } from '../brewModel/simulateBrew.js';
 import { valueOf } from '../result.js';
 import { CONE_KIT, PLAN } from '../testing/brews.js';
-import { bedSeenIn, withBedSeen, type BedSeen } from './bedSeen.js';
+import { AMISS, bedSeenIn, withBedSeen, type BedSeen } from './bedSeen.js';
 import { calibrateLot, type LotCalibration } from './calibrateLot.js';
-import { conditionsOfPlan, lotFactorsOf, type LearnedFactors } from './conditions.js';
+import { conditionsOfPlan, FACTORS, lotFactorsOf, type LearnedFactors } from './conditions.js';
+import { MODEL_ERROR } from './discrepancy.js';
 import { forecastBrew } from './forecastBrew.js';
 import { modelledBrew } from './modelled.js';
 
@@ -109,6 +110,24 @@ describe('what the bed shows while a brew runs', () => {
 
   it('looks over what was seen while water still ran in', () => {
     expect(after({ atS: 5, shows: true }, { atS: 90, shows: false })).toEqual(drainOf(calibration));
+    const unchanged = (seen: BedSeen) =>
+      expect(withBedSeen({ calibration, brew, seen: [seen] })).toBe(calibration);
+    const begunLate = { ...brew, pours: brew.pours.map((pour) => ({ ...pour, startS: pour.startS + 10 })) };
+    for (const shows of [true, false]) {
+      unchanged({ atS: 0, shows });
+      // At the moment at which the last pour ends, and before the first.
+      unchanged({ atS: 80 + 100 / 6, shows });
+      const seen = [{ atS: 5, shows }];
+      expect(withBedSeen({ calibration, brew: begunLate, seen })).toBe(calibration);
+    }
+  });
+
+  it('goes by water that stood after the same pour, and not after one before', () => {
+    const late = { atS: bedShowsS(1, 200) + 40, shows: true };
+    const stoodBefore = { atS: 70, shows: false };
+    const shownBefore = { atS: bedShowsS(1, 200) + 20, shows: true };
+    expect(after(stoodBefore, late)).toEqual(after(stoodBefore));
+    expect(after(shownBefore, late)).toEqual(after(shownBefore));
   });
 
   it('comes nearer with the second look', () => {
@@ -132,4 +151,51 @@ describe('what the bed shows while a brew runs', () => {
       { atS: 80, shows: true },
     ]);
   });
+
+  // Bayes' rule by adding up flow after flow of either hypothesis, with nothing made straight: what the filter stands for.
+  it.each([
+    ['a bed that shows a little early', 0.8, true],
+    ['a bed that shows very early', 0.45, true],
+    ['water that stands a little late', 1.3, false],
+    ['water that stands very late', 2, false],
+  ])('comes near to what all flows together say of %s', (_, flow, shows) => {
+    const seen = { atS: bedShowsS(flow, 200), shows };
+    const learned = withBedSeen({ calibration, brew, seen: [seen] });
+    const summed = byAddingUp(seen);
+    const lnFlow = Math.log(learned.factors.flow);
+    expect(Math.abs(lnFlow - summed.mean)).toBeLessThan(0.25 * summed.sd + 0.01);
+    const sd = Math.sqrt(learned.lnCovariance[FLOW]?.[FLOW] ?? NaN);
+    expect(sd / summed.sd).toBeGreaterThan(0.75);
+    expect(sd / summed.sd).toBeLessThan(1.33);
+  });
 });
+
+const FLOW = FACTORS.indexOf('flow');
+
+/** The flow of this bed after one look, as the mean and spread of its logarithm. */
+function byAddingUp({ atS, shows }: BedSeen): { mean: number; sd: number } {
+  const [EYE, STEPS, FARTHEST] = [0.12, 60, 2];
+  const last = brew.pours.at(-1)!;
+  const pouredS = last.startS + last.amountG / last.flowGps;
+  const usualVar = (calibration.lnCovariance[FLOW]?.[FLOW] ?? NaN) + MODEL_ERROR.drawdown ** 2;
+  const normal = (off: number, variance: number) =>
+    Math.exp(-(off ** 2) / (2 * variance)) / Math.sqrt(variance);
+  let [weights, sum, squares] = [0, 0, 0];
+  for (let step = -STEPS; step <= STEPS; step++) {
+    const off = (step / STEPS) * FARTHEST;
+    const lnFlow = Math.log(calibration.factors.flow) + off;
+    const prior =
+      (1 - AMISS.probability) * normal(off, usualVar) +
+      AMISS.probability * normal(off, usualVar + AMISS.lnSd ** 2);
+    const showsS = bedShowsS(Math.exp(lnFlow), 200);
+    // Slower than any brew is followed: it stands for good.
+    const intervalS = Number.isNaN(showsS) ? Infinity : showsS - pouredS;
+    const missed = Math.log((atS - pouredS) / intervalS);
+    const weight = prior * (shows ? normal(missed, EYE ** 2) : Number(intervalS > atS - pouredS));
+    weights += weight;
+    sum += weight * lnFlow;
+    squares += weight * lnFlow ** 2;
+  }
+  const mean = sum / weights;
+  return { mean, sd: Math.sqrt(squares / weights - mean ** 2) };
+}

@@ -5,7 +5,7 @@ import { valueOf } from '../result.js';
 import { calibrateLot } from './calibrateLot.js';
 import { FACTORS, type BrewConditions, type LearnedFactors } from './conditions.js';
 import { likenessTo } from './discrepancy.js';
-import { paperFromDrainTest } from './drainTest.js';
+import { paperFromDrainTest, withMeasuredPaper } from './drainTest.js';
 import type { MeasuredBrew } from './evidence.js';
 import { forecastBrew } from './forecastBrew.js';
 import { leastSquares } from './leastSquares.js';
@@ -143,6 +143,30 @@ describe('a plain-water drain test', () => {
     expect(tested?.papers[0]?.measuredPerM).toBeCloseTo(measuredPerM, -3);
   });
 
+  it('says which time cannot be: no stopwatch of an hour, none faster than the thinnest or slower than the densest', () => {
+    const asked = (seconds: number) => paperFromDrainTest({ ...test, seconds });
+    expect(asked(0.5)).toMatchObject({ reason: 'out-of-range', field: 'seconds', allowed: '1 to 3600 s' });
+    const [thinnestS, densestS] = [1e7, 7e9].map((paperPerM) =>
+      valueOf(plainWaterDrainS({ ...test, paperPerM })),
+    );
+    expect(asked((thinnestS ?? NaN) - 0.5)).toMatchObject({
+      reason: 'no-paper-fits',
+      message: expect.stringMatching(
+        new RegExp(`between ${(thinnestS ?? NaN).toFixed(0)} and ${(densestS ?? NaN).toFixed(0)} s`),
+      ) as string,
+    });
+    expect(asked((densestS ?? NaN) + 1)).toMatchObject({ reason: 'no-paper-fits' });
+    expect(valueOf(asked((thinnestS ?? NaN) + 0.5)).measuredPerM).toBeGreaterThan(1e7);
+    expect(paperFromDrainTest({ ...test, seconds: 60, leftG: 200 })).toMatchObject({ ok: false });
+  });
+
+  it('is of the paper that was timed, and of no other', () => {
+    const papers = [{ paperPerM: PAPER_PER_M.ordinary, measuredPerM: 3e8 }];
+    expect(withMeasuredPaper(brewAt(700), papers).paperPerM).toBe(3e8);
+    const other = brewAt(700, { paperPerM: 2 * PAPER_PER_M.ordinary });
+    expect(withMeasuredPaper(other, papers)).toEqual(other);
+  });
+
   it('says when no paper drains so fast', () => {
     expect(calibrateLot({ brews, drainTests: [{ ...test, seconds: 2 }] })).toMatchObject({
       reason: 'no-paper-fits',
@@ -185,6 +209,22 @@ describe('likeness of two brews', () => {
     for (const other of [{ brewer: BREWER_CLASSES.carafe }, { paperPerM: PAPER_PER_M.thick }]) {
       expect(likeness(brewAt(700), brewAt(700, other))).toBeLessThan(0.5);
     }
+  });
+});
+
+describe('what is known of a lot', () => {
+  const known = (measured: MeasuredBrew[]) => valueOf(calibrateLot({ brews: measured })).knowledge;
+
+  it('is much from three brews that were read, and some from fewer', () => {
+    expect(known(brews)).toBe('much');
+    expect(known(brews.slice(0, 2))).toBe('some');
+    expect(known(brews.slice(0, 1))).toBe('some');
+  });
+
+  it('is little while no strength was read, or no time taken', () => {
+    expect(known(brews.map((each) => ({ ...each, tdsPercent: null })))).toBe('little');
+    const untimed = brews.map((each) => ({ ...each, drawdownS: null, beverageG: null, trace: [] }));
+    expect(known(untimed.slice(0, 1))).toBe('little');
   });
 });
 
