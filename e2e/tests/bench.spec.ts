@@ -117,6 +117,13 @@ test('a brew outlives a server that does not answer, is weighed and read meanwhi
   await expect(page.getByText(/900 g is not lighter than/)).toBeVisible();
   await beverage.fill('212');
   await beverage.press('Enter');
+  const sample = page.getByRole('textbox', { name: 'Sample at' });
+  await sample.fill('60');
+  await sample.press('Enter');
+  await expect(page.getByText(/too warm: wait until it is near/)).toBeVisible();
+  await sample.fill('23');
+  await sample.press('Enter');
+  await expect(page.getByText('near the room: good to read')).toBeVisible();
   for (const figure of ['13.6', '1.36', '1.44', '1.35']) {
     await reading.fill(figure);
     await reading.press('Enter');
@@ -128,6 +135,7 @@ test('a brew outlives a server that does not answer, is weighed and read meanwhi
   await expect(store).toBeVisible();
   await expect(beverage).toHaveValue('212');
   await expect(reading).toHaveValue('1.3');
+  await expect(sample).toHaveValue('23');
   await expect(page.getByRole('button', { name: /^Remove the reading/ })).toHaveCount(2);
 
   // The answer is lost but the brew arrived: sending it again must not store it twice.
@@ -147,6 +155,7 @@ test('a brew outlives a server that does not answer, is weighed and read meanwhi
   await expect(beverage).toHaveValue('212');
   // Typed and not added yet: it goes along.
   await expect(reading).toHaveValue('1.3');
+  await expect(sample).toHaveValue('23');
   await expect(page.getByRole('button', { name: /^Remove the reading/ })).toHaveCount(2);
   await page.goto(`/lots/${recipe.lot.id}`);
   await expect(page.getByRole('link', { name: /^Brew \d/ })).toHaveCount(1);

@@ -30,19 +30,25 @@ const put = (key: string, entries: readonly unknown[]) =>
 describe('a brew that was measured at the bench', () => {
   it('is stored with its beverage and the readings that stand, once however often it is sent', async () => {
     const key = randomUUID();
-    const entries = logWith(
+    const told = logWith(
       { kind: 'weighed', what: 'beverage', massG: 210.44 },
-      { kind: 'read', tdsPercent: 1.34 },
-      { kind: 'read', tdsPercent: 1.43 },
-      { kind: 'read', tdsPercent: 1.36 },
+      { kind: 'strength-read', tdsPercent: 1.34, sampleC: 23.5 },
+      { kind: 'strength-read', tdsPercent: 1.43, sampleC: null },
+      { kind: 'strength-read', tdsPercent: 1.36, sampleC: null },
       { kind: 'undone', of: { device: 'bench', number: 4 } },
     );
+    // The last as a page told it before it asked for the sample.
+    const entries = told.map((each) => {
+      if (each.kind !== 'strength-read' || each.tdsPercent !== 1.36) return each;
+      const { sampleC: _, ...older } = each;
+      return { ...older, kind: 'read' };
+    });
     const stored = (await put(key, entries).expect(200)).body as BrewView;
     expect(stored).toMatchObject({
       beverageG: 210.4,
       readings: [
-        { tdsPercent: 1.34, source: 'typed' },
-        { tdsPercent: 1.36, source: 'typed' },
+        { tdsPercent: 1.34, sampleC: 23.5, source: 'typed' },
+        { tdsPercent: 1.36, sampleC: null, source: 'typed' },
       ],
     });
     expect(((await put(key, entries).expect(200)).body as BrewView).readings).toHaveLength(2);
@@ -60,7 +66,7 @@ describe('a brew that was measured at the bench', () => {
 
   it('has a figure of no kind refused, by its name', async () => {
     const [start] = entriesOf();
-    const wrong = { ...start, number: 2, kind: 'read', tdsPercent: 13.4 };
+    const wrong = { ...start, number: 2, kind: 'strength-read', tdsPercent: 13.4, sampleC: null };
     const refused = await put(randomUUID(), [start, wrong]).expect(422);
     expect((refused.body as Problem).errors[0]?.message).toContain('check the decimal point');
   });

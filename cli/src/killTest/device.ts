@@ -98,7 +98,12 @@ function measuredAfter(marks: readonly number[]) {
   const stamp = (at: number) => ({ device: 'bench', number: marks.length + at, atMs: marks.at(-1) ?? 0 });
   return [
     { ...stamp(1), kind: 'weighed', what: 'beverage', massG: MEASURED.beverageG },
-    ...MEASURED.readings.map((tdsPercent, at) => ({ ...stamp(at + 2), kind: 'read', tdsPercent })),
+    ...MEASURED.readings.map((tdsPercent, at) => ({
+      ...stamp(at + 2),
+      kind: 'strength-read',
+      tdsPercent,
+      sampleC: null,
+    })),
   ];
 }
 

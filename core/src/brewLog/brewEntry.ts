@@ -23,8 +23,11 @@ export type Happening =
   | { kind: 'left-out'; task: PreparationTask }
   /** What fell through the sieve, or the beverage, g; the last word counts, and `null` takes the figure away. */
   | { kind: 'weighed'; what: (typeof WEIGHED_AT_BENCH)[number]; massG: number | null }
-  /** What a refractometer showed of the beverage, % TDS; a reading that is taken back is undone. */
-  | { kind: 'read'; tdsPercent: number }
+  /**
+   * What a refractometer showed of the beverage, % TDS, and how warm the sample was, C, where somebody looked; a reading that
+   * is taken back is undone.
+   */
+  | { kind: 'strength-read'; tdsPercent: number; sampleC: number | null }
   /** A step of the plan was begun, or skipped; the first of them starts the clock. */
   | { kind: 'marked'; stepIndex: number; skipped: boolean; by: 'hand' | 'outflow' | 'table' }
   /** What the scale showed when a pour was in, g; `null` takes a figure away. */

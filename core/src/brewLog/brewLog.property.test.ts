@@ -46,8 +46,9 @@ const happening: fc.Arbitrary<Happening> = fc.oneof(
     massG: fc.option(fc.double({ min: 10, max: 500, noNaN: true })),
   }),
   fc.record({
-    kind: fc.constant('read' as const),
+    kind: fc.constant('strength-read' as const),
     tdsPercent: fc.double({ min: 0.5, max: 3, noNaN: true }),
+    sampleC: fc.option(fc.double({ min: 0, max: 100, noNaN: true })),
   }),
   fc.record({
     kind: fc.constant('miss-answered' as const),
@@ -210,9 +211,16 @@ describe('an entry that is kept or sent', () => {
       allowed: '10 to 5000 g',
     });
     expect(entryFault({ ...entry, kind: 'weighed', what: 'fines', massG: null })).toBeNull();
-    expect(entryFault({ ...entry, kind: 'read', tdsPercent: 13.5 })).toMatchObject({
+    const read = { ...entry, kind: 'strength-read', tdsPercent: 1.35, sampleC: 100 };
+    expect(entryFault(read)).toBeNull();
+    expect(entryFault({ ...read, sampleC: null })).toBeNull();
+    expect(entryFault({ ...read, tdsPercent: 13.5 })).toMatchObject({
       field: 'tdsPercent',
       allowed: '0.2 to 3 %',
+    });
+    expect(entryFault({ ...read, sampleC: 101 })).toMatchObject({ field: 'sampleC', allowed: '0 to 100 °C' });
+    expect(entryFault({ ...entry, kind: 'strength-read', tdsPercent: 1.35 })).toMatchObject({
+      field: 'sampleC',
     });
     expect(entryFault({ ...entry, kind: 'cups-planned', rule: { kind: 'mass' } })).not.toBeNull();
     expect(entryFault('a mark')).not.toBeNull();

@@ -26,7 +26,7 @@ export interface BrewSoFar {
   /** The beverage as weighed at the bench, g; `null` where nobody did. */
   beverageG: number | null;
   /** What a refractometer showed while the brew was on the bench, in turn. */
-  readings: (EntryId & { tdsPercent: number })[];
+  readings: (EntryId & { tdsPercent: number; sampleC: number | null })[];
   /** Totals moved after a pour that missed: from which pour on, and by how much. */
   totalsMoved: { fromPour: number; byG: number }[];
   /** Misses that somebody has answered, by pour. */
@@ -72,9 +72,11 @@ export function brewSoFar(log: BrewLog): BrewSoFar {
     notServed: stands.flatMap((each) => (each.kind === 'not-served' ? [each.serving] : [])),
     finesG,
     beverageG: weighedG(stands, 'beverage'),
-    readings: stands.flatMap((each) =>
-      each.kind === 'read' ? [{ device: each.device, number: each.number, tdsPercent: each.tdsPercent }] : [],
-    ),
+    readings: stands.flatMap((each) => {
+      if (each.kind !== 'strength-read') return [];
+      const { device, number, tdsPercent, sampleC } = each;
+      return [{ device, number, tdsPercent, sampleC }];
+    }),
     totalsMoved: answers
       .filter(({ byG }) => byG !== 0)
       .map(({ pourNumber, byG }) => ({ fromPour: pourNumber + 1, byG })),

@@ -15,6 +15,10 @@ describe('an entry of an earlier version', () => {
       { ...STAMP, kind: 'fines-weighed', finesG: null },
       { ...STAMP, kind: 'weighed', what: 'fines', massG: null },
     ],
+    [
+      { ...STAMP, kind: 'read', tdsPercent: 1.34 },
+      { ...STAMP, kind: 'strength-read', tdsPercent: 1.34, sampleC: null },
+    ],
   ])('%j is read as this one says it', (kept, now) => {
     expect(broughtUp(kept)).toEqual(now);
     expect(entryFault(broughtUp(kept))).toBeNull();

@@ -9,13 +9,18 @@ export function broughtUp(kept: unknown): unknown {
 type Kept = Record<string, unknown>;
 
 /** In the order in which kinds were given up. */
-const STEPS: readonly ((kept: Kept) => Kept)[] = [finesAsWeight];
+const STEPS: readonly ((kept: Kept) => Kept)[] = [finesAsWeight, readAsSample];
 
 /** Of all weights, those of fines alone were told, in a kind of their own. */
 function finesAsWeight(kept: Kept): Kept {
   if (kept['kind'] !== 'fines-weighed') return kept;
   const { finesG, ...stamp } = kept;
   return { ...stamp, kind: 'weighed', what: 'fines', massG: finesG };
+}
+
+/** Readings were told without how warm their sample was. */
+function readAsSample(kept: Kept): Kept {
+  return kept['kind'] === 'read' ? { ...kept, kind: 'strength-read', sampleC: null } : kept;
 }
 
 function isObject(value: unknown): value is Kept {

@@ -16,7 +16,7 @@ const SAYS = {
   prepared: TASK,
   'left-out': TASK,
   weighed: { what: choice(WEIGHED_AT_BENCH), massG: nullable('number') },
-  read: { tdsPercent: 'number' },
+  'strength-read': { tdsPercent: 'number', sampleC: nullable('number') },
   marked: { stepIndex: 'number', skipped: 'yes or no', by: choice(['hand', 'outflow', 'table']) },
   'total-read': { stepIndex: 'number', totalG: nullable('number') },
   'kettle-read': { stepIndex: 'number', kettleC: 'number', instrument: 'text', isSimulated: 'yes or no' },
@@ -51,6 +51,8 @@ const WEIGHTS: Record<(typeof WEIGHED_AT_BENCH)[number], Range> = {
   fines: { low: 0, high: 500, unit: 'g' },
   beverage: { low: 10, high: RECORD.heaviestG, unit: 'g' },
 };
+/** Between ice and steam. */
+export const SAMPLE_C: Range = { low: 0, high: 100, unit: '°C' };
 const LONGEST = {
   device: 36,
   scale: RECORD.longestScaleName,
@@ -77,10 +79,11 @@ function weightFault(entry: BrewEntry): OutOfRange | null {
 }
 
 function strengthFault(entry: BrewEntry): OutOfRange | null {
-  if (entry.kind !== 'read') return null;
-  const { tdsPercent } = entry;
+  if (entry.kind !== 'strength-read') return null;
+  const { tdsPercent, sampleC } = entry;
   const fault = readingFault({ tdsPercent });
-  return fault && { ...notAllowed('tdsPercent', tdsPercent, fault.allowed), message: fault.message };
+  if (fault) return { ...notAllowed('tdsPercent', tdsPercent, fault.allowed), message: fault.message };
+  return sampleC === null ? null : outOfRange('sampleC', sampleC, SAMPLE_C);
 }
 
 /** Numbers, steps and moments are counted: a broken one is another one to whoever rounds it. */

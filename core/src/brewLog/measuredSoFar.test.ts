@@ -16,13 +16,19 @@ describe('what was measured at the bench', () => {
   it('is the last word on the beverage, and every reading that stands', () => {
     const log = told(
       { kind: 'weighed', what: 'beverage', massG: 190 },
-      { kind: 'read', tdsPercent: 1.34 },
+      { kind: 'strength-read', tdsPercent: 1.34, sampleC: 24.5 },
       { kind: 'weighed', what: 'beverage', massG: 209.5 },
-      { kind: 'read', tdsPercent: 1.43 },
-      { kind: 'read', tdsPercent: 1.36 },
+      { kind: 'strength-read', tdsPercent: 1.43, sampleC: null },
+      { kind: 'strength-read', tdsPercent: 1.36, sampleC: null },
       { kind: 'undone', of: { device: 'bench', number: 5 } },
     );
-    expect(measured(log)).toEqual({ beverageG: 209.5, readings: [1.34, 1.36] });
+    expect(measured(log)).toEqual({
+      beverageG: 209.5,
+      readings: [
+        { tdsPercent: 1.34, sampleC: 24.5 },
+        { tdsPercent: 1.36, sampleC: null },
+      ],
+    });
   });
 
   it('is nothing where nobody measured, and where the figure was taken away', () => {

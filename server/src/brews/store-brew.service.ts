@@ -77,12 +77,7 @@ export class StoreBrewService {
         createdAt: await momentAfterWeighing(recipe.lotId),
       });
       await ReadingModel.bulkCreate(
-        measured.readings.map((tdsPercent) => ({
-          brewId: row.id,
-          tdsPercent,
-          sampleC: null,
-          readBy: person.id,
-        })),
+        measured.readings.map((reading) => ({ ...reading, brewId: row.id, readBy: person.id })),
       );
       if (samples.atMs.length > 0 || outflow.atMs.length > 0) {
         await TraceModel.create({

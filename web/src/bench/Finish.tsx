@@ -94,11 +94,13 @@ export function Finish({ brew }: { brew: BenchBrew }) {
   );
 }
 
-/** A reading that is being typed, and is not added yet, goes on being typed where the brew is measured. */
+/** A reading that is being typed, and is not added yet, goes on being typed where the brew is measured, of the same sample. */
 function handOverReading(brewKey: string, brewId: number): void {
-  const typed = readDraft(`bench.${brewKey}.reading`);
-  if (typed) writeDraft(`brew.${brewId}.reading`, typed);
-  dropDraft(`bench.${brewKey}.reading`);
+  for (const what of ['reading', 'sample']) {
+    const typed = readDraft(`bench.${brewKey}.${what}`);
+    if (typed) writeDraft(`brew.${brewId}.${what}`, typed);
+    dropDraft(`bench.${brewKey}.${what}`);
+  }
 }
 
 /** A curve as the record keeps it, up to a moment; `null` where there is none. */

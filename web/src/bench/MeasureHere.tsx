@@ -1,10 +1,12 @@
 import { addedWaterG, beverageFault, pouredWaterG } from '@vendu/core';
+import { useKitQuery } from '../api/kitApi';
 import { useDraft } from '../device/draft';
 import { useAppDispatch } from '../state/hooks';
 import { QuantityField } from '../ui/QuantityField';
 import { GRAMS, inRange } from '../ui/quantities';
 import { ReadingEntry } from '../ui/ReadingEntry';
 import { ReadingList } from '../ui/ReadingList';
+import { SampleField } from '../ui/SampleField';
 import { soFar, type BenchBrew } from './benchBrew';
 import { brewTold, entryUndone } from './benchSlice';
 
@@ -16,6 +18,8 @@ export function MeasureHere({ brew }: { brew: BenchBrew }) {
   const dispatch = useAppDispatch();
   const { key, plan } = brew;
   const [text, setText] = useDraft(`bench.${key}.reading`, '');
+  const [sampleC, setSampleC] = useDraft<number | null>(`bench.${key}.sample`, null);
+  const { data: kit } = useKitQuery();
   const { steps, events, beverageG, readings } = soFar(brew);
   const tellBeverage = (massG: number | null) =>
     dispatch(brewTold({ key, happened: { kind: 'weighed', what: 'beverage', massG } }));
@@ -39,15 +43,18 @@ export function MeasureHere({ brew }: { brew: BenchBrew }) {
         placeholder="weighed later"
       />
       <div className="flex flex-col gap-2">
-        <ReadingEntry
-          before={readings.length}
-          text={text}
-          onType={setText}
-          onAdd={(tdsPercent) => {
-            dispatch(brewTold({ key, happened: { kind: 'read', tdsPercent } }));
-            setText('');
-          }}
-        />
+        <div className="grid grid-cols-2 items-start gap-3">
+          <SampleField sampleC={sampleC} roomC={kit?.house.roomC} onChange={setSampleC} />
+          <ReadingEntry
+            before={readings.length}
+            text={text}
+            onType={setText}
+            onAdd={(tdsPercent) => {
+              dispatch(brewTold({ key, happened: { kind: 'strength-read', tdsPercent, sampleC } }));
+              setText('');
+            }}
+          />
+        </div>
         <ReadingList
           readings={readings.map((each) => ({
             ...each,

@@ -2,10 +2,9 @@ import type { BrewView } from '@vendu/contract';
 import { troubleOf } from '../api/problem';
 import { useDraft } from '../device/draft';
 import { useKitQuery } from '../api/kitApi';
-import { QuantityField } from '../ui/QuantityField';
-import { CELSIUS, inRange } from '../ui/quantities';
 import { ReadingEntry } from '../ui/ReadingEntry';
 import { ReadingList } from '../ui/ReadingList';
+import { SampleField } from '../ui/SampleField';
 import { RefractometerReader } from './RefractometerReader';
 import { ZeroCheck } from './ZeroCheck';
 import { offerUndoOf } from '../ui/offerUndo';
@@ -43,15 +42,7 @@ export function ReadingsForm({
       <RefractometerReader brew={brew} sampleC={sampleC} modelTdsPercent={modelTdsPercent} />
       <ReadingList readings={brew.readings} onRemove={remove} />
       <div className="grid grid-cols-2 items-start gap-3">
-        <QuantityField
-          label="Sample at"
-          hint={sampleHint(sampleC, kit?.house.roomC)}
-          quantity={inRange(CELSIUS, { label: 'Sample', min: 0, max: 100 })}
-          value={sampleC}
-          onCommit={setSampleC}
-          onClear={() => setSampleC(null)}
-          placeholder="not measured"
-        />
+        <SampleField sampleC={sampleC} roomC={kit?.house.roomC} onChange={setSampleC} />
         <ReadingEntry
           before={brew.readings.length}
           text={text}
@@ -63,14 +54,4 @@ export function ReadingsForm({
       </div>
     </div>
   );
-}
-
-/** A sample warmer than this above the room is read wrong, C. */
-const WARM_BY_C = 5;
-
-function sampleHint(sampleC: number | null, roomC: number | undefined): string {
-  if (sampleC === null || roomC === undefined) return 'cooled to the room, stirred, filtered when hazy';
-  return sampleC > roomC + WARM_BY_C
-    ? `too warm: wait until it is near ${roomC} °C, or the reading is off`
-    : 'near the room: good to read';
 }
