@@ -23,7 +23,7 @@ test('a lead asks everybody for a code: told of at first, and then set up before
   await setUp(page, page.getByRole('region', { name: 'Code at sign-in' }));
   await rule.getByLabel('Everybody but guest tasters').click();
   await expect(rule.getByLabel('Everybody but guest tasters')).toBeChecked();
-  await expect(rule.getByText(`${barista.name}`)).toBeVisible();
+  await expect(rule.getByText(barista.name)).toBeVisible();
   await expectClean(page);
 
   const context = await browser.newContext();

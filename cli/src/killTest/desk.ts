@@ -159,7 +159,7 @@ export class Desk {
       publications: unknown[];
     };
     const { kettles } = (await barista.get('kit')).body as { kettles: { name: string }[] };
-    const is: Record<keyof typeof WRITTEN, unknown> = {
+    const is: Record<string, string | number> = {
       recipes: lot.recipes.length,
       brews: lot.brews.length,
       batches: lot.roastBatches.length,
@@ -173,9 +173,9 @@ export class Desk {
       kettles: kettles.filter((kettle) => kettle.name === name).length,
       ...(await houseWorkFound(this.lab(), name)),
     };
-    const wrong = Object.entries(WRITTEN).filter(([what, wanted]) => is[what as keyof typeof is] !== wanted);
+    const wrong = Object.entries(WRITTEN).filter(([what, wanted]) => is[what] !== wanted);
     return wrong.length === 0
       ? null
-      : wrong.map(([what, wanted]) => `${what}: ${is[what as keyof typeof is]} for ${wanted}`).join('; ');
+      : wrong.map(([what, wanted]) => `${what}: ${is[what]} for ${wanted}`).join('; ');
   }
 }

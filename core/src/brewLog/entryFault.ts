@@ -52,7 +52,7 @@ const WEIGHTS: Record<(typeof WEIGHED_AT_BENCH)[number], Range> = {
   beverage: { low: 10, high: RECORD.heaviestG, unit: 'g' },
 };
 /** Between ice and steam. */
-export const SAMPLE_C: Range = { low: 0, high: 100, unit: '°C' };
+const SAMPLE_C: Range = { low: 0, high: 100, unit: '°C' };
 const LONGEST = {
   device: 36,
   scale: RECORD.longestScaleName,

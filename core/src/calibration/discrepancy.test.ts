@@ -50,7 +50,7 @@ describe('the error of the model that two brews share', () => {
     const same = { ...BREWER_CLASSES.cone };
     expect(sameBrewer({ brewer: same }, brew)).toBe(true);
     const [figure] = Object.keys(same) as [keyof typeof same];
-    const other = { ...same, [figure]: Number(same[figure]) * 1.01 };
+    const other = { ...same, [figure]: same[figure] * 1.01 };
     expect(sameBrewer({ brewer: other }, brew)).toBe(false);
     expect(likeness({ brewer: other })).toBeCloseTo(0.3, 2);
   });
