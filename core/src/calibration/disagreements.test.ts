@@ -1,21 +1,11 @@
 import { inverse, Matrix } from 'ml-matrix';
 import { describe, expect, it } from 'vitest';
-import { BREWER_CLASSES, PAPER_PER_M } from '../brewModel/hardware.js';
-import type { BrewConditions } from './conditions.js';
+import { CONE_KIT, PLAN } from '../testing/brews.js';
+import { conditionsOfPlan } from './conditions.js';
 import { disagreements } from './disagreements.js';
 import type { Observation } from './evidence.js';
 
-const brew: BrewConditions = {
-  doseG: 15,
-  grind: { d50Um: 700 },
-  kettleC: 94,
-  pours: [{ startS: 0, amountG: 240, flowGps: 6 }],
-  agitation: [],
-  brewer: BREWER_CLASSES.cone,
-  paperPerM: PAPER_PER_M.ordinary,
-  ambientC: 22,
-  elevationM: 0,
-};
+const brew = conditionsOfPlan({ plan: PLAN, kit: CONE_KIT });
 const measured = { brew, drawdownS: 170, tdsPercent: 1.35, beverageG: 205 };
 
 const SENSITIVITY = [
