@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest';
-import { mutationTally, sumOf, survivorsOf } from './mutationReport.js';
+import { mutationTally, sumOf, survivorKinds, survivorsOf } from './mutationReport.js';
 
 const mutant = (status: string, line: number) => ({
   mutatorName: 'EqualityOperator',
   replacement: 'a <= b',
   status,
-  location: { start: { line } },
+  location: { start: { line, column: 1 }, end: { line, column: 20 } },
 });
 const REPORT = {
   files: {
@@ -35,5 +35,32 @@ describe('a mutation report', () => {
       'src/plan/plan.ts:2 EqualityOperator → a <= b    in    return a < b;',
       'src/plan/plan.ts:2 EqualityOperator → a <= b    in    return a < b;',
     ]);
+  });
+
+  it('tells survivors apart by what the change itself shows', () => {
+    const source = 'if (a < b && (c ?? 0) > 2) return `x`;\n';
+    const at = (text: string, mutatorName: string, replacement: string) => ({
+      mutatorName,
+      replacement,
+      status: 'Survived',
+      location: {
+        start: { line: 1, column: source.indexOf(text) + 1 },
+        end: { line: 1, column: source.indexOf(text) + 1 + text.length },
+      },
+    });
+    const mutants = [
+      at('a < b', 'EqualityOperator', 'a <= b'),
+      at('a < b', 'EqualityOperator', 'a >= b'),
+      at('c ?? 0', 'LogicalOperator', 'c && 0'),
+      at('a < b && (c ?? 0) > 2', 'ConditionalExpression', 'true'),
+      at('`x`', 'StringLiteral', '``'),
+      { ...at('a < b', 'EqualityOperator', 'a <= b'), status: 'Killed' },
+    ];
+    expect(survivorKinds({ files: { 'src/a.ts': { source, mutants } } })).toEqual({
+      edge: 1,
+      guard: 1,
+      words: 1,
+      other: 2,
+    });
   });
 });

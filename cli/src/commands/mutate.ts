@@ -4,7 +4,15 @@ import { execa } from 'execa';
 import type { MutatedFolder } from '../arguments.js';
 import { ROOT } from '../paths.js';
 import { step, CommandFailure } from '../report.js';
-import { mutationTally, sumOf, survivorsOf, type MutationReport } from '../mutationReport.js';
+import {
+  mutationTally,
+  SURVIVOR_KINDS,
+  sumOf,
+  survivorKinds,
+  survivorsOf,
+  type MutationReport,
+  type SurvivorKind,
+} from '../mutationReport.js';
 
 const CORE = join(ROOT, 'core');
 const FOLDER = join(ROOT, '.vendu', 'mutate');
@@ -19,20 +27,27 @@ export async function mutate({ folders }: { folders: readonly MutatedFolder[] })
   const scores: string[] = [];
   let isBelow = false;
   for (const folder of folders) {
-    const tallies = [];
+    const reports: MutationReport[] = [];
     for (const file of filesOf(folder)) {
       const report = await step(`changing ${file}, one thing at a time`, () => mutated(file));
       for (const survivor of survivorsOf(report)) console.log(`  ${survivor}`);
-      tallies.push(mutationTally(report));
+      reports.push(report);
     }
-    const { killed, survived, scorePercent } = sumOf(tallies);
+    const { killed, survived, scorePercent } = sumOf(reports.map(mutationTally));
     scores.push(
-      `${folder.padEnd(16)} ${scorePercent.toFixed(0).padStart(3)} %  ${killed} noticed, ${survived} not`,
+      `${folder.padEnd(16)} ${scorePercent.toFixed(0).padStart(3)} %  ${killed} noticed, ${survived} not: ${kindsOf(reports)}`,
     );
     if (scorePercent < LEAST_SCORE) isBelow = true;
   }
   console.log(`\n${scores.join('\n')}`);
   if (isBelow) throw new CommandFailure(`A folder is below ${LEAST_SCORE} %.`);
+}
+
+function kindsOf(reports: readonly MutationReport[]): string {
+  const counts = reports.map(survivorKinds);
+  return (Object.keys(SURVIVOR_KINDS) as SurvivorKind[])
+    .map((kind) => `${counts.reduce((sum, count) => sum + count[kind], 0)} ${SURVIVOR_KINDS[kind]}`)
+    .join(', ');
 }
 
 function filesOf(folder: MutatedFolder): string[] {
