@@ -263,7 +263,8 @@ describe('a blind test', () => {
 
   it.each<[string, object, string]>([
     ['nothing', {}, 'answer'],
-    ['a code that is not on the table', { chosen: '999' }, 'answer'],
+    // Codes begin at 100: this one is on no table, whatever was drawn.
+    ['a code that is not on the table', { chosen: '099' }, 'answer'],
     ['an answer to another question', { ranked: ['100'] }, 'answer'],
     ['a note that is too long', { chosen: '100', note: 'x'.repeat(501) }, 'note'],
   ])('refuses %s', async (_, answer, field) => {
