@@ -1,7 +1,8 @@
 import { expect, it } from 'vitest';
 import { createStore } from '../app/store';
 import { api } from '../api/api';
-import { standInServer } from '../testing/renderPart';
+import { lotsApi } from '../api/lotsApi';
+import { problem, standInServer } from '../testing/renderPart';
 import { practiceApi } from '../practice/practiceApi';
 import { sessionApi } from './sessionApi';
 
@@ -40,4 +41,21 @@ it('a sign-out that did not reach the server takes nothing away', async () => {
   await expect.poll(() => read().isSuccess).toBe(true);
   await store.dispatch(sessionApi.endpoints.signOut.initiate());
   expect(read().data).toEqual([{ id: 1 }]);
+});
+
+it('who is signed in is read again once something is refused for want of a code, and for no other refusal', async () => {
+  standInServer({
+    'GET practice': problem('not-signed-in', 'Sign in to continue.'),
+    'GET lots': problem('code-due', 'Set one up first.'),
+  });
+  const { store, read } = watching();
+  void store.dispatch(sessionApi.endpoints.session.initiate());
+  const session = () => sessionApi.endpoints.session.select()(store.getState());
+  await expect.poll(() => session().isSuccess && read().isError).toBe(true);
+  const { requestId } = session();
+  const lots = store.dispatch(lotsApi.endpoints.lots.initiate({}));
+  // Refused for something else, nothing was asked for again.
+  expect(session().requestId).toBe(requestId);
+  await lots;
+  await expect.poll(() => session().requestId).not.toBe(requestId);
 });
