@@ -83,6 +83,7 @@ export {
   beverageFault,
   readingFault,
   READING_RANGE,
+  SAMPLE_RANGE_C,
   type MeasurementFault,
 } from './extraction/measurementFaults.js';
 export { tdsFromBrix, type SampleNote } from './extraction/refractometer.js';

@@ -1,4 +1,4 @@
-import { existsSync, mkdirSync, readdirSync, readFileSync } from 'node:fs';
+import { mkdirSync, readdirSync, readFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { execa } from 'execa';
 import type { MutatedFolder } from '../arguments.js';
@@ -77,7 +77,5 @@ async function mutated(file: string): Promise<MutationReport> {
     console.error(done.all);
     throw new CommandFailure(`The changes of ${file} could not be tried.`);
   }
-  // A file of types alone has nothing to change, and no report.
-  if (!existsSync(report)) return { files: {} };
   return JSON.parse(readFileSync(report, 'utf8')) as MutationReport;
 }

@@ -3,6 +3,7 @@ import { IsBoolean, IsUUID, ValidateIf, ValidateNested } from 'class-validator';
 import {
   READING_SOURCES,
   RECORD,
+  SAMPLE_RANGE_C,
   VERDICTS,
   type BenchEvent,
   type BrewEntry,
@@ -117,6 +118,14 @@ export class WeighBrewDto {
   note: string = '';
 }
 
+/** How warm the sample on the prism is. */
+export const SAMPLE_FIELD = {
+  label: 'Sample',
+  unit: '°C',
+  min: SAMPLE_RANGE_C.low,
+  max: SAMPLE_RANGE_C.high,
+} as const;
+
 export class NewReadingDto {
   /** Checked in full by the core, which knows a slipped decimal point when it sees one. */
   @NumberBetween({ label: 'Reading', unit: '%', min: -1000, max: 1000 })
@@ -124,7 +133,7 @@ export class NewReadingDto {
 
   /** Of the sample when it was read; `null` where nobody said. */
   @ValidateIf(isGiven)
-  @NumberBetween({ label: 'Sample', unit: '°C', min: 0, max: 100 })
+  @NumberBetween(SAMPLE_FIELD)
   sampleC: number | null = null;
 
   @OneOf({ label: 'Source', values: READING_SOURCES })

@@ -1,7 +1,7 @@
 import { PREPARATION_TASKS } from '../bench/preparation.js';
 import { SERVING_TASKS } from '../bench/serving.js';
 import { RECORD } from '../bench/storableRecord.js';
-import { readingFault } from '../extraction/measurementFaults.js';
+import { readingFault, SAMPLE_RANGE_C } from '../extraction/measurementFaults.js';
 import { firstOutOfRange, notAllowed, outOfRange, type OutOfRange, type Range } from '../input/ranges.js';
 import { CUP_SCHEDULE } from '../plan/cupSchedule.js';
 import { byKind, choice, fields, nullable, oneOf, shapeFault, type Shape } from '../input/shape.js';
@@ -51,8 +51,6 @@ const WEIGHTS: Record<(typeof WEIGHED_AT_BENCH)[number], Range> = {
   fines: { low: 0, high: 500, unit: 'g' },
   beverage: { low: 10, high: RECORD.heaviestG, unit: 'g' },
 };
-/** Between ice and steam. */
-const SAMPLE_C: Range = { low: 0, high: 100, unit: '°C' };
 const LONGEST = {
   device: 36,
   scale: RECORD.longestScaleName,
@@ -83,7 +81,7 @@ function strengthFault(entry: BrewEntry): OutOfRange | null {
   const { tdsPercent, sampleC } = entry;
   const fault = readingFault({ tdsPercent });
   if (fault) return { ...notAllowed('tdsPercent', tdsPercent, fault.allowed), message: fault.message };
-  return sampleC === null ? null : outOfRange('sampleC', sampleC, SAMPLE_C);
+  return sampleC === null ? null : outOfRange('sampleC', sampleC, { ...SAMPLE_RANGE_C, unit: '°C' });
 }
 
 /** Numbers, steps and moments are counted: a broken one is another one to whoever rounds it. */

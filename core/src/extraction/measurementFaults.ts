@@ -11,6 +11,9 @@ export interface MeasurementFault {
 /** Strengths a whole filter brew can have, % TDS. Common practice serves 1.20-1.45 %; the rest is slack. */
 export const READING_RANGE = { lowPercent: 0.2, highPercent: 3 } as const;
 
+/** What the sample on a prism can be, C: between ice and steam. */
+export const SAMPLE_RANGE_C = { low: 0, high: 100 } as const;
+
 /**
  * Checks one refractometer reading. A slipped decimal point is the usual cause, so the message offers
  * the figure it was probably meant to be.

@@ -1,3 +1,4 @@
+import { SAMPLE_RANGE_C } from '../extraction/measurementFaults.js';
 import { firstOutOfRange, type OutOfRange } from '../input/ranges.js';
 import { failure, success, type Failure, type Result } from '../result.js';
 
@@ -23,7 +24,7 @@ const FIELDS = {
   batteryPercent: { figure: 'batteryPercent', low: 0, high: 100, unit: '%' },
   kettleC: { figure: 'kettleC', low: 0, high: 110, unit: '°C' },
   tdsPercent: { figure: 'tdsPercent', low: -1, high: 30, unit: '%' },
-  sampleC: { figure: 'sampleC', low: 0, high: 100, unit: '°C' },
+  sampleC: { figure: 'sampleC', ...SAMPLE_RANGE_C, unit: '°C' },
 } as const;
 type Field = keyof typeof FIELDS;
 /** A line with none of these says nothing by itself. */

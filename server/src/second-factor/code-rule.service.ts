@@ -17,7 +17,8 @@ export class CodeRuleService {
   }
 
   /**
-   * Whoever is newly asked has a day for it: nobody is put out in the middle of a brew.
+   * Whoever is newly asked has a day for it: nobody is put out in the middle of a brew. It is one day for all who have none:
+   * whoever was asked before, and still owes one, has it again.
    *
    * @throws ProblemError `conflict` where whoever asks others has none himself, `stale`
    */

@@ -1,3 +1,4 @@
+import { SAMPLE_FIELD } from '@vendu/contract';
 import { QuantityField } from './QuantityField';
 import { CELSIUS, inRange } from './quantities';
 
@@ -16,7 +17,7 @@ export function SampleField({
     <QuantityField
       label="Sample at"
       hint={sampleHint(sampleC, roomC)}
-      quantity={inRange(CELSIUS, { label: 'Sample', min: 0, max: 100 })}
+      quantity={inRange(CELSIUS, SAMPLE_FIELD)}
       value={sampleC}
       onCommit={onChange}
       onClear={() => onChange(null)}
