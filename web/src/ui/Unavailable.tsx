@@ -7,6 +7,7 @@ export function Unavailable({ trouble, onRetry }: { trouble: Trouble | null; onR
   useRetry(trouble, onRetry);
   if (trouble === null) return null;
   const isMissing = trouble.kind === 'not-found';
+  const owesCode = trouble.kind === 'code-due';
   return (
     <div className="max-w-xl pt-10">
       <h1 className="mb-2 text-title font-bold">{isMissing ? 'Page not found' : 'Not available now'}</h1>
@@ -14,11 +15,10 @@ export function Unavailable({ trouble, onRetry }: { trouble: Trouble | null; onR
         {trouble.detail}
         {isPassing(trouble) && ' This page asks again every few seconds.'}
       </p>
-      {isMissing ? (
-        <ButtonLink to="/lots">All lots</ButtonLink>
-      ) : (
-        <Button onClick={onRetry}>Try again</Button>
-      )}
+      {isMissing && <ButtonLink to="/lots">All lots</ButtonLink>}
+      {/* The bench has no frame around it that would lead there by itself. */}
+      {owesCode && <ButtonLink to="/people">Set up a code</ButtonLink>}
+      {!isMissing && !owesCode && <Button onClick={onRetry}>Try again</Button>}
     </div>
   );
 }
