@@ -1,24 +1,15 @@
 import { EventEmitter } from 'node:events';
 import { setImmediate as nextTurn } from 'node:timers/promises';
 import { Piscina } from 'piscina';
-import { afterEach, beforeEach, expect, it, vi } from 'vitest';
+import { beforeEach, expect, it, vi } from 'vitest';
+import type { fittedStart } from '@vendu/core';
 import { Computation } from './computation.js';
 
 /** Refused as soon as it is looked at. */
-const NOTHING = {} as Parameters<typeof Computation.prototype.run<'fittedStart'>>[1];
+const NOTHING = {} as Parameters<typeof fittedStart>[0];
 
-const ended = vi.fn();
-beforeEach(() => {
-  const end = Reflect.get(Piscina.prototype, 'destroy') as () => Promise<void>;
-  vi.spyOn(Piscina.prototype, 'destroy').mockImplementation(function (this: Piscina) {
-    ended();
-    return end.call(this);
-  });
-});
-afterEach(() => {
-  vi.restoreAllMocks();
-  ended.mockReset();
-});
+const ended = vi.spyOn(Piscina.prototype, 'destroy');
+beforeEach(() => void ended.mockClear());
 
 /** A thread of which nothing is heard but what a test lets be heard. */
 function thread(): EventEmitter {
