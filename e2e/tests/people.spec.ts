@@ -50,7 +50,16 @@ test('somebody is invited, comes in by himself, and is let go with a way back', 
   await expect(left.getByRole('heading', { name: 'Sign in' })).toBeVisible();
   await tablet.close();
 
+  // Whoever runs the lab sees who is signed in, and signs him out.
   await page.reload();
+  const row = page.getByRole('listitem').filter({ hasText: name });
+  await expect(row).toContainText('signed in on 1 device');
+  await row.getByRole('button', { name: `Sign ${name} out` }).click();
+  await expect(row).not.toContainText('signed in');
+  await theirs.goto('/lots');
+  await expect(theirs.getByRole('heading', { name: 'Sign in' })).toBeVisible();
+  await theirs.request.post('/api/session', { data: { email, password: 'long enough' } });
+
   await page.getByRole('button', { name: `Let ${name} go` }).click();
   await expect(page.getByText(`${name} is let in no more`)).toBeVisible();
   await theirs.goto('/lots');

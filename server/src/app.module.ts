@@ -1,3 +1,4 @@
+import type { IncomingMessage } from 'node:http';
 import { Module, RequestMethod, type DynamicModule } from '@nestjs/common';
 import { LoggerModule } from 'nestjs-pino';
 import { CalendarModule } from './calendar/calendar.module.js';
@@ -35,6 +36,7 @@ import { TokensModule } from './tokens/tokens.module.js';
 import { TodayModule } from './today/today.module.js';
 import { WatchModule } from './watch/watch.module.js';
 import { WritingModule } from './writing/writing.module.js';
+import type { RequestOfPerson } from './session/access.js';
 import { SessionModule } from './session/session.module.js';
 import { OperationsModule } from './operations/operations.module.js';
 import { MODELS } from './models.js';
@@ -52,6 +54,9 @@ export class AppModule {
           pinoHttp: {
             level: configuration.logLevel,
             genReqId: ({ id }) => id,
+            // Who asked, by number: no name and no e-mail stands in the log.
+            customProps: ({ person }: IncomingMessage & Pick<RequestOfPerson, 'person'>) =>
+              person ? { personId: person.id } : {},
             // Headers are left out: they carry the cookie, and nothing that the log needs.
             serializers: {
               req: ({ id, method, url }: { id: string; method: string; url: string }) => ({

@@ -6,6 +6,7 @@ import type {
   MemberView,
   NewTokenView,
   OpenSessionView,
+  SessionView,
   Problem,
 } from '@vendu/contract';
 import { InvitationsService } from '../src/people/invitations.service.js';
@@ -244,6 +245,26 @@ describe('sessions', () => {
     await third.delete('/api/sessions').expect(204);
     await first.get('/api/lots').expect(401);
     expect(await listed(third)).toHaveLength(1);
+  });
+
+  it('of another are counted for whoever runs the lab, who ends them all', async () => {
+    const { email, on } = await somebody('Yarrow');
+    const [first, second] = [await on(FIREFOX), await on('curl/8.0')];
+    const yarrow = async () =>
+      ((await app.lead.get('/api/people').expect(200)).body as MemberView[]).find(
+        (each) => each.email === email,
+      )!;
+    const { id, devices } = await yarrow();
+    expect(devices).toBe(2);
+    await app.barista.delete(`/api/people/${id}/sessions`).expect(403);
+    await app.lead.delete(`/api/people/${id}/sessions`).expect(204);
+    for (const device of [first, second]) await device.get('/api/lots').expect(401);
+    expect((await yarrow()).devices).toBe(0);
+    await app.lead.delete('/api/people/999999/sessions').expect(404);
+    // Whoever asks stays where he asks from.
+    const asking = (await app.lead.get('/api/session').expect(200)).body as SessionView;
+    await app.lead.delete(`/api/people/${asking.person!.id}/sessions`).expect(204);
+    await app.lead.get('/api/lots').expect(200);
   });
 
   it('of another are nobody’s to see or to end, and their names are told to nobody', async () => {

@@ -56,7 +56,22 @@ describe('the sign-in page', () => {
         .send({ email, password })
         .expect(200);
     const cookies = async (by: string) => (await signIn(by)).headers['set-cookie'] as unknown as string[];
-    expect((await cookies('https')).map((cookie) => cookie.includes('; Secure'))).toEqual([true, true]);
+    const byHttps = await cookies('https');
+    expect(byHttps.map((cookie) => cookie.includes('; Secure'))).toEqual([true, true]);
+    // Names by which a browser holds them to this host, and to https.
+    expect(byHttps.map((cookie) => cookie.split('=')[0])).toEqual([
+      '__Secure-vendu.device',
+      '__Host-vendu.sid',
+    ]);
+    const session = byHttps.at(-1)!.split(';')[0]!;
+    const asks = (by: string) =>
+      request(app.url)
+        .get('/api/lots')
+        .set('x-forwarded-for', '10.0.0.9')
+        .set('x-forwarded-proto', by)
+        .set('cookie', session);
+    await asks('https').expect(200);
+    await asks('http').expect(401);
     expect((await cookies('http')).join()).not.toContain('; Secure');
   });
 

@@ -72,6 +72,8 @@ export interface MemberView {
   standing: Standing;
   /** A code is asked for besides the password. */
   hasCode: boolean;
+  /** On how many devices he is signed in. */
+  devices: number;
   /** Until when an invitation that nobody took is good; `null` without one. */
   invitedUntil: string | null;
 }

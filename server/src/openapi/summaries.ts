@@ -17,6 +17,7 @@ export const SUMMARIES: Readonly<Record<string, string>> = {
   PeopleController_setRole: 'Give somebody another role',
   PeopleController_leave: 'Let somebody in no more',
   PeopleController_comeBack: 'Let somebody in again',
+  PeopleController_signOut: 'Sign somebody out wherever he is signed in',
   PeopleController_setHours: 'Say when somebody is usually in',
   PeopleController_endHours: 'Say that somebody has no fixed hours',
   SecondFactorController_read: 'Whether one is asked for a code at sign-in',

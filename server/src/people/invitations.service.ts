@@ -14,6 +14,8 @@ import { PersonModel } from './person.model.js';
 
 const SECRET_BYTES = 32;
 
+type LetIn = Pick<PersonModel, 'id' | 'name' | 'email'>;
+
 /** Ways in: each is good once, for one person, for a week. */
 @Injectable()
 export class InvitationsService {
@@ -62,23 +64,28 @@ export class InvitationsService {
   /**
    * Gives whoever holds it an e-mail and a password to sign in with. Taken by two at once it is one's only.
    *
+   * @returns who was in before it was taken, and where he was written until then; `null` where nobody was
    * @throws ProblemError `not-found` where it was taken, ended or is none; `invalid-input` where the e-mail is another's, or the
    *   password is guessed at once
    */
-  async accept(secret: string, { name, email, password }: AcceptInvitationDto): Promise<void> {
+  async accept(secret: string, { name, email, password }: AcceptInvitationDto): Promise<LetIn | null> {
     const passwordHash = await keptPassword(password, { field: 'password', of: { name, email } });
     const told = { name: name.trim(), email: email.trim().toLowerCase(), passwordHash };
     try {
-      await inTransaction(this.sequelize, async () => {
+      return await inTransaction(this.sequelize, async () => {
         const invitation = await standing(secret, true);
-        if (invitation.personId === null) await PersonModel.create({ ...told, role: 'lead' });
-        else {
-          await PersonModel.update(told, { where: { id: invitation.personId } });
-          // Another way in is given where the old one is lost, the phone with its codes too, or known to somebody else.
-          await endSessionsOf(invitation.personId);
-          await forgetSecondFactor(invitation.personId);
-        }
         await invitation.update({ usedAt: new Date() });
+        if (invitation.personId === null) {
+          await PersonModel.create({ ...told, role: 'lead' });
+          return null;
+        }
+        const person = await PersonModel.findByPk(invitation.personId, { rejectOnEmpty: true });
+        const { id, name: calledBefore, email: writtenTo, passwordHash: had } = person;
+        await person.update(told);
+        // Another way in is given where the old one is lost, the phone with its codes too, or known to somebody else.
+        await endSessionsOf(id);
+        await forgetSecondFactor(id);
+        return had === null ? null : { id, name: calledBefore, email: writtenTo };
       });
     } catch (error) {
       if (!(error instanceof UniqueConstraintError)) throw error;

@@ -13,9 +13,10 @@ import type {
 } from '@vendu/contract';
 import { invalidField, notFound, ProblemError } from '../problem/problem-error.js';
 import { whoHasCode } from '../second-factor/who-has-code.js';
-import { endSessionsOf } from '../session/open-sessions.js';
+import { devicesOfPeople, endSessionsOf } from '../session/open-sessions.js';
 import { inTransaction } from '../writing/transactions.js';
 import { Mailer } from '../mail/mailer.js';
+import { AccountLetters } from '../account-letters/account-letters.js';
 import { emailTaken, InvitationsService } from './invitations.service.js';
 import { keptPassword } from './passwords.js';
 import { PersonModel } from './person.model.js';
@@ -31,15 +32,12 @@ export class MembersService {
     private readonly invitations: InvitationsService,
     private readonly mailer: Mailer,
     private readonly writing: Writing,
+    private readonly letters: AccountLetters,
   ) {}
 
   async all(): Promise<MemberView[]> {
-    const [rows, open, withCode] = await Promise.all([
-      PersonModel.findAll({ order: ['name', 'id'] }),
-      this.invitations.open(),
-      whoHasCode(),
-    ]);
-    return rows.map((row) => memberView(row, open.get(row.id) ?? null, withCode.has(row.id)));
+    const [rows, seen] = await Promise.all([PersonModel.findAll({ order: ['name', 'id'] }), this.seen()]);
+    return rows.map((row) => memberView(row, seen));
   }
 
   /** Sent again, it is the same person with another way in: the one that was told got lost. */
@@ -89,6 +87,12 @@ export class MembersService {
     return this.read(id);
   }
 
+  /** Wherever he is signed in but where it is asked from: a tablet that was lost, somebody who forgot to. */
+  async signOut(id: number, sessionId: string): Promise<void> {
+    await personOf(id);
+    await endSessionsOf(id, sessionId);
+  }
+
   async setHours(id: number, hours: HoursDto | null): Promise<void> {
     if (hours && hours.until <= hours.from) {
       throw invalidField({ field: 'until', message: `In until must be later than ${hours.from}.` });
@@ -110,11 +114,22 @@ export class MembersService {
       await person.update({ passwordHash });
       await endSessionsOf(person.id, sessionId);
     });
+    this.letters.tell(person, { kind: 'password-changed' });
   }
 
   private async read(id: number): Promise<MemberView> {
-    const [row, open, withCode] = await Promise.all([personOf(id), this.invitations.open(), whoHasCode()]);
-    return memberView(row, open.get(id) ?? null, withCode.has(id));
+    const [row, seen] = await Promise.all([personOf(id), this.seen()]);
+    return memberView(row, seen);
+  }
+
+  /** What is seen of people besides themselves. */
+  private async seen(): Promise<Seen> {
+    const [open, withCode, devices] = await Promise.all([
+      this.invitations.open(),
+      whoHasCode(),
+      devicesOfPeople(),
+    ]);
+    return { open, withCode, devices };
   }
 
   private async change(id: number, changed: { role?: Role; leftAt?: Date | null }): Promise<void> {
@@ -144,12 +159,28 @@ async function personOf(id: number): Promise<PersonModel> {
   return row;
 }
 
+interface Seen {
+  /** Until when the invitation of each is good that nobody took. */
+  open: ReadonlyMap<number, Date>;
+  withCode: ReadonlySet<number>;
+  devices: ReadonlyMap<number, number>;
+}
+
 function memberView(
   { id, name, role, email, passwordHash, leftAt }: PersonModel,
-  until: Date | null,
-  hasCode: boolean,
+  { open, withCode, devices }: Seen,
 ): MemberView {
+  const until = open.get(id) ?? null;
   const standing: Standing =
     leftAt !== null ? 'left' : passwordHash !== null ? 'in' : until !== null ? 'invited' : 'named';
-  return { id, name, role, email, standing, hasCode, invitedUntil: until?.toISOString() ?? null };
+  return {
+    id,
+    name,
+    role,
+    email,
+    standing,
+    hasCode: withCode.has(id),
+    devices: devices.get(id) ?? 0,
+    invitedUntil: until?.toISOString() ?? null,
+  };
 }

@@ -11,6 +11,7 @@ import {
   type InvitedView,
   type MemberView,
 } from '@vendu/contract';
+import { AccountLetters } from '../account-letters/account-letters.js';
 import { IdPipe } from '../problem/id.pipe.js';
 import { AllRoles, LeadOrAdmin, SignedIn, VisitorsToo } from '../session/access.js';
 import { RequestKey, type RequestKeyOf } from '../writing/request-key.js';
@@ -23,6 +24,7 @@ export class PeopleController {
   constructor(
     private readonly members: MembersService,
     private readonly invitations: InvitationsService,
+    private readonly letters: AccountLetters,
   ) {}
 
   @Get('people')
@@ -65,6 +67,13 @@ export class PeopleController {
     return this.members.setLeft(id, false);
   }
 
+  @Delete('people/:personId/sessions')
+  @LeadOrAdmin()
+  @HttpCode(204)
+  signOut(@Param('personId', IdPipe) id: number, @Req() { sessionID }: Request): Promise<void> {
+    return this.members.signOut(id, sessionID);
+  }
+
   /** Whoever plans a day says who is there for it. */
   @Put('people/:personId/hours')
   @HttpCode(204)
@@ -100,7 +109,9 @@ export class PeopleController {
   @VisitorsToo()
   @HttpCode(204)
   @UseGuards(ThrottlerGuard)
-  accept(@Param('secret') secret: string, @Body() told: AcceptInvitationDto): Promise<void> {
-    return this.invitations.accept(secret, told);
+  async accept(@Param('secret') secret: string, @Body() told: AcceptInvitationDto): Promise<void> {
+    const before = await this.invitations.accept(secret, told);
+    // Whoever took it may be another.
+    if (before) this.letters.tell(before, { kind: 'way-in-taken' });
   }
 }

@@ -1,4 +1,5 @@
 import { Module } from '@nestjs/common';
+import { AccountLettersModule } from '../account-letters/account-letters.module.js';
 import { MailModule } from '../mail/mail.module.js';
 import { InvitationsService } from './invitations.service.js';
 import { MembersService } from './members.service.js';
@@ -6,7 +7,7 @@ import { PeopleController } from './people.controller.js';
 import { PeopleService } from './people.service.js';
 
 @Module({
-  imports: [MailModule],
+  imports: [AccountLettersModule, MailModule],
   controllers: [PeopleController],
   providers: [InvitationsService, MembersService, PeopleService],
   exports: [PeopleService],

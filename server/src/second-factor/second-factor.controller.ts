@@ -37,17 +37,17 @@ export class SecondFactorController {
   @UseGuards(ThrottlerGuard)
   prove(
     @Body() { code }: SecondFactorCodeDto,
-    @SignedIn() { id }: PersonModel,
+    @SignedIn() person: PersonModel,
     @Req() { sessionID }: Request,
   ): Promise<RecoveryCodesView> {
-    return this.service.prove(id, code, sessionID);
+    return this.service.prove(person, code, sessionID);
   }
 
   /** With a code in its body, which an address would show. */
   @Post('end')
   @HttpCode(204)
   @UseGuards(ThrottlerGuard)
-  end(@Body() { code }: SecondFactorCodeDto, @SignedIn() { id }: PersonModel): Promise<void> {
-    return this.service.end(id, code);
+  end(@Body() { code }: SecondFactorCodeDto, @SignedIn() person: PersonModel): Promise<void> {
+    return this.service.end(person, code);
   }
 }

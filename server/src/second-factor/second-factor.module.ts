@@ -1,4 +1,5 @@
 import { Module } from '@nestjs/common';
+import { AccountLettersModule } from '../account-letters/account-letters.module.js';
 import { LimitsModule } from '../limits/limits.module.js';
 import { CodeRuleController } from './code-rule.controller.js';
 import { CodeRuleService } from './code-rule.service.js';
@@ -6,7 +7,7 @@ import { SecondFactorController } from './second-factor.controller.js';
 import { SecondFactorService } from './second-factor.service.js';
 
 @Module({
-  imports: [LimitsModule],
+  imports: [AccountLettersModule, LimitsModule],
   controllers: [SecondFactorController, CodeRuleController],
   providers: [SecondFactorService, CodeRuleService],
   exports: [SecondFactorService],

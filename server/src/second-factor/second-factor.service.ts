@@ -4,6 +4,7 @@ import QRCode from 'qrcode';
 import { Op } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
 import type { RecoveryCodesView, SecondFactorBegunView, SecondFactorView } from '@vendu/contract';
+import { AccountLetters } from '../account-letters/account-letters.js';
 import { Attempts, type Limit } from '../limits/attempts.js';
 import { invalidField, ProblemError } from '../problem/problem-error.js';
 import { endSessionsOf } from '../session/open-sessions.js';
@@ -19,6 +20,7 @@ const WRONG: Limit = { most: 10, withinMs: 15 * 60_000 };
 /** Whoever is asked for it. */
 interface Account {
   id: number;
+  name: string;
   email: string | null;
   passwordHash: string | null;
 }
@@ -29,6 +31,7 @@ export class SecondFactorService {
   constructor(
     private readonly sequelize: Sequelize,
     private readonly attempts: Attempts,
+    private readonly letters: AccountLetters,
   ) {}
 
   async read(personId: number): Promise<SecondFactorView> {
@@ -62,7 +65,8 @@ export class SecondFactorService {
    *
    * @throws ProblemError `invalid-input` where the code is not that of the app, `conflict` where nothing was begun
    */
-  async prove(personId: number, code: string, sessionId: string): Promise<RecoveryCodesView> {
+  async prove(account: Account, code: string, sessionId: string): Promise<RecoveryCodesView> {
+    const { id: personId } = account;
     const factor = await SecondFactorModel.findByPk(personId);
     if (!factor || factor.since) throw new ProblemError('conflict', 'Begin with the code of squares.');
     await this.refuseWrong(personId, code);
@@ -75,13 +79,15 @@ export class SecondFactorService {
       );
       await endSessionsOf(personId, sessionId);
     });
+    this.letters.tell(account, { kind: 'code-asked-for' });
     return { codes };
   }
 
   /** @throws ProblemError `invalid-input` where the code is wrong */
-  async end(personId: number, code: string): Promise<void> {
-    await this.refuseWrong(personId, code);
-    await inTransaction(this.sequelize, () => forgetSecondFactor(personId));
+  async end(account: Account, code: string): Promise<void> {
+    await this.refuseWrong(account.id, code);
+    await inTransaction(this.sequelize, () => forgetSecondFactor(account.id));
+    this.letters.tell(account, { kind: 'code-ended' });
   }
 
   /**
@@ -89,23 +95,30 @@ export class SecondFactorService {
    *
    * @throws ProblemError `code-needed` where a code is asked for and none, or a wrong one, came
    */
-  async admit(personId: number, code: string | undefined): Promise<void> {
+  async admit(account: Account, code: string | undefined): Promise<void> {
+    const { id: personId } = account;
     const factor = await SecondFactorModel.findByPk(personId);
     if (!factor?.since) return;
     if (code === undefined || code.trim() === '') {
       throw new ProblemError('code-needed', 'Type the code that the app on your phone shows.');
     }
-    if (!(await this.isRight(personId, code))) {
+    const taken = await this.taken(personId, code);
+    if (taken === null) {
       throw new ProblemError('code-needed', WRONG_CODE, [{ field: 'code', message: WRONG_CODE }]);
+    }
+    if (taken === 'recovery code') {
+      const codesLeft = await RecoveryCodeModel.count({ where: { personId } });
+      this.letters.tell(account, { kind: 'recovery-code-used', codesLeft });
     }
   }
 
   private async refuseWrong(personId: number, code: string): Promise<void> {
-    if (!(await this.isRight(personId, code))) throw invalidField({ field: 'code', message: WRONG_CODE });
+    if ((await this.taken(personId, code)) === null)
+      throw invalidField({ field: 'code', message: WRONG_CODE });
   }
 
-  /** Takes a code: it is good once. Counted as wrong until it turns out right. */
-  private async isRight(personId: number, code: string): Promise<boolean> {
+  /** Takes a code: it is good once. Counted as wrong until it turns out right; `null` where it is wrong. */
+  private async taken(personId: number, code: string): Promise<'code' | 'recovery code' | null> {
     const subject = `code of ${personId}`;
     const counted = await this.attempts.count(subject, WRONG);
     if (!counted.isAllowed) {
@@ -117,9 +130,13 @@ export class SecondFactorService {
         waitS,
       );
     }
-    const isTaken = (await takeCode(personId, code)) || (await takeRecoveryCode(personId, code));
-    if (isTaken) await this.attempts.forget(subject);
-    return isTaken;
+    const taken = (await takeCode(personId, code))
+      ? 'code'
+      : (await takeRecoveryCode(personId, code))
+        ? 'recovery code'
+        : null;
+    if (taken !== null) await this.attempts.forget(subject);
+    return taken;
   }
 }
 

@@ -51,7 +51,7 @@ export const LeadOrAdmin = () => opens('lead or admin');
 const CODE_DUE =
   'Your lab asks for a code at sign-in: set one up under People. What you typed stays on this device.';
 
-type RequestOfPerson = Request & { person?: PersonModel };
+export type RequestOfPerson = Request & { person?: PersonModel };
 
 /** The person signed in; only on routes that need a session. */
 export const SignedIn = createParamDecorator((_: unknown, context: ExecutionContext): PersonModel => {
@@ -82,9 +82,10 @@ export class AccessGuard implements CanActivate {
       throw new ProblemError('not-signed-in', 'Sign in to continue; what you typed stays on this device.');
     // A program has no phone; what everybody needs for himself is what a code is set up with.
     if (!byToken && door !== 'all roles' && isCodeDue(person)) throw new ProblemError('code-due', CODE_DUE);
+    // The line of the log says who was refused, too.
+    request.person = person;
     const letIn: readonly Role[] = DOORS[door];
     if (!letIn.includes(person.role)) throw new ProblemError('not-allowed', refusal(person.role, door));
-    request.person = person;
     actAs(person.id);
     return true;
   }

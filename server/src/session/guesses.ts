@@ -5,13 +5,19 @@ import type { Configuration } from '../configuration.js';
 import { CONFIGURATION } from '../configuration.token.js';
 import { Attempts, type Limit } from '../limits/attempts.js';
 import { ProblemError } from '../problem/problem-error.js';
+import { cookieName } from './cookie-name.js';
 
 /** So many wrong passwords are mistakes; more, in so short a time, are guesses. */
 const WRONG: Limit = { most: 10, withinMs: 15 * 60_000 };
 
-/** A device that has signed in to an account shows this beside its session, and keeps it when it signs out. */
+/** A device that has signed in to accounts shows this beside its session, and keeps it when it signs out. */
 const DEVICE_COOKIE = 'vendu.device';
 const DEVICE_AGE_MS = 365 * 24 * 3_600_000;
+/** A tablet at the bench is everybody's; who has not been in on it for the longest time is forgotten first. */
+const ACCOUNTS_KNOWN = 12;
+const BETWEEN = '.';
+/** What signs an account, in base64url. */
+const SIGNATURE = /^[\w-]{43}$/;
 
 /**
  * Holds up whoever guesses at one account, from however many addresses. Devices that have been in before are counted by
@@ -50,11 +56,19 @@ export class Guesses {
     return this.attempts.forget(this.subjectOf(email, request));
   }
 
-  /** @returns the cookie by which a device that is in now is known later */
+  /** Whether somebody was in on this device before. */
+  isKnown(email: string, request: Request): boolean {
+    const own = Buffer.from(this.signatureOf(email));
+    return shownBy(request).some((shown) => timingSafeEqual(Buffer.from(shown), own));
+  }
+
+  /** @returns the cookie by which a device that is in now is known later, for whoever else was in on it too */
   known(email: string, request: Request): [name: string, value: string, options: CookieOptions] {
+    const own = this.signatureOf(email);
+    const others = shownBy(request).filter((shown) => shown !== own);
     return [
-      DEVICE_COOKIE,
-      this.signatureOf(email),
+      cookieName(DEVICE_COOKIE, request),
+      [own, ...others].slice(0, ACCOUNTS_KNOWN).join(BETWEEN),
       {
         httpOnly: true,
         sameSite: 'lax',
@@ -66,13 +80,7 @@ export class Guesses {
   }
 
   private subjectOf(email: string, request: Request): string {
-    const shown = cookieIn(request.get('cookie') ?? '', DEVICE_COOKIE);
-    return `guess ${this.isOf(email, shown) ? `known ${request.ip} ` : ''}${asKey(email)}`;
-  }
-
-  private isOf(email: string, shown: string): boolean {
-    const [given, own] = [Buffer.from(shown), Buffer.from(this.signatureOf(email))];
-    return given.length === own.length && timingSafeEqual(given, own);
+    return `guess ${this.isKnown(email, request) ? `known ${request.ip} ` : ''}${asKey(email)}`;
   }
 
   private signatureOf(email: string): string {
@@ -84,7 +92,10 @@ export class Guesses {
 
 const asKey = (email: string) => email.trim().toLowerCase().slice(0, 200);
 
-function cookieIn(header: string, name: string): string {
-  const pair = header.split(/;\s*/).find((each) => each.startsWith(`${name}=`));
-  return pair?.slice(name.length + 1) ?? '';
+/** Of which accounts a device says that it knows them; what it makes up is none of them. */
+function shownBy(request: Request): string[] {
+  const name = cookieName(DEVICE_COOKIE, request);
+  const pair = (request.get('cookie') ?? '').split(/;\s*/).find((each) => each.startsWith(`${name}=`));
+  const shown = pair?.slice(name.length + 1).split(BETWEEN) ?? [];
+  return shown.filter((each) => SIGNATURE.test(each)).slice(0, ACCOUNTS_KNOWN);
 }

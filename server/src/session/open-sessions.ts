@@ -30,6 +30,15 @@ export async function openSessions(personId: number, currentId: string): Promise
   }));
 }
 
+/** On how many devices each person is signed in, of those who are. */
+export async function devicesOfPeople(): Promise<Map<number, number>> {
+  const rows = await SessionModel.count({
+    where: { personId: { [Op.not]: null }, expiresAt: { [Op.gt]: new Date() } },
+    group: ['personId'],
+  });
+  return new Map(rows.map(({ personId, count }) => [Number(personId), count]));
+}
+
 /** @throws ProblemError `not-found` where he has no such session; another's is none of his */
 export async function endSession(personId: number, key: string): Promise<void> {
   const rows = await SessionModel.findAll({ where: openOf(personId), attributes: ['id'] });

@@ -5,6 +5,7 @@ import { promisify } from 'node:util';
 import { SignInDto, type PersonView, type SessionView } from '@vendu/contract';
 import type { Configuration } from '../configuration.js';
 import { CONFIGURATION } from '../configuration.token.js';
+import { AccountLetters } from '../account-letters/account-letters.js';
 import { DEMO_ACCOUNTS } from '../people/demo-accounts.js';
 import { ProblemError } from '../problem/problem-error.js';
 import { PeopleService } from '../people/people.service.js';
@@ -24,6 +25,7 @@ export class SessionController {
     private readonly people: PeopleService,
     private readonly streams: LiveStreams,
     private readonly guesses: Guesses,
+    private readonly letters: AccountLetters,
     @Inject(CONFIGURATION) private readonly configuration: Configuration,
   ) {}
 
@@ -42,12 +44,16 @@ export class SessionController {
     @Res({ passthrough: true }) response: Response,
   ): Promise<SessionView> {
     const person = await this.admitted(credentials, request);
+    const device = deviceWords(request.headers['user-agent']);
     await this.guesses.forget(credentials.email, request);
+    if (!this.guesses.isKnown(credentials.email, request)) {
+      this.letters.tell(person, { kind: 'signed-in', device });
+    }
     response.cookie(...this.guesses.known(credentials.email, request));
     // A new id at sign-in, so that a session planted before it is worth nothing.
     await promisify(request.session.regenerate.bind(request.session))();
     request.session.personId = person.id;
-    request.session.device = deviceWords(request.headers['user-agent']);
+    request.session.device = device;
     request.session.begunMs = Date.now();
     return this.view(person);
   }

@@ -4,6 +4,7 @@ import { ThrottlerModule } from '@nestjs/throttler';
 import type { Configuration } from '../configuration.js';
 import { CONFIGURATION } from '../configuration.token.js';
 import { KeptThrottle } from '../limits/kept-throttle.js';
+import { AccountLettersModule } from '../account-letters/account-letters.module.js';
 import { LimitsModule } from '../limits/limits.module.js';
 import { PeopleModule } from '../people/people.module.js';
 import { SecondFactorModule } from '../second-factor/second-factor.module.js';
@@ -18,6 +19,7 @@ import { SessionService } from './session.service.js';
 @Module({
   imports: [
     PeopleModule,
+    AccountLettersModule,
     LimitsModule,
     SecondFactorModule,
     ThrottlerModule.forRootAsync({

@@ -46,6 +46,10 @@ const peopleApi = peopleQueries.injectEndpoints({
       query: ({ id, hasLeft }) => ({ url: `people/${id}/left`, method: hasLeft ? 'PUT' : 'DELETE' }),
       invalidatesTags: ['Person'],
     }),
+    signOutPerson: build.mutation<void, number>({
+      query: (id) => ({ url: `people/${id}/sessions`, method: 'DELETE' }),
+      invalidatesTags: ['Person', 'OpenSession'],
+    }),
     changePassword: build.mutation<void, ChangePasswordDto>({
       query: (body) => ({ url: 'password', method: 'PUT', body }),
       invalidatesTags: ['OpenSession'],
@@ -78,6 +82,7 @@ export const {
   useInvitePersonMutation,
   useSetRoleMutation,
   useSetLeftMutation,
+  useSignOutPersonMutation,
   useChangePasswordMutation,
   useAcceptInvitationMutation,
   useSecondFactorQuery,

@@ -8,6 +8,7 @@ import {
   usePeopleQuery,
   useSetLeftMutation,
   useSetRoleMutation,
+  useSignOutPersonMutation,
 } from '../api/peopleApi';
 import { troubleOf } from '../api/problem';
 import { Edits } from '../saving/Edits';
@@ -84,7 +85,14 @@ function Members() {
 }
 
 const STANDING_WORDS: Record<Standing, (member: MemberView) => string> = {
-  in: ({ email, hasCode }) => [email, hasCode && 'with a code at sign-in'].filter(Boolean).join(', '),
+  in: ({ email, hasCode, devices }) =>
+    [
+      email,
+      hasCode && 'with a code at sign-in',
+      devices > 0 && `signed in on ${devices} ${devices === 1 ? 'device' : 'devices'}`,
+    ]
+      .filter(Boolean)
+      .join(', '),
   invited: ({ invitedUntil, email }) =>
     [`invited until ${invitedUntil ? dayOf(invitedUntil) : ''}`, email].filter(Boolean).join(', '),
   named: () => 'came with a file, or never took the invitation; cannot sign in',
@@ -92,11 +100,13 @@ const STANDING_WORDS: Record<Standing, (member: MemberView) => string> = {
 };
 
 function Member({ member, onInvited }: { member: MemberView; onInvited: (invited: InvitedView) => void }) {
-  const { id, name, role, standing } = member;
+  const { id, name, role, standing, devices } = member;
+  const own = useSessionQuery().data?.person?.id;
   const [invite, inviting] = useInvitePersonMutation();
   const [setRole, changing] = useSetRoleMutation();
   const [setLeft, leaving] = useSetLeftMutation();
-  const isBusy = inviting.isLoading || changing.isLoading || leaving.isLoading;
+  const [signOut, signingOut] = useSignOutPersonMutation();
+  const isBusy = inviting.isLoading || changing.isLoading || leaving.isLoading || signingOut.isLoading;
   async function inviteAgain() {
     const { data } = await invite(id);
     if (data) onInvited(data);
@@ -115,6 +125,16 @@ function Member({ member, onInvited }: { member: MemberView; onInvited: (invited
         </p>
         <p className="caption break-words">{STANDING_WORDS[standing](member)}</p>
       </div>
+      {standing === 'in' && devices > 0 && id !== own && (
+        <Button
+          weight="quiet"
+          disabled={isBusy}
+          aria-label={`Sign ${name} out`}
+          onClick={() => void signOut(id)}
+        >
+          Sign out
+        </Button>
+      )}
       <label>
         <span className="sr-only">Role of {name}</span>
         <select
@@ -150,7 +170,9 @@ function Member({ member, onInvited }: { member: MemberView; onInvited: (invited
           </Button>
         </>
       )}
-      <TroubleNotice trouble={troubleOf(inviting.error) ?? troubleOf(changing.error)} />
+      <TroubleNotice
+        trouble={troubleOf(inviting.error) ?? troubleOf(changing.error) ?? troubleOf(signingOut.error)}
+      />
     </li>
   );
 }
