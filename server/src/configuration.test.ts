@@ -103,6 +103,19 @@ describe('the configuration', () => {
     }
   });
 
+  it('lets messages go to hosts that are named, and in the demo to programs of its own machine', () => {
+    const hosts = (more: object) => readConfiguration({ ...SMALLEST, ...more }).webhookHosts;
+    expect(hosts({})).toEqual([]);
+    expect(hosts({ VENDU_WEBHOOK_HOSTS: 'chat.house.example, 10.0.0.7:8080' })).toEqual([
+      'chat.house.example',
+      '10.0.0.7:8080',
+    ]);
+    expect(hosts({ VENDU_DEMO: '1' })).toEqual(['127.0.0.1', 'localhost']);
+    for (const wrong of ['https://chat.house.example', 'chat.house.example/news', 'a b', '10.0.0.7:x']) {
+      expect(() => hosts({ VENDU_WEBHOOK_HOSTS: wrong })).toThrow('VENDU_WEBHOOK_HOSTS must name hosts');
+    }
+  });
+
   it('refuses a port that is no number instead of guessing', () => {
     expect(() => readConfiguration({ ...SMALLEST, VENDU_PORT: '46OO' })).toThrow(
       'VENDU_PORT must be a whole number',

@@ -26,6 +26,11 @@ export interface Configuration {
   };
   /** By whom letters go; `null` where ways in are handed over by hand. */
   mail: MailSettings | null;
+  /**
+   * Hosts that messages may go to by http or into the lab's own network, as `chat.house.example` or `10.0.0.7:8080`; others
+   * are reached by https on the open web alone.
+   */
+  webhookHosts: readonly string[];
   /** How long the database is waited for. */
   patience: Patience;
   sessionSecret: string;
@@ -64,6 +69,7 @@ export function readConfiguration(environment: Environment): Configuration {
     port: wholeNumber(environment, 'VENDU_PORT', 4600),
     ...reach,
     mail: mailOf(environment),
+    webhookHosts: webhookHostsOf(environment),
     opensToPhones: environment['VENDU_PHONES'] === '1',
     database: {
       socketPath,
@@ -144,6 +150,21 @@ function tracesKept(environment: Environment): number | null {
     throw new NotConfigured(`VENDU_TRACES_KEPT_DAYS must be ${FEWEST_DAYS_KEPT} or more, got ${days}`);
   }
   return days;
+}
+
+/** What the demo may try messages out with: programs of its own machine. */
+const OWN_MACHINE = ['127.0.0.1', 'localhost'];
+
+function webhookHostsOf(environment: Environment): string[] {
+  const named = (environment['VENDU_WEBHOOK_HOSTS'] ?? '').split(',').flatMap((each) => each.trim() || []);
+  for (const host of named) {
+    if (!isAddressOf(`http://${host}`, ['http:']) || /[/?#@]/.test(host)) {
+      throw new NotConfigured(
+        `VENDU_WEBHOOK_HOSTS must name hosts, as chat.house.example or 10.0.0.7:8080, got ${host}`,
+      );
+    }
+  }
+  return [...named, ...(environment['VENDU_DEMO'] === '1' ? OWN_MACHINE : [])];
 }
 
 const MAIL_VARIABLES = ['VENDU_SMTP', 'VENDU_MAIL_FROM', 'VENDU_ADDRESS'] as const;

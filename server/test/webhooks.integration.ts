@@ -158,6 +158,8 @@ describe('an address elsewhere', () => {
     for (const [changes, field] of [
       [{ url: 'file:///etc/passwd' }, 'url'],
       [{ url: 'chat' }, 'url'],
+      [{ url: 'http://10.0.0.7/news' }, 'url'],
+      [{ url: 'https://192.168.1.1/' }, 'url'],
       [{ events: [] }, 'events'],
       [{ events: ['weather'] }, 'events'],
     ] as const) {

@@ -102,6 +102,7 @@ async function runLab({
     extraEnv: {
       ...(said.listen === undefined ? {} : { VENDU_LISTEN: said.listen }),
       ...(said.proxies === undefined ? {} : { VENDU_PROXIES: said.proxies.join(',') }),
+      ...(said.webhookHosts === undefined ? {} : { VENDU_WEBHOOK_HOSTS: said.webhookHosts.join(',') }),
       ...(said.mailServer === undefined ? {} : { VENDU_SMTP: said.mailServer }),
       ...(said.mailFrom === undefined ? {} : { VENDU_MAIL_FROM: said.mailFrom }),
       ...(said.address === undefined ? {} : { VENDU_ADDRESS: said.address }),

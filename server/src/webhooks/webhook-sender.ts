@@ -3,8 +3,10 @@ import { addMilliseconds } from 'date-fns';
 import { Op, Transaction } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
 import { Webhook } from 'standardwebhooks';
+import { fetch } from 'undici';
 import { WebhookDeliveryModel } from './webhook-delivery.model.js';
 import { WebhookModel } from './webhook.model.js';
+import { WebhookReach } from './webhook-reach.js';
 
 const LOOKS_EVERY_MS = 3000;
 const AT_ONCE = 10;
@@ -24,7 +26,10 @@ export class WebhookSender implements OnApplicationBootstrap, OnModuleDestroy {
   private timer: NodeJS.Timeout | null = null;
   private sending: Promise<void> | null = null;
 
-  constructor(private readonly sequelize: Sequelize) {}
+  constructor(
+    private readonly sequelize: Sequelize,
+    private readonly reach: WebhookReach,
+  ) {}
 
   onApplicationBootstrap(): void {
     this.timer = setInterval(() => void this.send(), LOOKS_EVERY_MS).unref();
@@ -79,7 +84,7 @@ export class WebhookSender implements OnApplicationBootstrap, OnModuleDestroy {
       await delivery.update({ nextTryAt: null, answer: 'the address was ended' });
       return;
     }
-    const { isTold, answer } = await asked(hook, delivery);
+    const { isTold, answer } = await asked(hook, delivery, this.reach);
     const wait = WAITS_MS[tries - 1];
     const isOver = isTold || wait === undefined;
     await delivery.update({
@@ -95,11 +100,13 @@ export class WebhookSender implements OnApplicationBootstrap, OnModuleDestroy {
 async function asked(
   { url, secret }: WebhookModel,
   { id, body }: WebhookDeliveryModel,
+  reach: WebhookReach,
 ): Promise<{ isTold: boolean; answer: string }> {
   const text = JSON.stringify(body);
   const [messageId, sentAt] = [`news_${id}`, new Date()];
   try {
     const response = await fetch(url, {
+      dispatcher: reach.dispatcherFor(url),
       method: 'POST',
       body: text,
       // Where it leads is somebody else's choice.

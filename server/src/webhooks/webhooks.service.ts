@@ -2,11 +2,12 @@ import { randomBytes } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import type { NewWebhookDto, NewWebhookView, WebhookDelivery, WebhookView } from '@vendu/contract';
 import type { PersonModel } from '../people/person.model.js';
-import { notFound } from '../problem/problem-error.js';
+import { invalidField, notFound } from '../problem/problem-error.js';
 import type { RequestKeyOf } from '../writing/request-key.js';
 import { Writing } from '../writing/writing.js';
 import { WebhookDeliveryModel } from './webhook-delivery.model.js';
 import { WebhookModel } from './webhook.model.js';
+import { WebhookReach } from './webhook-reach.js';
 
 const SECRET_BYTES = 32;
 /** Shown of each address. */
@@ -14,7 +15,10 @@ const NEWEST = 10;
 
 @Injectable()
 export class WebhooksService {
-  constructor(private readonly writing: Writing) {}
+  constructor(
+    private readonly writing: Writing,
+    private readonly reach: WebhookReach,
+  ) {}
 
   async all(): Promise<WebhookView[]> {
     const hooks = await WebhookModel.findAll({ order: ['id'] });
@@ -26,6 +30,8 @@ export class WebhooksService {
     person: PersonModel,
     request: RequestKeyOf | null,
   ): Promise<NewWebhookView> {
+    const refusal = this.reach.refusalOf(url);
+    if (refusal !== null) throw invalidField({ field: 'url', message: refusal });
     const secret = `whsec_${randomBytes(SECRET_BYTES).toString('base64')}`;
     const made = { name, url, events: [...events], secret, createdBy: person.id };
     const id = await this.writing.once(request, async () => (await WebhookModel.create(made)).id);
