@@ -1,3 +1,5 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { keepServers, type KeptServers } from '../src/keepServers.js';
 import { startProxy, type Proxy } from '../src/proxy/startProxy.js';
@@ -52,6 +54,22 @@ it('several servers count guesses at one account together', async () => {
   );
   const counted = (status: number) => answers.filter((answer) => answer.status === status).length;
   expect([counted(401), counted(429)]).toEqual([10, 6]);
+});
+
+it('the log says by number who was refused, and at whose account somebody guessed', async () => {
+  await lab.barista.get('people');
+  await visitor(lab.url).post('session', { email: 'joss@ninthmole.example', password: 'guess' });
+  const logged = () =>
+    readdirSync(own.paths.folder)
+      .filter((file) => /^server.*\.log$/.test(file))
+      .map((file) => readFileSync(join(own.paths.folder, file), 'utf8'))
+      .join('');
+  const { id } = ((await lab.lead.get('people')).body as { id: number; email: string }[]).find(
+    ({ email }) => email === 'joss@ninthmole.example',
+  )!;
+  await expect.poll(logged).toMatch(new RegExp(`"account":${id},"msg":"sign-in refused: wrong password"`));
+  expect(logged()).toMatch(/"url":"\/api\/people"\},"personId":\d+,"res":\{"statusCode":403\}/);
+  expect(logged()).not.toContain('joss@');
 });
 
 it('a server that ends is gone on without, and is there again', async () => {
