@@ -37,6 +37,7 @@ const FEED_LIMIT = '24kb';
 const SECURITY_HEADERS = {
   contentSecurityPolicy: {
     directives: {
+      'base-uri': ["'none'"],
       'script-src': ["'self'"],
       'style-src': [
         "'self'",

@@ -1,7 +1,9 @@
 import { randomUUID } from 'node:crypto';
 import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { request as httpRequest } from 'node:http';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { text } from 'node:stream/consumers';
 import request from 'supertest';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import {
@@ -49,11 +51,33 @@ describe('the page', () => {
       const policy = String(headers['content-security-policy']);
       expect(policy).toContain(`style-src 'self' 'nonce-${word}'`);
       expect(policy).not.toContain('unsafe');
+      expect(policy).toContain("object-src 'none'");
+      expect(policy).toContain("base-uri 'none'");
+      expect(policy).toContain("frame-ancestors 'self'");
       return word;
     };
     const words = [await wordOf(), await wordOf()];
     expect(words[0]).not.toBe(words[1]);
     expect(words[0]!.length).toBeGreaterThan(20);
+  });
+
+  it('and whatever else is answered say in what characters they are written, and nothing is sent back as it came', async () => {
+    for (const path of ['/lots/3', '/api/health', '/api/published', '/api/nowhere']) {
+      const { headers } = await app.visitor.get(path);
+      expect(headers['content-type']).toMatch(/; charset=utf-8$/);
+    }
+    const echoed = await new Promise<{ status: number; text: string }>((resolve, reject) => {
+      const asked = httpRequest(`${app.url}/api/health`, {
+        method: 'TRACE',
+        headers: { cookie: 'told=back' },
+      });
+      asked.on('error', reject).on('response', (response) => {
+        void text(response).then((told) => resolve({ status: response.statusCode ?? 0, text: told }));
+      });
+      asked.end();
+    });
+    expect(echoed.status).toBe(404);
+    expect(echoed.text).not.toContain('told=back');
   });
 });
 
