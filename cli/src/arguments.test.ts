@@ -70,6 +70,12 @@ describe('the command line', () => {
       file: 'a.sql.gz',
     });
     expect(readCommand(['trust', 'races'])).toEqual({ name: 'trust', parts: ['races'] });
+    expect(readCommand(['mutate', 'change', '--own'])).toEqual({
+      name: 'mutate',
+      folders: ['change'],
+      byOwnTests: true,
+    });
+    expect(readCommand(['mutate', 'plan'])).toMatchObject({ byOwnTests: false });
     expect(readCommand(['bench', 'second'])).toMatchObject({ measures: ['second'] });
   });
 

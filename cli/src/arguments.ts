@@ -64,7 +64,7 @@ export type Command =
   | { name: 'bench'; measures: readonly Measure[] }
   | { name: 'kill'; kills: number }
   | { name: 'trust'; parts: readonly TrustPart[] }
-  | { name: 'mutate'; folders: readonly MutatedFolder[] }
+  | { name: 'mutate'; folders: readonly MutatedFolder[]; byOwnTests: boolean }
   | { name: 'backup'; isDemo: boolean; folder: string | null; keep: number }
   | { name: 'restore'; isDemo: boolean; file: string }
   | { name: 'build' }
@@ -142,8 +142,8 @@ export function readCommand(words: readonly string[]): Command {
       return { name, parts: oneOf(TRUST_PARTS, 'part', positionals) };
     }
     case 'mutate': {
-      const { positionals } = parse(rest, {});
-      return { name, folders: oneOf(MUTATED, 'folder', positionals) };
+      const { positionals, values } = parse(rest, { own: { type: 'boolean' } });
+      return { name, folders: oneOf(MUTATED, 'folder', positionals), byOwnTests: values.own === true };
     }
     case 'backup': {
       const { values } = parse(rest, {

@@ -16,10 +16,11 @@ export function help(): void {
   ./vendu trust [part ...]            attack a copy and count what gives way: doors, races, fuzz, feed,
                                       migrations, carry, phones, faults, disk, cluster, load, dial-in,
                                       proposals (all take an hour)
-  ./vendu mutate [folder ...]         change core one thing at a time and list what no test notices: brewLog,
+  ./vendu mutate [folder ...] [--own] change core one thing at a time and list what no test notices: brewLog,
                                       changeLife, fractions, taught, bench, plan, extraction, change, startingRecipe,
                                       calibration, tasting (hours for all; file by file, so that it may be
-                                      broken off; only what changed is tried again)
+                                      broken off; only what changed is tried again; --own: by the
+                                      tests of the folder alone, which is sooner)
   ./vendu dev [--port N]              the same application, following the sources
   ./vendu backup [--to FOLDER] [--keep N] [--demo]
                                       copy the lab's database while people work, prove the copy by loading it, keep the

@@ -23,13 +23,22 @@ const LEAST_SCORE = 80;
  * Changes one thing at a time in folders of core and runs the tests on each: a change that no test notices survives. File by
  * file: one that was done is not tried again until it or its tests change, so that a run may be broken off and gone on with.
  */
-export async function mutate({ folders }: { folders: readonly MutatedFolder[] }): Promise<void> {
+export async function mutate({
+  folders,
+  byOwnTests,
+}: {
+  folders: readonly MutatedFolder[];
+  /** Tried by the tests of the folder alone: sooner, and what it notices the others notice too. */
+  byOwnTests: boolean;
+}): Promise<void> {
   const scores: string[] = [];
   let isBelow = false;
   for (const folder of folders) {
     const reports: MutationReport[] = [];
     for (const file of filesOf(folder)) {
-      const report = await step(`changing ${file}, one thing at a time`, () => mutated(file));
+      const report = await step(`changing ${file}, one thing at a time`, () =>
+        mutated(file, byOwnTests ? `src/${folder}/**/*.test.ts` : null),
+      );
       for (const survivor of survivorsOf(report)) console.log(`  ${survivor}`);
       reports.push(report);
     }
@@ -57,9 +66,10 @@ function filesOf(folder: MutatedFolder): string[] {
     .sort();
 }
 
-async function mutated(file: string): Promise<MutationReport> {
+/** @param tests - which are run on each change; `null` for all of core */
+async function mutated(file: string, tests: string | null): Promise<MutationReport> {
   // What was found is the file from which the next run goes on.
-  const report = join(FOLDER, `${file}.json`);
+  const report = join(FOLDER, tests === null ? '' : 'own', `${file}.json`);
   mkdirSync(dirname(report), { recursive: true });
   const done = await execa(
     'stryker',
@@ -68,6 +78,7 @@ async function mutated(file: string): Promise<MutationReport> {
       cwd: CORE,
       preferLocal: true,
       localDir: ROOT,
+      env: tests === null ? {} : { VENDU_MUTATION_TESTS: tests },
       stdin: 'ignore',
       all: true,
       reject: false,
