@@ -1,5 +1,13 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import type { BrewView, EditView, KitView, LotView, MemberView, RecipeView } from '@vendu/contract';
+import type {
+  BrewView,
+  EditView,
+  KitView,
+  LotView,
+  InvitedView,
+  MemberView,
+  RecipeView,
+} from '@vendu/contract';
 import {
   SMALLEST_LOT,
   startRecipe,
@@ -207,6 +215,17 @@ describe('what was changed', () => {
       ['Joss Pellwater', [{ field: 'role', from: 'lead', to: 'barista' }]],
       ['Joss Pellwater', [{ field: 'role', from: 'barista', to: 'lead' }]],
     ]);
+    // Another way in may bring another e-mail: under the name of whoever it is for.
+    const { path } = (await app.lead.post(`/api/people/${joss.id}/invitation`).expect(201))
+      .body as InvitedView;
+    await app.visitor
+      .put(`/api${path.replace('invited', 'invitations')}`)
+      .send({ name: 'Joss Pellwater', email: 'joss@elsewhere.example', password: 'a pier in the fog' })
+      .expect(204);
+    expect((await edits('people', app.lead))[0]).toMatchObject({
+      by: 'Joss Pellwater',
+      fields: [{ field: 'email', from: 'joss@ninthmole.example', to: 'joss@elsewhere.example' }],
+    });
     // A new password is told to nobody.
     await app.barista
       .put('/api/password')

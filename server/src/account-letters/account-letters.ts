@@ -3,8 +3,8 @@ import { Attempts, type Limit } from '../limits/attempts.js';
 import { Mailer } from '../mail/mailer.js';
 import { wordsOf, type AccountNews } from './account-news.js';
 
-/** Whoever signs in again and again was told. */
-const LETTERS: Limit = { most: 10, withinMs: 24 * 3_600_000 };
+/** Whoever signs in again and again was told; what he changes then is told all the same. */
+const SIGN_INS: Limit = { most: 10, withinMs: 24 * 3_600_000 };
 
 /** Whom a letter is about, and where it goes. */
 interface Account {
@@ -39,8 +39,10 @@ export class AccountLetters implements OnModuleDestroy {
   private async send({ id, name, email }: Account, news: AccountNews): Promise<void> {
     const people = this.mailer.addressOf('/people');
     if (people === null || email === null) return;
-    const { isAllowed } = await this.attempts.count(`letter to ${id}`, LETTERS);
-    if (!isAllowed) return;
+    if (news.kind === 'signed-in') {
+      const { isAllowed } = await this.attempts.count(`sign-in told to ${id}`, SIGN_INS);
+      if (!isAllowed) return;
+    }
     const { subject, what } = wordsOf(news);
     await this.mailer.send({
       to: email,

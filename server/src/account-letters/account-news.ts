@@ -25,7 +25,7 @@ export function wordsOf(news: AccountNews): Words {
     case 'way-in-taken':
       return {
         subject: 'Another way into Vendu was taken',
-        what: 'The other way in that you were given was taken: the password of your account is a new one, and no code is asked for.',
+        what: 'The other way in that you were given was taken: the password of your account is a new one, and its code at sign-in, if there was one, has ended.',
       };
     case 'code-asked-for':
       return {

@@ -7,6 +7,7 @@ import { INVITATION_DAYS, type AcceptInvitationDto, type InvitationView } from '
 import { invalidField, ProblemError } from '../problem/problem-error.js';
 import { forgetSecondFactor } from '../second-factor/forget-second-factor.js';
 import { endSessionsOf } from '../session/open-sessions.js';
+import { actAs } from '../writing/acting.js';
 import { inTransaction } from '../writing/transactions.js';
 import { InvitationModel } from './invitation.model.js';
 import { keptPassword } from './passwords.js';
@@ -81,6 +82,8 @@ export class InvitationsService {
         }
         const person = await PersonModel.findByPk(invitation.personId, { rejectOnEmpty: true });
         const { id, name: calledBefore, email: writtenTo, passwordHash: had } = person;
+        // Whoever holds the way in is taken for him, and what he changes stands under his name.
+        actAs(id);
         await person.update(told);
         // Another way in is given where the old one is lost, the phone with its codes too, or known to somebody else.
         await endSessionsOf(id);

@@ -39,6 +39,12 @@ describe('a field that was changed', () => {
     );
   });
 
+  it('says what somebody is written by now', () => {
+    expect(said('email', 'joss@old.example', 'joss@new.example')).toBe(
+      'e-mail | joss@old.example | joss@new.example',
+    );
+  });
+
   it('only names what has parts, and what is another thing', () => {
     expect(said('points', [{ setting: 1 }], [{ setting: 2 }])).toBe('points');
     expect(said('paperId', 1, 2)).toBe('paper');

@@ -72,6 +72,7 @@ const CALLED: Readonly<Record<string, string>> = {
   yieldLowPercent: 'yield from',
   yieldHighPercent: 'yield to',
   leftAt: 'left',
+  email: 'e-mail',
   askedOf: 'code at sign-in asked of',
   verdictReason: 'its reason',
   setAsideAt: 'excluded',
