@@ -106,7 +106,7 @@ describe('the configuration', () => {
   it('lets messages go to hosts that are named, and in the demo to programs of its own machine', () => {
     const hosts = (more: object) => readConfiguration({ ...SMALLEST, ...more }).webhookHosts;
     expect(hosts({})).toEqual([]);
-    expect(hosts({ VENDU_WEBHOOK_HOSTS: 'chat.house.example, 10.0.0.7:8080' })).toEqual([
+    expect(hosts({ VENDU_WEBHOOK_HOSTS: 'Chat.house.example, 10.0.0.7:8080' })).toEqual([
       'chat.house.example',
       '10.0.0.7:8080',
     ]);

@@ -156,7 +156,10 @@ function tracesKept(environment: Environment): number | null {
 const OWN_MACHINE = ['127.0.0.1', 'localhost'];
 
 function webhookHostsOf(environment: Environment): string[] {
-  const named = (environment['VENDU_WEBHOOK_HOSTS'] ?? '').split(',').flatMap((each) => each.trim() || []);
+  const named = (environment['VENDU_WEBHOOK_HOSTS'] ?? '').split(',').flatMap(
+    // As addresses have them.
+    (each) => each.trim().toLowerCase() || [],
+  );
   for (const host of named) {
     if (!isAddressOf(`http://${host}`, ['http:']) || /[/?#@]/.test(host)) {
       throw new NotConfigured(

@@ -17,8 +17,9 @@ export class WebhookReach implements OnModuleDestroy {
 
   constructor(@Inject(CONFIGURATION) private readonly configuration: Pick<Configuration, 'webhookHosts'>) {}
 
+  /** What is on its way arrives, or is given up by itself. */
   async onModuleDestroy(): Promise<void> {
-    await Promise.all([this.anywhere.destroy(), this.openWeb.destroy()]);
+    await Promise.all([this.anywhere.close(), this.openWeb.close()]);
   }
 
   /** Why an address is not one to be told; `null` where it is. A name may still lead into the network: see `dispatcherFor`. */
